@@ -1,0 +1,27 @@
+import { z } from 'zod'
+import { celsius, name, positive, version } from './common'
+import { endpoint } from './endpoint'
+
+const zone = z
+  .string()
+  .max(60)
+  .refine((value) => {
+    try {
+      new Intl.DateTimeFormat('en', { timeZone: value })
+      return true
+    } catch {
+      return false
+    }
+  }, 'Write a time zone such as Europe/Lisbon.')
+
+const settings = z.strictObject({ name, zone, tapColdC: celsius, tapHotC: celsius, roomC: celsius, scaleReadabilityG: positive.max(100) })
+export const darkroom = z.object({ version, ...settings.shape })
+
+export const darkroomApi = {
+  get: endpoint('GET', '/api/darkroom', 'member', 'The darkroom’s settings', { response: darkroom }),
+  change: endpoint('PUT', '/api/darkroom', 'technician', 'Change the darkroom’s settings', {
+    body: z.strictObject({ version, ...settings.shape }),
+    response: darkroom,
+  }),
+}
+export type Darkroom = z.infer<typeof darkroom>

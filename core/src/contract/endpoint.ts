@@ -1,0 +1,41 @@
+import { z } from 'zod'
+
+/** Who may call: anyone, anyone signed in, technicians only. */
+export type Access = 'public' | 'member' | 'technician'
+
+export interface Endpoint<
+  P extends z.ZodObject = z.ZodObject,
+  Q extends z.ZodObject = z.ZodObject,
+  B extends z.ZodType = z.ZodType,
+  R extends z.ZodType = z.ZodType,
+> {
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE'
+  /** with :names of the params */
+  path: string
+  access: Access
+  summary: string
+  params: P
+  query: Q
+  body: B
+  response: R
+}
+
+const nothing = z.strictObject({})
+export type Nothing = typeof nothing
+
+/** One route of the application: both sides take its types from here. */
+export function endpoint<
+  R extends z.ZodType,
+  P extends z.ZodObject = Nothing,
+  Q extends z.ZodObject = Nothing,
+  B extends z.ZodType = Nothing,
+>(
+  method: Endpoint['method'],
+  path: string,
+  access: Access,
+  summary: string,
+  parts: { params?: P; query?: Q; body?: B; response: R },
+): Endpoint<P, Q, B, R> {
+  const { params = nothing, query = nothing, body = nothing, response } = parts
+  return { method, path, access, summary, params: params as P, query: query as Q, body: body as B, response }
+}

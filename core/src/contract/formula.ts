@@ -1,0 +1,76 @@
+import { z } from 'zod'
+import { families } from '../mark/mark'
+import { amount, celsius, id, idParams, listQuery, name, note, page, parts, positive, version } from './common'
+import { endpoint } from './endpoint'
+
+const additionRole = z.enum(['developer', 'preservative', 'alkali', 'restrainer', 'acid', 'fixer', 'hardener', 'other'])
+export const addition = z
+  .strictObject({
+    chemical: z.string().min(1).max(80),
+    grams: amount.optional(),
+    millilitres: amount.optional(),
+    percent: z.number().gt(0).max(100).optional(),
+    atC: celsius.optional(),
+    role: additionRole.optional(),
+    wholePack: z.boolean().optional(),
+    note: z.string().trim().max(300).optional(),
+  })
+  .refine((line) => (line.grams === undefined) !== (line.millilitres === undefined), 'Give grams or millilitres, one of the two.')
+
+const days = z.number().gt(0).max(36_500).nullable()
+export const formulaUse = z.strictObject({
+  school: z.enum(['one-shot', 'counted']),
+  capacityRollsPerL: positive.nullable(),
+  keeping: z.strictObject({ fullDays: days, halfDays: days, workingDays: days }),
+  dilutions: z.array(parts).min(1).max(8),
+  minConcentrateMlPerRoll: amount,
+})
+
+/** What a technician writes down: how it is mixed and how it is used. */
+export const formulaBody = z.strictObject({
+  name,
+  family: z.enum(families),
+  purpose: z.string().trim().max(300),
+  finalMl: positive,
+  startMl: amount,
+  mixC: celsius,
+  storeMinC: celsius.optional(),
+  water: z.enum(['tap', 'deionised']).optional(),
+  additions: z.array(addition).max(30),
+  use: formulaUse,
+  /** s a bath takes where no chart or test says so */
+  usualS: positive.nullable(),
+  temperatureCoefficient: z.number().gt(0).max(0.5).nullable(),
+  rangeC: z
+    .tuple([celsius, celsius])
+    .refine(([from, to]) => from < to, 'The range runs from the cooler to the warmer.')
+    .nullable(),
+  note,
+})
+
+const head = { id, version, number: z.int(), versionId: id, changedBy: z.string(), changedAt: z.number() }
+export const formula = z.object({ ...head, body: formulaBody })
+export const formulaVersion = z.object({ versionId: id, number: z.int(), changedBy: z.string(), changedAt: z.number(), body: formulaBody })
+
+export const formulaApi = {
+  list: endpoint('GET', '/api/formulas', 'technician', 'All formulas in their newest version', {
+    query: listQuery,
+    response: page(formula),
+  }),
+  get: endpoint('GET', '/api/formulas/:id', 'technician', 'One formula with its earlier versions', {
+    params: idParams,
+    response: formula.extend({ versions: z.array(formulaVersion) }),
+  }),
+  create: endpoint('POST', '/api/formulas', 'technician', 'Write a new formula', {
+    body: z.strictObject({ id, versionId: id, body: formulaBody }),
+    response: formula,
+  }),
+  revise: endpoint('POST', '/api/formulas/:id/versions', 'technician', 'A new version; what was mixed before keeps its own', {
+    params: idParams,
+    body: z.strictObject({ version, versionId: id, body: formulaBody }),
+    response: formula,
+  }),
+}
+export type FormulaBody = z.infer<typeof formulaBody>
+export type FormulaRow = z.infer<typeof formula>
+export type FormulaVersion = z.infer<typeof formulaVersion>

@@ -1,0 +1,9 @@
+import { z } from 'zod'
+
+/** What the event stream says: a row of that subject changed; fetch it again. */
+export const liveEvent = z.object({
+  subject: z.enum(['bottle', 'formula', 'jar', 'mix', 'run', 'roll', 'person', 'darkroom', 'chart']),
+  id: z.string(),
+  version: z.number().nullable(),
+})
+export type LiveEvent = z.infer<typeof liveEvent>

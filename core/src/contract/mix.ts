@@ -1,0 +1,62 @@
+import { z } from 'zod'
+import { amount, celsius, done, id, idParams, listQuery, page, positive, reason } from './common'
+import { endpoint } from './endpoint'
+import { formulaVersion } from './formula'
+
+const step = z.int().min(0).max(29)
+export const mixEvent = z.discriminatedUnion('kind', [
+  z.strictObject({ id, kind: z.literal('water'), celsius: celsius.nullable() }),
+  z.strictObject({ id, kind: z.literal('weigh'), step, amount: z.number().gt(0).max(100_000), jarId: id.nullable() }),
+  z.strictObject({ id, kind: z.literal('dissolved'), step }),
+  z.strictObject({ id, kind: z.literal('rescale'), finalMl: positive.max(1_000_000) }),
+  z.strictObject({ id, kind: z.literal('topped-up') }),
+  z.strictObject({ id, kind: z.literal('ph'), ph: z.number().min(0).max(14), celsius: celsius.nullable() }),
+])
+
+export const mixSummary = z.object({
+  id,
+  state: z.enum(['open', 'done', 'abandoned']),
+  formulaId: id,
+  formulaName: z.string(),
+  family: z.string(),
+  finalMl: z.number(),
+  by: z.string(),
+  startedAt: z.number(),
+})
+export const mix = mixSummary.extend({ formula: formulaVersion, events: z.array(mixEvent) })
+const filled = z
+  .strictObject({ id, sizeMl: positive.max(100_000), ml: positive.max(100_000) })
+  .refine((bottle) => bottle.ml <= bottle.sizeMl, 'A bottle holds no more than its size.')
+
+export const mixApi = {
+  list: endpoint('GET', '/api/mixes', 'technician', 'Mixes that are open, newest first', { query: listQuery, response: page(mixSummary) }),
+  get: endpoint('GET', '/api/mixes/:id', 'technician', 'One mix with all that happened', { params: idParams, response: mix }),
+  start: endpoint('POST', '/api/mixes', 'technician', 'Begin a guided mix', {
+    body: z.strictObject({ id, formulaId: id, finalMl: positive }),
+    response: mix,
+  }),
+  record: endpoint('POST', '/api/mixes/:id/events', 'technician', 'What happened at the bench; each id counts once', {
+    params: idParams,
+    body: z.strictObject({ events: z.array(mixEvent).min(1).max(50) }),
+    response: mix,
+  }),
+  finish: endpoint(
+    'POST',
+    '/api/mixes/:id/finish',
+    'technician',
+    'Bottle it: takes the chemicals from the jars, puts the bottles on the shelf',
+    {
+      params: idParams,
+      body: z.strictObject({ batchId: id, bottles: z.array(filled).min(1).max(24) }),
+      response: z.object({ bottleIds: z.array(id), labels: z.array(z.string()) }),
+    },
+  ),
+  abandon: endpoint('POST', '/api/mixes/:id/abandon', 'technician', 'Pour it away and begin again; what was weighed leaves the jars', {
+    params: idParams,
+    body: z.strictObject({ reason }),
+    response: done,
+  }),
+}
+export type Mix = z.infer<typeof mix>
+export type MixSummary = z.infer<typeof mixSummary>
+export const weighedAmount = amount

@@ -1,0 +1,135 @@
+import { z } from 'zod'
+import type { Plan } from '../process/process'
+import { celsius, done, id, idParams, listQuery, millis, name, note, page, parts, reason, version } from './common'
+import { endpoint } from './endpoint'
+
+export const vessel = z.object({
+  id,
+  name: z.string(),
+  kind: z.enum(['hand', 'rotary']),
+  reels: z.int(),
+  /** ml that covers 1, 2, … films */ coversMl: z.array(z.number()),
+  format: z.enum(['135', '120']),
+})
+
+export const filmFormat = z.enum(['135-36', '135-24', '135-12', '120', '220', '4x5in'])
+const film = z.strictObject({
+  id,
+  memberId: id,
+  film: name,
+  format: filmFormat,
+  ei: z.int().min(1).max(25_600),
+  pushStops: z.number().min(-5).max(5),
+})
+const bath = z.strictObject({ family: z.string().max(40), bottleId: id, parts })
+
+/** What a technician decides; the plan is worked out from it, on the page and again on the server. */
+export const planRequest = z.strictObject({
+  vesselId: id,
+  films: z.array(film).min(1).max(16),
+  chartRowIds: z.array(id).min(1).max(20),
+  baths: z.array(bath).min(1).max(8),
+  temperatureC: celsius,
+  agitation: z.string().max(40),
+  preWet: z.boolean(),
+  washAid: z.boolean(),
+  wettingAgent: z.boolean(),
+})
+
+export const runEvent = z.strictObject({
+  id,
+  seq: z.int().min(0).max(100_000),
+  device: z.string().max(60),
+  at: millis,
+  kind: z.enum(['start', 'next', 'hold', 'unhold', 'temperature', 'reason', 'abandon']),
+  step: z.int().min(0).max(60),
+  celsius: celsius.optional(),
+  text: note.optional(),
+})
+
+const state = z.enum(['planned', 'running', 'done', 'abandoned'])
+export const runSummary = z.object({
+  id,
+  version,
+  number: z.int(),
+  state,
+  vessel: z.string(),
+  processName: z.string(),
+  films: z.array(z.string()),
+  rolls: z.number(),
+  by: z.string(),
+  plannedAt: z.number(),
+  startedAt: z.number().nullable(),
+  endedAt: z.number().nullable(),
+})
+export const roll = z.object({
+  id,
+  version,
+  runId: id.nullable(),
+  runNumber: z.int().nullable(),
+  memberId: id.nullable(),
+  member: z.string(),
+  film: z.string(),
+  format: z.string(),
+  ei: z.int(),
+  developer: z.string(),
+  developedS: z.number().nullable(),
+  temperatureC: z.number().nullable(),
+  at: z.number(),
+  result: z.enum(['thin', 'right', 'dense']).nullable(),
+  contrast: z.enum(['flat', 'right', 'hard']).nullable(),
+  note: z.string(),
+})
+export const run = runSummary.extend({
+  plan: z.custom<Plan>((value) => typeof value === 'object' && value !== null),
+  overruled: z.string().nullable(),
+  events: z.array(runEvent),
+  filmRows: z.array(roll),
+})
+
+export const runApi = {
+  vessels: endpoint('GET', '/api/vessels', 'technician', 'Tanks and drums', { query: listQuery, response: page(vessel) }),
+  list: endpoint('GET', '/api/runs', 'technician', 'Runs, newest first', {
+    query: z.strictObject({ ...listQuery.shape, state: state.optional() }),
+    response: page(runSummary),
+  }),
+  get: endpoint('GET', '/api/runs/:id', 'technician', 'One run with its plan and log', { params: idParams, response: run }),
+  plan: endpoint('POST', '/api/runs', 'technician', 'Plan a run', {
+    body: z.strictObject({ id, request: planRequest, overrule: reason.optional() }),
+    response: run,
+  }),
+  start: endpoint('POST', '/api/runs/:id/start', 'technician', 'The liquids are measured out: takes what is used once from its bottles', {
+    params: idParams,
+    body: z.strictObject({ version, at: millis }),
+    response: run,
+  }),
+  record: endpoint('POST', '/api/runs/:id/events', 'technician', 'What happened on the clock; each id counts once', {
+    params: idParams,
+    body: z.strictObject({ events: z.array(runEvent).min(1).max(200) }),
+    response: z.object({ kept: z.array(id) }),
+  }),
+  finish: endpoint('POST', '/api/runs/:id/finish', 'technician', 'The run is over: writes uses, tally marks and the films’ records', {
+    params: idParams,
+    body: z.strictObject({ version, at: millis, events: z.array(runEvent).max(200), note: note.default('') }),
+    response: run,
+  }),
+  abandon: endpoint('POST', '/api/runs/:id/abandon', 'technician', 'Give a run up', {
+    params: idParams,
+    body: z.strictObject({ version, at: millis, reason }),
+    response: done,
+  }),
+  rolls: endpoint('GET', '/api/rolls', 'member', 'Films developed here (members: their own), newest first', {
+    query: listQuery,
+    response: page(roll),
+  }),
+  judge: endpoint('PUT', '/api/rolls/:id', 'member', 'How a film came out (members: their own)', {
+    params: idParams,
+    body: z.strictObject({ version, result: roll.shape.result, contrast: roll.shape.contrast, note }),
+    response: roll,
+  }),
+}
+export type PlanRequest = z.infer<typeof planRequest>
+export type RunSummary = z.infer<typeof runSummary>
+export type Run = z.infer<typeof run>
+export type Roll = z.infer<typeof roll>
+export type Vessel = z.infer<typeof vessel>

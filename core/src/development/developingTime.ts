@@ -1,0 +1,112 @@
+import { DomainError, requirePositive, requireTemperatures } from '../error'
+import type { Finding } from '../finding'
+
+export interface TimePoint {
+  temperatureC: number
+  seconds: number
+}
+
+export interface TimeFactor {
+  name: string
+  factor: number
+}
+
+export interface DevelopingTime {
+  seconds: number
+  baseSeconds: number
+  baseC: number
+  /** the first is always 'temperature'; seconds = baseSeconds · product of the factors, exactly */
+  steps: TimeFactor[]
+  findings: Finding[]
+}
+
+/** Per °C, for metol–hydroquinone developers (Q10 about 2.25). Rounded literature value. */
+export const defaultTemperatureCoefficient = 0.081
+
+const beyondChart = 2
+const beyondOnePoint = 6
+const slack = 1e-9
+
+/**
+ * Developing time at the temperature the developer has. With two or more charted temperatures ln t is joined by straight lines and the
+ * end pair continued at most 2 °C; with one, t = t0 · exp(−k · (T − T0)) within 6 °C. Base is the charted row nearest in temperature
+ * (the cooler at a tie). Temperatures °C, times s. Throws `no-chart`, `chart-conflict`, `outside-range`, `out-of-range`.
+ */
+export function developingTime(question: {
+  chart: TimePoint[]
+  temperatureC: number
+  factors?: TimeFactor[]
+  k?: number
+  rangeC?: [number, number]
+}): DevelopingTime {
+  const { chart, temperatureC, factors = [], k = defaultTemperatureCoefficient, rangeC } = question
+  if (chart.length === 0)
+    throw new DomainError('no-chart', 'The development chart has no row for this film, developer and dilution. Add one first.')
+  requireTemperatures({ 'The temperature': temperatureC })
+  if (!Number.isFinite(k) || k < 0) throw new DomainError('out-of-range', 'The temperature coefficient must be a number of at least 0.')
+  for (const row of chart) {
+    requirePositive({ 'A charted time': row.seconds })
+    requireTemperatures({ 'A charted temperature': row.temperatureC })
+  }
+  for (const { name, factor } of factors) requirePositive({ [`The factor “${name}”`]: factor })
+  const rows = [...chart].sort((a, b) => a.temperatureC - b.temperatureC)
+  const twice = rows.find((row, i) => i > 0 && rows[i - 1]?.temperatureC === row.temperatureC)
+  if (twice) throw new DomainError('chart-conflict', `The chart gives two times at ${twice.temperatureC} °C. Pick one of them.`)
+  if (rangeC && (temperatureC < rangeC[0] - slack || temperatureC > rangeC[1] + slack))
+    throw new DomainError(
+      'outside-range',
+      `This developer works from ${rangeC[0]} to ${rangeC[1]} °C: bring it into that range, it has ${temperatureC} °C.`,
+    )
+
+  const base = rows.reduce((best, row) =>
+    Math.abs(row.temperatureC - temperatureC) < Math.abs(best.temperatureC - temperatureC) ? row : best,
+  )
+  const { logSeconds, findings } = rows.length === 1 ? fromOne(base, temperatureC, k) : fromSeveral(rows, temperatureC)
+  const temperature = base.temperatureC === temperatureC ? 1 : Math.exp(logSeconds - Math.log(base.seconds))
+  const steps = [{ name: 'temperature', factor: temperature }, ...factors]
+  const seconds = steps.reduce((product, step) => product * step.factor, base.seconds)
+  return { seconds, baseSeconds: base.seconds, baseC: base.temperatureC, steps, findings }
+}
+
+function fromOne(row: TimePoint, temperatureC: number, k: number): { logSeconds: number; findings: Finding[] } {
+  const apart = temperatureC - row.temperatureC
+  if (Math.abs(apart) > beyondOnePoint + slack)
+    throw new DomainError(
+      'outside-range',
+      `The chart has only ${row.temperatureC} °C, more than 6 °C from ${temperatureC} °C: bring the developer nearer.`,
+    )
+  return { logSeconds: Math.log(row.seconds) - k * apart, findings: [] }
+}
+
+function fromSeveral(rows: TimePoint[], temperatureC: number): { logSeconds: number; findings: Finding[] } {
+  const coolest = rows[0]?.temperatureC ?? NaN
+  const warmest = rows.at(-1)?.temperatureC ?? NaN
+  const beyond = Math.max(coolest - temperatureC, temperatureC - warmest, 0)
+  if (beyond > beyondChart + slack)
+    throw new DomainError(
+      'outside-range',
+      `The chart runs from ${coolest} to ${warmest} °C and may be continued by 2 °C: ${temperatureC} °C is too far out.`,
+    )
+  const upper = Math.min(
+    Math.max(
+      rows.findIndex((row) => row.temperatureC >= temperatureC),
+      1,
+    ),
+    rows.length - 1,
+  )
+  const last = temperatureC > warmest ? rows.length - 1 : upper
+  const a = rows[last - 1] as TimePoint
+  const b = rows[last] as TimePoint
+  const slope = (Math.log(b.seconds) - Math.log(a.seconds)) / (b.temperatureC - a.temperatureC)
+  const findings: Finding[] =
+    beyond > 0
+      ? [
+          {
+            rule: 'plan-extrapolated',
+            severity: 'advice',
+            message: `${temperatureC} °C is outside the chart (${coolest} to ${warmest} °C): the time is continued from its end.`,
+          },
+        ]
+      : []
+  return { logSeconds: Math.log(a.seconds) + slope * (temperatureC - a.temperatureC), findings }
+}

@@ -1,0 +1,9 @@
+import { requireAmounts, requirePositive } from '../error'
+
+/** Millilitres of each part of a dilution, in the order of the parts: 1+4 to 1000 ml is [200, 800], concentrate first. */
+export function dilute({ parts, totalMl }: { parts: number[]; totalMl: number }): number[] {
+  requireAmounts({ 'The volume': totalMl })
+  requirePositive(Object.fromEntries(parts.map((part, i) => [`Part ${i + 1}`, part])))
+  const sum = parts.reduce((total, part) => total + part, 0)
+  return parts.map((part) => (totalMl * part) / sum)
+}

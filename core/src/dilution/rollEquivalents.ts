@@ -1,0 +1,36 @@
+import { DomainError, requireAmounts } from '../error'
+
+/** One roll is 80 sq in. Rounded literature value. */
+export const rollAreaCm2 = 516
+
+/** Roll equivalents of one piece. Rounded literature values; paper is counted on a scale of its own and never added to film. */
+export const formats: Record<string, { rolls: number; name: string; paper?: true; carryOutMl: number }> = {
+  '135-36': { rolls: 1, name: '135, 36 exposures', carryOutMl: 15 },
+  '135-24': { rolls: 0.7, name: '135, 24 exposures', carryOutMl: 15 },
+  '135-12': { rolls: 0.4, name: '135, 12 exposures', carryOutMl: 15 },
+  '120': { rolls: 1, name: '120', carryOutMl: 25 },
+  '220': { rolls: 2, name: '220', carryOutMl: 50 },
+  '4x5in': { rolls: 0.25, name: 'sheet 4×5 in', carryOutMl: 5 },
+  '5x7in': { rolls: 0.44, name: 'sheet 5×7 in', carryOutMl: 9 },
+  '13x18cm': { rolls: 0.44, name: 'sheet 13×18 cm', carryOutMl: 9 },
+  '8x10in': { rolls: 1, name: 'sheet 8×10 in', carryOutMl: 20 },
+  'paper-8x10in': { rolls: 1, name: 'paper 8×10 in', paper: true, carryOutMl: 18 },
+}
+
+/** How much of a bath's capacity a load takes, in rolls: two 135-24 films are 1.4. An unknown format throws `unknown-format`. */
+export function rollEquivalents(load: { format: string; count: number } | { areaCm2: number }): number {
+  if ('areaCm2' in load) {
+    requireAmounts({ 'The area': load.areaCm2 })
+    return load.areaCm2 / rollAreaCm2
+  }
+  requireAmounts({ 'The number of films': load.count })
+  const format = Object.hasOwn(formats, load.format) ? formats[load.format] : undefined
+  if (!format) throw new DomainError('unknown-format', `“${load.format}” is not a known format. Give its area in square centimetres.`)
+  return format.rolls * load.count
+}
+
+/** Millilitres a load carries out of a bath. Rounded literature values per piece; editable per vessel. */
+export function carryOutMl(load: { format: string; count: number }): number {
+  rollEquivalents(load)
+  return (formats[load.format]?.carryOutMl ?? 0) * load.count
+}

@@ -1,0 +1,31 @@
+import type { ChemicalId } from '../chemical/chemical'
+
+export type AdditionRole = 'developer' | 'preservative' | 'alkali' | 'restrainer' | 'acid' | 'fixer' | 'hardener' | 'other'
+
+/** One line of a formula, for `finalMl` of it: exactly one of grams and millilitres. */
+export interface Addition {
+  chemical: ChemicalId
+  grams?: number
+  millilitres?: number
+  /** a % w/v stock solution, drawn in millilitres */
+  percent?: number
+  /** °C at which it goes in, where that is not the formula's mixing temperature */
+  atC?: number
+  role?: AdditionRole
+  /** a sealed pack that must be used whole */
+  wholePack?: boolean
+  note?: string
+}
+
+export interface Formula {
+  id: string
+  name: string
+  family: string
+  finalMl: number
+  startMl: number
+  mixC: number
+  storeMinC?: number
+  water?: 'tap' | 'deionised'
+  /** in the order in which they go in */
+  additions: Addition[]
+}

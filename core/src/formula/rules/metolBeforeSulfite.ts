@@ -1,0 +1,49 @@
+import { equivalentMass } from '../../chemical/equivalentMass'
+import { is, type Line } from '../lines'
+import { before, finding, type Rule } from './rule'
+
+/** g/L of sulfite that may go in ahead of the metol, and the most of the whole it should be. Rounded literature values. */
+const pinchGramsPerLitre = 3
+const pinchShare = 0.05
+
+const anhydrous = (lines: Line[]): number =>
+  lines.reduce((sum, line) => sum + equivalentMass(line.chemical.id, 'sodium-sulfite', line.gramsPerLitre), 0)
+
+/** mix-2: metol goes in before all but a pinch of the sulfite, and the pinch goes before the metol. */
+export const metolBeforeSulfite: Rule = (_formula, lines) =>
+  lines
+    .filter((line) => line.chemical.id === 'metol' && !line.dissolved)
+    .flatMap((metol) => {
+      const sulfite = lines.filter((line) => is(line, 'sulfite'))
+      const all = anhydrous(sulfite)
+      if (all === 0) return []
+      const first = anhydrous(before(lines, metol).filter((line) => is(line, 'sulfite')))
+      if (first > pinchGramsPerLitre + 1e-9)
+        return [
+          finding(
+            'mix-2',
+            'error',
+            'Metol after the sulfite salts out in it: dissolve the metol before all but a pinch of the sulfite (2–5 % of it, at most 3 g/L).',
+            metol.step,
+          ),
+        ]
+      if (first > pinchShare * all * (1 + 1e-9) && all > pinchGramsPerLitre)
+        return [
+          finding(
+            'mix-2',
+            'advice',
+            'More than a pinch of the sulfite goes in before the metol: 2–5 % of it is enough to take up the oxygen.',
+            metol.step,
+          ),
+        ]
+      if (first === 0)
+        return [
+          finding(
+            'mix-2',
+            'advice',
+            'Put a pinch of the sulfite (2–5 %, at most 3 g/L) in first: it takes up the oxygen in the water that would brown the metol.',
+            metol.step,
+          ),
+        ]
+      return []
+    })

@@ -1,0 +1,18 @@
+import { isAny } from '../lines'
+import { after, finding, type Rule } from './rule'
+
+const needSulfite = ['hydroquinone', 'catechol', 'pyrogallol']
+
+/** mix-3: hydroquinone, catechol and pyrogallol go in after the sulfite that protects them. */
+export const protectedBySulfite: Rule = (_formula, lines) =>
+  lines
+    .filter((line) => needSulfite.includes(line.chemical.id) && !line.dissolved)
+    .filter((line) => after(lines, line).some((later) => isAny(later, 'sulfite', 'acid-sulfite')))
+    .map((line) =>
+      finding(
+        'mix-3',
+        'warning',
+        `${line.chemical.name} goes in before the sulfite that protects it from the air: dissolve the sulfite first.`,
+        line.step,
+      ),
+    )

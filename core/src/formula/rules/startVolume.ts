@@ -1,0 +1,34 @@
+import { finding, type Rule } from './rule'
+
+/** mix-1: start with 65–85 % of the final volume, counting the liquids to come, and never with all of it. */
+export const startVolume: Rule = (formula, lines) => {
+  if (lines.length === 0) return []
+  const liquids = lines.reduce((sum, line) => sum + line.liquidMl, 0)
+  const share = (formula.startMl + liquids) / formula.finalMl
+  const percent = `${Math.round(share * 100)} %`
+  if (share >= 1 - 1e-9)
+    return [
+      finding(
+        'mix-1',
+        'error',
+        `Water and liquids make ${percent} of the final volume before the powders are in: start with about 75 %, top up at the end.`,
+      ),
+    ]
+  if (share < 0.65 - 1e-9)
+    return [
+      finding(
+        'mix-1',
+        'advice',
+        `Only ${percent} of the final volume is liquid at the start: with less than 65 % the last chemicals dissolve badly.`,
+      ),
+    ]
+  if (share > 0.85 + 1e-9)
+    return [
+      finding(
+        'mix-1',
+        'advice',
+        `${percent} of the final volume is liquid at the start: above 85 % the powders may carry it over the mark.`,
+      ),
+    ]
+  return []
+}

@@ -1,0 +1,19 @@
+import { requireAmounts, requirePositive } from '../error'
+import type { Formula } from './formula'
+
+/** The same formula for another final volume: every amount, the starting and the final volume in proportion. Temperatures and percentages stay. */
+export function scaleFormula<F extends Formula>(formula: F, finalMl: number): F {
+  requirePositive({ 'The volume wanted': finalMl, 'The formula’s volume': formula.finalMl })
+  requireAmounts({ 'The starting volume': formula.startMl })
+  const factor = finalMl / formula.finalMl
+  return {
+    ...formula,
+    finalMl,
+    startMl: formula.startMl * factor,
+    additions: formula.additions.map((addition) => ({
+      ...addition,
+      ...(addition.grams === undefined ? {} : { grams: addition.grams * factor }),
+      ...(addition.millilitres === undefined ? {} : { millilitres: addition.millilitres * factor }),
+    })),
+  }
+}

@@ -1,0 +1,131 @@
+import { byGravity, type Finding } from '../finding'
+import { showTemperature, showVolume } from '../quantity/format'
+import type { Plan, PlanStep, StepKind } from './process'
+
+const fixing: StepKind[] = ['fix', 'bleach-fix', 'monobath']
+const watery: StepKind[] = ['rinse', 'wash', 'pre-wet']
+
+/** Neighbouring baths of black-and-white film may differ by this much before the gelatine cracks. °C, rounded literature value. */
+const reticulationC = 5
+
+type Check = (plan: Plan) => Finding[]
+
+const noFix: Check = (plan) =>
+  plan.steps.some((step) => fixing.includes(step.kind))
+    ? []
+    : [{ rule: 'plan-no-fix', severity: 'error', message: 'Nothing fixes the film: it goes dark in the light. Add a fixing step.' }]
+
+const rinseAfterStabiliser: Check = (plan) =>
+  plan.steps.flatMap((step, i) =>
+    watery.includes(step.kind) && plan.steps.slice(0, i).some((earlier) => earlier.kind === 'stabilise' || earlier.kind === 'wetting-agent')
+      ? [
+          {
+            rule: 'plan-rinse-after-last',
+            severity: 'error' as const,
+            step: i,
+            message: `${step.name} comes after the last bath and rinses it off again: leave it out.`,
+          },
+        ]
+      : [],
+  )
+
+const temperature: Check = (plan) =>
+  plan.steps.flatMap((step, i): Finding[] => {
+    const off = Math.abs(step.temperatureC - plan.temperatureC)
+    const previous = plan.steps[i - 1]
+    const jump = previous ? Math.abs(previous.temperatureC - step.temperatureC) : 0
+    if (plan.material === 'bw-film' && jump > reticulationC)
+      return [
+        {
+          rule: 'plan-reticulation',
+          severity: 'error',
+          step: i,
+          message: `${step.name} at ${showTemperature(step.temperatureC)} is ${jump.toFixed(1)} °C from the step before: the gelatine cracks beyond ${reticulationC} °C. Bring them together.`,
+        },
+      ]
+    if (off > step.toleranceC)
+      return [
+        {
+          rule: 'plan-temperature',
+          severity: 'warning',
+          step: i,
+          message: `${step.name} is at ${showTemperature(step.temperatureC)}, ${off.toFixed(1)} °C from the developer; ${step.toleranceC} °C is what it bears.`,
+        },
+      ]
+    return []
+  })
+
+const shortDeveloping: Check = (plan) =>
+  plan.steps.flatMap((step, i): Finding[] => {
+    if (step.kind !== 'develop' || plan.vessel.kind !== 'hand' || plan.material !== 'bw-film') return []
+    if (step.seconds < 240)
+      return [
+        {
+          rule: 'plan-short',
+          severity: 'warning',
+          step: i,
+          message: 'Under 4 minutes the film develops unevenly: dilute further or cool the developer.',
+        },
+      ]
+    if (step.seconds < 300)
+      return [
+        {
+          rule: 'plan-short',
+          severity: 'advice',
+          step: i,
+          message: 'Under 5 minutes pouring in and out takes a large share: pour fast and evenly.',
+        },
+      ]
+    return []
+  })
+
+const vessel: Check = (plan) => {
+  const reels = plan.films.reduce((sum, film) => sum + film.count, 0)
+  return reels > plan.vessel.reels
+    ? [
+        {
+          rule: 'plan-vessel',
+          severity: 'error',
+          message: `${plan.vessel.name} takes ${plan.vessel.reels} ${plan.vessel.reels === 1 ? 'film' : 'films'}, not ${reels}: use a larger one or fewer films.`,
+        },
+      ]
+    : []
+}
+
+const bottles: Check = (plan) => plan.steps.flatMap((step, i) => bottleFindings(plan, step, i))
+
+function bottleFindings(plan: Plan, step: PlanStep, i: number): Finding[] {
+  const { bottle } = step
+  if (!bottle) return []
+  const at = { step: i }
+  const needed = step.partsMl[0] ?? 0
+  const findings: Finding[] = bottle.findings
+    .filter((finding) => finding.severity === 'error')
+    .map((finding) => ({ rule: 'plan-bottle', severity: 'error', ...at, message: `${bottle.label} cannot be used: ${finding.message}` }))
+  if (needed > bottle.volumeMl + 1e-6)
+    findings.push({
+      rule: 'plan-volume',
+      severity: 'error',
+      ...at,
+      message: `${step.name} needs ${showVolume(needed)} from ${bottle.label}, which holds ${showVolume(bottle.volumeMl)}: take another bottle or fewer films.`,
+    })
+  if (bottle.rollsLeft !== null && bottle.rollsLeft < plan.rolls - 1e-9 && !bottle.oneShot)
+    findings.push({
+      rule: 'plan-capacity',
+      severity: 'error',
+      ...at,
+      message: `${bottle.label} is good for ${bottle.rollsLeft.toFixed(1)} more rolls and this load is ${plan.rolls.toFixed(1)}: take another bottle or fewer films.`,
+    })
+  if (bottle.oneShot && step.volumeMl > plan.vessel.coversMl * 1.001)
+    findings.push({
+      rule: 'plan-concentrate',
+      severity: 'error',
+      ...at,
+      message: `At ${bottle.parts.join('+')} this load needs ${showVolume(step.volumeMl)} to hold enough developer, more than the ${showVolume(plan.vessel.coversMl)} that cover it: fewer films, or a stronger dilution.`,
+    })
+  return findings
+}
+
+/** What is wrong with a plan before anyone loads film, worst first. */
+export const checkPlan = (plan: Plan): Finding[] =>
+  [noFix, rinseAfterStabiliser, temperature, shortDeveloping, vessel, bottles].flatMap((check) => check(plan)).sort(byGravity)

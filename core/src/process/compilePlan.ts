@@ -1,0 +1,102 @@
+import { DomainError } from '../error'
+import { developingTime } from '../development/developingTime'
+import { loadFactors, pushFindings } from '../development/factors'
+import { dilute } from '../dilution/dilute'
+import { minimumWorkingVolume } from '../dilution/minimumWorkingVolume'
+import { carryOutMl, rollEquivalents } from '../dilution/rollEquivalents'
+import { byGravity } from '../finding'
+import { checkPlan } from './checkPlan'
+import type { BottleUse, Load, Plan, PlanBottle, PlanStep, Process } from './process'
+
+const noBottle = ['water', 'air']
+
+/** Roll equivalents of all films of a load. */
+export const loadRolls = (films: Load['films']): number => films.reduce((sum, film) => sum + rollEquivalents(film), 0)
+
+/**
+ * Works a process out for a load: the developing time with every factor, each bath's volume and parts in ml, temperatures in °C and times in s.
+ * `bottles` are chosen per family of bath; a bath without one throws `no-bottle`. Findings of the plan are in it.
+ */
+export function compilePlan(process: Process, load: Load, bottles: PlanBottle[]): Plan {
+  const rolls = loadRolls(load.films)
+  if (rolls <= 0) throw new DomainError('out-of-range', 'A run needs at least one film.')
+  const developer = bottles.find((bottle) => bottle.family === 'film-developer')
+  const fromBottle = developer && developer.timeFactor !== 1 ? [{ name: 'used bath', factor: developer.timeFactor }] : []
+  const developing = process.steps.some((step) => step.time === 'chart')
+    ? developingTime({
+        chart: load.chart,
+        temperatureC: load.temperatureC,
+        factors: [
+          ...loadFactors({ pushStops: load.pushStops, rotary: load.vessel.kind === 'rotary' }),
+          ...fromBottle,
+          ...(load.factors ?? []),
+        ],
+        ...(load.k === undefined ? {} : { k: load.k }),
+        ...(load.rangeC === undefined ? {} : { rangeC: load.rangeC }),
+      })
+    : null
+  const steps = process.steps.map((step, i): PlanStep => {
+    const bottle = noBottle.includes(step.bath) ? null : (bottles.find((one) => one.family === step.bath) ?? null)
+    if (!bottle && !noBottle.includes(step.bath))
+      throw new DomainError('no-bottle', `${step.name} has no bottle yet. Choose one from the shelf.`)
+    const parts = bottle?.parts ?? [1]
+    const volumeMl = bottle
+      ? minimumWorkingVolume({
+          vesselMl: load.vessel.coversMl,
+          rolls: bottle.oneShot ? rolls : 0,
+          minConcentrateMlPerRoll: bottle.minConcentrateMlPerRoll,
+          parts,
+        })
+      : load.vessel.coversMl
+    return {
+      ...step,
+      seconds: step.time === 'chart' ? (developing?.seconds ?? 0) : step.time,
+      temperatureC: load.bathC?.[i] ?? load.temperatureC,
+      volumeMl,
+      partsMl: dilute({ parts, totalMl: volumeMl }),
+      bottle,
+      waits: !bottle,
+      fate: bottle && !bottle.oneShot ? 'back' : bottle ? 'discard' : step.fate,
+    }
+  })
+  const plan: Plan = {
+    processId: process.id,
+    processName: process.name,
+    material: process.material,
+    vessel: load.vessel,
+    films: load.films,
+    rolls,
+    temperatureC: load.temperatureC,
+    developing,
+    steps,
+    findings: [],
+  }
+  return { ...plan, findings: [...(developing?.findings ?? []), ...pushFindings(load.pushStops), ...checkPlan(plan)].sort(byGravity) }
+}
+
+/** What leaves each bottle when the liquids are measured out: what is diluted or used once. */
+export const usesAtStart = (plan: Plan): BottleUse[] =>
+  plan.steps.flatMap((step) =>
+    step.bottle?.oneShot
+      ? [{ bottleId: step.bottle.id, kind: 'dilute-out' as const, ml: -(step.partsMl[0] ?? 0), waterInMl: 0, rolls: 0 }]
+      : [],
+  )
+
+/** What a finished run did to the bottles whose liquid was poured back: its rolls, the carry-out, and water carried in by a water step before. */
+export function usesAtEnd(plan: Plan): BottleUse[] {
+  const carry = plan.films.reduce((sum, film) => sum + carryOutMl(film), 0)
+  return plan.steps.flatMap((step, i) => {
+    if (!step.bottle || step.bottle.oneShot) return []
+    const wetBefore = i > 0
+    const afterWater = plan.steps[i - 1]?.bath === 'water'
+    return [
+      {
+        bottleId: step.bottle.id,
+        kind: 'use' as const,
+        ml: wetBefore ? (afterWater ? 0 : -carry) : -carry,
+        waterInMl: afterWater ? carry : 0,
+        rolls: plan.rolls,
+      },
+    ]
+  })
+}

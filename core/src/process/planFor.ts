@@ -1,0 +1,86 @@
+import type { Bottle } from '../contract/bottle'
+import type { ChartRow } from '../contract/chart'
+import type { PlanRequest, Vessel } from '../contract/run'
+import { DomainError } from '../error'
+import { agitations } from './agitations'
+import { bwNegative } from './bwNegative'
+import { compilePlan } from './compilePlan'
+import type { Plan, PlanBottle } from './process'
+
+/** Below this hydroquinone no longer works. °C, rounded literature value. */
+const coldestC = 13
+
+export interface PlanShelf {
+  vessels: Vessel[]
+  bottles: Bottle[]
+  chart: ChartRow[]
+}
+
+/** The plan a technician's decisions come to, from what is on the shelf and in the chart. Page and server both work it out here. */
+export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
+  const vessel = shelf.vessels.find((one) => one.id === request.vesselId)
+  if (!vessel) throw new DomainError('no-vessel', 'Choose the tank.')
+  const agitation = Object.hasOwn(agitations, request.agitation) ? agitations[request.agitation] : undefined
+  if (!agitation) throw new DomainError('no-agitation', 'Choose how the tank is agitated.')
+  const rows = request.chartRowIds.flatMap((id) => shelf.chart.find((row) => row.id === id) ?? [])
+  const pushes = new Set(request.films.map((film) => film.pushStops))
+  if (pushes.size > 1) throw new DomainError('push-differs', 'Films in one tank get one time: their push or pull must be the same.')
+  const bottles = request.baths.map((bath): PlanBottle & { from: Bottle } => {
+    const from = shelf.bottles.find((one) => one.id === bath.bottleId)
+    if (!from) throw new DomainError('no-bottle', `The bottle for the ${bath.family.replaceAll('-', ' ')} is not on the shelf.`)
+    if (from.family !== bath.family)
+      throw new DomainError('wrong-family', `${from.label} ${from.name} is no ${bath.family.replaceAll('-', ' ')}.`)
+    return { ...planBottle(from, bath.parts), from }
+  })
+  const developer = bottles.find((bottle) => bottle.family === 'film-developer')
+  if (rows.some((row) => row.formulaId !== developer?.from.formulaId))
+    throw new DomainError('wrong-chart', 'The chart rows belong to another developer. Choose them again.')
+  const count = request.films.length
+  const fixer = bottles.find((bottle) => bottle.family === 'fixer')
+  const stop = bottles.find((bottle) => bottle.family === 'stop-bath')
+  const process = bwNegative({
+    preWet: request.preWet,
+    washAid: request.washAid,
+    wettingAgent: request.wettingAgent,
+    agitation,
+    rotary: vessel.kind === 'rotary',
+    fixS: fixer?.from.usualS ?? 300,
+    ...(stop?.from.usualS ? { stopS: stop.from.usualS } : {}),
+  })
+  const [low, high] = developer?.from.rangeC ?? [coldestC, 30]
+  return compilePlan(
+    process,
+    {
+      vessel: {
+        id: vessel.id,
+        name: vessel.name,
+        kind: vessel.kind,
+        reels: vessel.reels,
+        coversMl: vessel.coversMl[count - 1] ?? vessel.coversMl.at(-1) ?? 0,
+      },
+      films: request.films.map((film) => ({ format: film.format, count: 1 })),
+      temperatureC: request.temperatureC,
+      chart: rows.map((row) => ({ temperatureC: row.temperatureC, seconds: row.seconds })),
+      pushStops: request.films[0]?.pushStops ?? 0,
+      rangeC: [low, high],
+      ...(developer?.from.temperatureCoefficient ? { k: developer.from.temperatureCoefficient } : {}),
+    },
+    bottles.map(({ from: _from, ...bottle }) => bottle),
+  )
+}
+
+function planBottle(bottle: Bottle, parts: number[]): PlanBottle {
+  return {
+    id: bottle.id,
+    name: bottle.name,
+    label: bottle.label,
+    family: bottle.family,
+    parts,
+    volumeMl: bottle.state.volumeMl,
+    rollsLeft: bottle.state.rollsLeft,
+    minConcentrateMlPerRoll: bottle.use.minConcentrateMlPerRoll,
+    findings: bottle.state.findings,
+    oneShot: bottle.use.school === 'one-shot' || parts.length > 1,
+    timeFactor: bottle.state.nextTimeFactor,
+  }
+}

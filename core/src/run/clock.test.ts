@@ -1,0 +1,152 @@
+import { agitations } from '../process/agitations'
+import { bwNegative } from '../process/bwNegative'
+import { compilePlan, usesAtEnd, usesAtStart } from '../process/compilePlan'
+import type { Agitation, Load, PlanBottle } from '../process/process'
+import { cuesAhead, runClock, type RunEvent } from './clock'
+import { cuesOf } from './cues'
+
+const bottle = (family: string, more: Partial<PlanBottle> = {}): PlanBottle => ({
+  id: family,
+  name: family,
+  label: family[0] ?? '',
+  family,
+  parts: [1],
+  volumeMl: 1000,
+  rollsLeft: 20,
+  minConcentrateMlPerRoll: 0,
+  findings: [],
+  oneShot: false,
+  timeFactor: 1,
+  ...more,
+})
+const developer = bottle('film-developer', { parts: [1, 1], oneShot: true, minConcentrateMlPerRoll: 100, rollsLeft: 10 })
+const load: Load = {
+  vessel: { id: 'v', name: 'Tank 2', kind: 'hand', coversMl: 600, reels: 2 },
+  films: [
+    { format: '135-36', count: 1 },
+    { format: '135-36', count: 1 },
+  ],
+  temperatureC: 20,
+  chart: [{ temperatureC: 20, seconds: 600 }],
+  pushStops: 0,
+}
+const process = (preWet = true) =>
+  bwNegative({ preWet, washAid: false, wettingAgent: false, agitation: agitations['30-5-30'] as Agitation, rotary: false, fixS: 300 })
+const plan = (bottles = [developer, bottle('stop-bath'), bottle('fixer')], more: Partial<Load> = {}) =>
+  compilePlan(process(), { ...load, ...more }, bottles)
+
+let n = 0
+const event = (kind: RunEvent['kind'], second: number, step: number): RunEvent => ({
+  id: `e${n}`,
+  seq: n++,
+  device: 'a',
+  at: second * 1000,
+  kind,
+  step,
+})
+const at = (events: RunEvent[], second: number) => runClock(plan(), events, second * 1000)
+const intoDeveloper = [event('start', 0, 0), event('next', 70, 0)]
+
+describe('the plan', () => {
+  test('has volumes and parts for every beaker and nothing to find', () => {
+    expect(plan().steps.map((step) => [step.kind, step.seconds, step.volumeMl, step.partsMl])).toEqual([
+      ['pre-wet', 60, 600, [600]],
+      ['develop', 600, 600, [300, 300]],
+      ['stop', 60, 600, [600]],
+      ['fix', 300, 600, [600]],
+      ['wash', 480, 600, [600]],
+    ])
+    expect(plan().findings).toEqual([])
+  })
+  test('writes what is used once at the start and rolls, carry-out and carried-in water at the end', () => {
+    expect(usesAtStart(plan())).toEqual([{ bottleId: 'film-developer', kind: 'dilute-out', ml: -300, waterInMl: 0, rolls: 0 }])
+    expect(usesAtEnd(plan())).toEqual([
+      { bottleId: 'stop-bath', kind: 'use', ml: -30, waterInMl: 0, rolls: 2 },
+      { bottleId: 'fixer', kind: 'use', ml: -30, waterInMl: 0, rolls: 2 },
+    ])
+  })
+  test.each<[string, () => { findings: { rule: string; severity: string }[] }]>([
+    ['plan-short', () => plan(undefined, { chart: [{ temperatureC: 20, seconds: 200 }] })],
+    ['plan-vessel', () => plan(undefined, { films: [{ format: '135-36', count: 3 }] })],
+    ['plan-volume', () => plan([developer, bottle('stop-bath', { volumeMl: 599 }), bottle('fixer')])],
+    ['plan-capacity', () => plan([developer, bottle('stop-bath'), bottle('fixer', { rollsLeft: 1.9 })])],
+    ['plan-concentrate', () => plan([{ ...developer, parts: [1, 4] }, bottle('stop-bath'), bottle('fixer')])],
+    [
+      'plan-bottle',
+      () =>
+        plan([
+          developer,
+          bottle('stop-bath'),
+          bottle('fixer', { findings: [{ rule: 'bottle-expired', severity: 'error', message: 'Old.' }] }),
+        ]),
+    ],
+    ['plan-reticulation', () => plan(undefined, { bathC: { 2: 14 } })],
+    ['plan-temperature', () => plan(undefined, { bathC: { 3: 23 } })],
+    ['plan-push', () => plan(undefined, { pushStops: 4 })],
+    [
+      'plan-no-fix',
+      () =>
+        compilePlan({ ...process(), steps: process().steps.filter((step) => step.kind !== 'fix') }, load, [developer, bottle('stop-bath')]),
+    ],
+  ])('%s is found', (rule, make) => expect(make().findings.map((finding) => finding.rule)).toContain(rule))
+  test('without a fixer bottle it cannot be made', () =>
+    expect(() => plan([developer, bottle('stop-bath')])).toThrow(expect.objectContaining({ code: 'no-bottle' })))
+})
+
+describe('cues', () => {
+  test('cover a step without gaps and end with pouring out', () => {
+    const cues = cuesOf({ seconds: 120, drainS: 10, agitation: agitations['30-5-30'] as Agitation })
+    expect(cues.map((cue) => [cue.kind, cue.fromS])).toEqual([
+      ['pour-in', 0],
+      ['agitate', 10],
+      ['tap', 30],
+      ['rest', 32],
+      ['agitate', 60],
+      ['tap', 65],
+      ['rest', 67],
+      ['agitate', 90],
+      ['tap', 95],
+      ['rest', 97],
+      ['pour-out', 110],
+    ])
+    cues.forEach((cue, i) => expect(cue.untilS).toBe(cues[i + 1]?.fromS ?? 120))
+  })
+  test.each(Object.keys(agitations))('%s never overlaps, whatever the length of the step', (name) => {
+    for (const seconds of [5, 12, 60, 61, 95, 600]) {
+      const cues = cuesOf({ seconds, drainS: 10, agitation: agitations[name] as Agitation })
+      cues.forEach((cue, i) => expect([cue.fromS, cue.untilS > cue.fromS || seconds <= 10]).toEqual([cues[i - 1]?.untilS ?? 0, true]))
+      expect(cues.at(-1)?.untilS).toBe(seconds)
+    }
+  })
+})
+
+describe('the clock', () => {
+  test('waits before the first pour and in water, and goes through the baths by itself', () => {
+    expect(at([], 1).phase).toBe('before')
+    expect(at([event('start', 0, 0)], 100)).toMatchObject({ phase: 'over', step: 0, remainingS: -40 })
+    expect(at(intoDeveloper, 100)).toMatchObject({ phase: 'running', step: 1, elapsedS: 30, remainingS: 570 })
+    expect(at(intoDeveloper, 70 + 600 + 59)).toMatchObject({ step: 2, elapsedS: 59 })
+    expect(at(intoDeveloper, 70 + 600 + 60 + 10)).toMatchObject({ step: 3, elapsedS: 10, cue: { kind: 'agitate' } })
+    expect(at(intoDeveloper, 5000)).toMatchObject({ step: 4, phase: 'over' })
+  })
+  test('a hold keeps the film in the bath, shows the time over and records it', () => {
+    const held = [...intoDeveloper, event('hold', 300, 1)]
+    expect(at(held, 700)).toMatchObject({ step: 1, phase: 'over', holding: true, remainingS: -30 })
+    const ended = at([...held, event('next', 700, 1)], 701)
+    expect(ended).toMatchObject({ step: 2, holding: false })
+    expect(ended.times[1]).toMatchObject({ overS: 30, held: true })
+    expect(at([...held, event('unhold', 310, 1)], 671).step).toBe(2)
+  })
+  test('the same press from two devices, and an event that arrives twice, count once', () => {
+    const twice = [...intoDeveloper, { ...event('next', 71, 0), device: 'b' }, intoDeveloper[1] as RunEvent]
+    expect(at(twice, 80)).toMatchObject({ step: 1, elapsedS: 10 })
+    expect(at([...twice].reverse(), 80)).toMatchObject({ step: 1, elapsedS: 10 })
+  })
+  test('the last "next" ends the run', () => expect(at([...intoDeveloper, event('next', 2000, 4)], 2001).phase).toBe('done'))
+  test('cues are known ahead, up to where a hand is needed', () => {
+    const ahead = cuesAhead(plan(), at(intoDeveloper, 71))
+    expect(ahead.at(-1)).toMatchObject({ kind: 'over', at: (70 + 600 + 60 + 300 + 480) * 1000 })
+    expect(ahead.filter((cue) => cue.kind === 'get-ready').map((cue) => cue.at / 1000)).toEqual([70 + 575, 70 + 635, 70 + 935])
+    expect(cuesAhead(plan(), at([...intoDeveloper, event('hold', 100, 1)], 101)).at(-1)).toMatchObject({ kind: 'over', at: 670_000 })
+  })
+})
