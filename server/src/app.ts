@@ -1,0 +1,70 @@
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import compression from 'compression'
+import cookieParser from 'cookie-parser'
+import express, { type Express } from 'express'
+import { bottleRoutes } from './bottle/routes'
+import { chartRoutes } from './chart/routes'
+import { darkroomRoutes } from './darkroom/routes'
+import { formulaRoutes } from './formula/routes'
+import { openApi } from './http/openapi'
+import { problemHandler } from './http/problems'
+import type { House } from './http/route'
+import { headers, sameOrigin } from './http/security'
+import { jarRoutes } from './jar/routes'
+import { liveStream } from './live/stream'
+import { mixRoutes } from './mix/routes'
+import { personRoutes } from './person/routes'
+import { runRoutes } from './run/routes'
+import { sessionRoutes } from './session/routes'
+
+export interface Options {
+  /** folder of the built pages; none in tests of the API */
+  webDir?: string
+  trustProxy?: string
+}
+
+/** The application on a migrated database. `close` ends its event stream. */
+export function createApp(house: House, { webDir, trustProxy }: Options = {}): { app: Express; close: () => Promise<void> } {
+  const app = express()
+  app.disable('x-powered-by')
+  app.set('query parser', 'simple')
+  if (trustProxy !== undefined) app.set('trust proxy', /^\d+$/.test(trustProxy) ? Number(trustProxy) : trustProxy)
+  app.use(...headers)
+  app.use(compression({ filter: (request, response) => request.path !== '/api/events' && compression.filter(request, response) }))
+
+  app.use('/api', (_request, response, next) => {
+    response.setHeader('cache-control', 'no-store')
+    next()
+  })
+  app.use('/api', sameOrigin, cookieParser(), express.json({ limit: '256kb', strict: false }))
+  for (const routes of [
+    sessionRoutes,
+    personRoutes,
+    darkroomRoutes,
+    formulaRoutes,
+    jarRoutes,
+    mixRoutes,
+    bottleRoutes,
+    chartRoutes,
+    runRoutes,
+  ])
+    routes(app, house)
+  app.get('/api/openapi.json', (_request, response) => void response.json(openApi()))
+  const close = liveStream(app, house)
+  app.use(
+    '/api',
+    (_request, response) => void response.status(404).json({ code: 'no-route', message: 'There is nothing at this address.' }),
+  )
+
+  if (webDir !== undefined && existsSync(webDir)) {
+    app.use('/assets', express.static(join(webDir, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }))
+    app.use(express.static(webDir, { index: false }))
+    app.get('/{*page}', (_request, response) => {
+      response.setHeader('cache-control', 'no-cache')
+      response.sendFile('index.html', { root: webDir })
+    })
+  }
+  app.use(problemHandler)
+  return { app, close }
+}

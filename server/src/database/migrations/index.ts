@@ -1,0 +1,5 @@
+import { house } from './0001-house'
+import type { Migration } from './migration'
+
+/** All migrations in order. Never change one that has been released; add the next. */
+export const migrations: Migration[] = [house]

@@ -1,0 +1,253 @@
+import type { FormulaBody } from '@selvrin/core/contract'
+
+type Part = Partial<FormulaBody> & Pick<FormulaBody, 'name' | 'family' | 'purpose' | 'use'>
+
+const body = (part: Part): FormulaBody => ({
+  finalMl: 1000,
+  startMl: 750,
+  mixC: 45,
+  additions: [],
+  usualS: null,
+  temperatureCoefficient: null,
+  rangeC: null,
+  note: '',
+  ...part,
+})
+const g = (chemical: string, grams: number, more: Partial<FormulaBody['additions'][number]> = {}) => ({ chemical, grams, ...more })
+const ml = (chemical: string, millilitres: number, more: Partial<FormulaBody['additions'][number]> = {}) => ({
+  chemical,
+  millilitres,
+  ...more,
+})
+const keeps = (fullDays: number | null, halfDays: number | null, workingDays: number | null) => ({ fullDays, halfDays, workingDays })
+const oneShot = (dilutions: number[][], minConcentrateMlPerRoll: number, keeping: ReturnType<typeof keeps>): FormulaBody['use'] => ({
+  school: 'one-shot',
+  capacityRollsPerL: null,
+  dilutions,
+  minConcentrateMlPerRoll,
+  keeping,
+})
+const counted = (dilutions: number[][], capacityRollsPerL: number, keeping: ReturnType<typeof keeps>): FormulaBody['use'] => ({
+  school: 'counted',
+  capacityRollsPerL,
+  dilutions,
+  minConcentrateMlPerRoll: 0,
+  keeping,
+})
+
+/** The house formulas of the Tidewheel Darkroom. Amounts are of the usual published size for each kind; names are made up. */
+export const demoFormulas: Record<string, FormulaBody> = {
+  softBorax: body({
+    name: 'Soft borax developer',
+    family: 'film-developer',
+    purpose: 'Metol–hydroquinone borax developer for all films: full speed, moderate grain',
+    mixC: 50,
+    additions: [
+      g('sodium-sulfite', 3, { note: 'Only a pinch first: it takes the oxygen out of the water.' }),
+      g('metol', 2),
+      g('sodium-sulfite', 97),
+      g('hydroquinone', 5),
+      g('borax-decahydrate', 2),
+    ],
+    use: oneShot([[1], [1, 1], [1, 3]], 100, keeps(180, 60, 1)),
+    rangeC: [18, 26],
+  }),
+  plainMetol: body({
+    name: 'Plain metol developer',
+    family: 'film-developer',
+    purpose: 'Metol and sulfite alone: soft, fine grained, for bright days',
+    mixC: 50,
+    additions: [g('sodium-sulfite', 3), g('metol', 7.5), g('sodium-sulfite', 97)],
+    use: oneShot([[1], [1, 1], [1, 3]], 80, keeps(180, 60, 1)),
+    rangeC: [18, 26],
+  }),
+  ascorbate: body({
+    name: 'Fine ascorbate developer',
+    family: 'film-developer',
+    purpose: 'Phenidone–ascorbate developer: fine grain, full speed, kind to the skin; dies without showing it',
+    mixC: 30,
+    water: 'deionised',
+    startMl: 750,
+    additions: [
+      ml('dtpa-pentasodium', 2.5),
+      g('sodium-sulfite', 85),
+      g('sodium-ascorbate', 12),
+      g('sodium-metaborate-tetrahydrate', 4),
+      g('phenidone', 0.2),
+    ],
+    use: oneShot([[1], [1, 1]], 100, keeps(180, 45, 1)),
+    temperatureCoefficient: 0.07,
+    rangeC: [18, 27],
+  }),
+  aminophenol: body({
+    name: 'Strong aminophenol concentrate',
+    family: 'film-developer',
+    purpose: 'Bought p-aminophenol concentrate: keeps for years, high dilutions, sharp',
+    use: oneShot(
+      [
+        [1, 25],
+        [1, 50],
+        [1, 100],
+      ],
+      5,
+      keeps(900, 540, 0.2),
+    ),
+    rangeC: [16, 24],
+    note: 'Caustic. Gloves and eye protection when drawing it.',
+  }),
+  loftPrint: body({
+    name: 'Loft print developer',
+    family: 'print-developer',
+    purpose: 'Metol–hydroquinone carbonate developer for paper, neutral tone',
+    mixC: 50,
+    additions: [
+      g('sodium-sulfite', 2),
+      g('metol', 3),
+      g('sodium-sulfite', 43),
+      g('hydroquinone', 12),
+      g('sodium-carbonate-monohydrate', 80),
+      g('potassium-bromide', 2),
+    ],
+    use: counted(
+      [
+        [1, 2],
+        [1, 1],
+      ],
+      30,
+      keeps(180, 60, 1.5),
+    ),
+    usualS: 90,
+  }),
+  citricStop: body({
+    name: 'Citric stop bath',
+    family: 'stop-bath',
+    purpose: 'Odourless stop bath for film and paper',
+    mixC: 25,
+    additions: [g('citric-acid', 15)],
+    use: counted([[1]], 20, keeps(180, 90, 60)),
+    usualS: 60,
+  }),
+  aceticStop: body({
+    name: 'Acetic stop bath, 2 %',
+    family: 'stop-bath',
+    purpose: 'Stop bath for the print trays; open the window',
+    mixC: 20,
+    startMl: 700,
+    additions: [ml('acetic-acid-28', 70)],
+    use: counted([[1]], 20, keeps(365, 180, 90)),
+    usualS: 30,
+  }),
+  hardeningFixer: body({
+    name: 'Acid hardening fixer',
+    family: 'fixer',
+    purpose: 'Plain thiosulfate with alum hardener, for soft emulsions and warm days',
+    mixC: 50,
+    startMl: 650,
+    additions: [
+      g('sodium-thiosulfate-pentahydrate', 240),
+      g('sodium-sulfite', 15),
+      ml('acetic-acid-28', 47),
+      g('boric-acid', 7.5),
+      g('potassium-alum', 15, { atC: 25 }),
+    ],
+    use: counted([[1]], 20, keeps(90, 60, 60)),
+    usualS: 600,
+  }),
+  neutralFixer: body({
+    name: 'Neutral rapid fixer',
+    family: 'fixer',
+    purpose: 'Ammonium thiosulfate fixer for film and paper, low odour, washes out fast',
+    mixC: 25,
+    startMl: 600,
+    additions: [ml('ammonium-thiosulfate-60', 185), g('sodium-sulfite', 15), g('sodium-metabisulfite', 2)],
+    use: counted([[1]], 24, keeps(180, 90, 60)),
+    usualS: 240,
+  }),
+  alkalineFixer: body({
+    name: 'Alkaline rapid fixer',
+    family: 'fixer',
+    purpose: 'For stained developers and fibre paper: washes out fastest; use a water stop',
+    mixC: 25,
+    startMl: 600,
+    additions: [ml('ammonium-thiosulfate-60', 200), g('sodium-sulfite', 15), g('sodium-metaborate-tetrahydrate', 5)],
+    use: counted([[1]], 24, keeps(120, 60, 45)),
+    usualS: 240,
+  }),
+  rapidConcentrate: body({
+    name: 'Rapid fixer concentrate',
+    family: 'fixer',
+    purpose: 'Bought concentrate for busy weeks',
+    use: counted(
+      [
+        [1, 4],
+        [1, 9],
+      ],
+      20,
+      keeps(730, 365, 45),
+    ),
+    usualS: 300,
+  }),
+  washAid: body({
+    name: 'Sulfite wash aid',
+    family: 'wash-aid',
+    purpose: 'Halves the wash; stock, used 1+9',
+    mixC: 40,
+    additions: [g('sodium-sulfite', 200)],
+    use: counted([[1, 9]], 30, keeps(90, 45, 3)),
+    usualS: 120,
+  }),
+  wetting: body({
+    name: 'Wetting agent concentrate',
+    family: 'wetting-agent',
+    purpose: 'Bought; a few drops in deionised water, last of all, no rinse after it',
+    use: oneShot([[1, 200]], 0, keeps(1095, 730, 1)),
+    usualS: 60,
+  }),
+  ferricyanide: body({
+    name: 'Ferricyanide bleach for toning',
+    family: 'bleach',
+    purpose: 'Rehalogenating bleach before the sepia toner',
+    mixC: 30,
+    additions: [g('potassium-ferricyanide', 50), g('potassium-bromide', 10)],
+    use: counted([[1], [1, 9]], 30, keeps(365, 180, 14)),
+    usualS: 180,
+    note: 'Never together with acid.',
+  }),
+  sepiaA: body({
+    name: 'Sepia toner, part A (thiourea 10 %)',
+    family: 'toner',
+    purpose: 'Mixed with part B only before use; the ratio sets the colour',
+    mixC: 30,
+    additions: [g('thiourea', 100)],
+    use: oneShot(
+      [
+        [1, 1, 10],
+        [1, 4, 10],
+      ],
+      20,
+      keeps(180, 90, 0.3),
+    ),
+  }),
+  sepiaB: body({
+    name: 'Sepia toner, part B (hydroxide 10 %)',
+    family: 'toner',
+    purpose: 'More of it gives a colder brown; polyethylene bottle, no ground stopper',
+    mixC: 15,
+    additions: [g('sodium-hydroxide', 100)],
+    use: oneShot(
+      [
+        [1, 1, 10],
+        [1, 4, 10],
+      ],
+      20,
+      keeps(365, 180, 0.3),
+    ),
+  }),
+  colourKit: body({
+    name: 'Colour negative kit, one litre',
+    family: 'other',
+    purpose: 'Bought kit of developer, bleach-fix and stabiliser powders: use each sachet whole',
+    use: counted([[1]], 12, keeps(42, 28, 28)),
+    note: 'Its colour developing agent is a strong skin sensitiser: always gloves.',
+  }),
+}

@@ -1,0 +1,264 @@
+import {
+  bottleState,
+  carryOutMl,
+  dilute,
+  markOf,
+  planFor,
+  usesAtEnd,
+  usesAtStart,
+  type BottleEntry,
+  type Family,
+  type Plan,
+} from '@selvrin/core'
+import type { Bottle, ChartRow, PlanRequest, Vessel } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { usedFormula } from '../bottle/rows'
+import { demoFormulas } from './formulas'
+import { seeded } from './random'
+
+const day = 86_400_000
+
+export interface DemoEntry extends BottleEntry {
+  runId: string | null
+  note: string
+}
+export interface DemoBottle {
+  id: string
+  letter: string
+  number: number
+  formula: string
+  fromId: string | null
+  sizeMl: number
+  parts: number[] | null
+  madeAt: number
+  retiredAt: number | null
+  retiredWhy: string | null
+  ph: number | null
+  entries: DemoEntry[]
+}
+export interface DemoRun {
+  id: string
+  number: number
+  at: number
+  plan: Plan
+  request: PlanRequest
+  developer: string
+}
+export interface Season {
+  bottles: DemoBottle[]
+  runs: DemoRun[]
+}
+
+/** What was mixed, brought and diluted, and how many days before today. */
+const deliveries: [formula: string, daysAgo: number, sizeMl: number, ml: number, parts: number[] | null, ph: number | null][] = [
+  ['hardeningFixer', 96, 1000, 1000, null, 4.4],
+  ['aminophenol', 210, 500, 500, null, null],
+  ['wetting', 200, 250, 250, null, null],
+  ['citricStop', 88, 1000, 1000, null, 2.3],
+  ['softBorax', 86, 2500, 2500, null, 8.6],
+  ['neutralFixer', 82, 1000, 1000, null, 6.9],
+  ['sepiaA', 70, 500, 500, null, null],
+  ['sepiaB', 70, 500, 500, null, null],
+  ['ferricyanide', 60, 500, 480, null, null],
+  ['ascorbate', 57, 1000, 1000, null, 8.2],
+  ['softBorax', 47, 2500, 2500, null, 8.5],
+  ['neutralFixer', 46, 1000, 1000, null, 6.8],
+  ['citricStop', 45, 1000, 1000, null, 2.3],
+  ['loftPrint', 38, 2000, 2000, null, 10.3],
+  ['washAid', 30, 1000, 1000, null, null],
+  ['rapidConcentrate', 26, 1000, 1000, null, null],
+  ['neutralFixer', 17, 1000, 1000, null, 6.9],
+  ['ascorbate', 15, 1000, 1000, null, 8.2],
+  ['citricStop', 14, 1000, 1000, null, 2.3],
+  ['plainMetol', 9, 1000, 1000, null, 7.9],
+  ['softBorax', 5, 2500, 2500, null, 8.6],
+  ['washAid', 2, 1000, 1000, [1, 9], null],
+  ['rapidConcentrate', 4, 1000, 1000, [1, 4], null],
+  ['loftPrint', 0.4, 1000, 1000, [1, 2], null],
+]
+
+const films: [string, string, string, number[], number][] = [
+  ['Millrace 400', '135-36', 'softBorax', [1, 1], 400],
+  ['Millrace 400', '135-36', 'aminophenol', [1, 50], 400],
+  ['Millrace 100', '135-36', 'softBorax', [1, 1], 100],
+  ['Millrace 100', '120', 'aminophenol', [1, 50], 100],
+  ['Saltpan 50', '120', 'softBorax', [1, 1], 50],
+  ['Ebbtide 125', '135-24', 'softBorax', [1, 1], 125],
+  ['Millrace 400', '120', 'ascorbate', [1, 1], 400],
+  ['Lantern 3200', '135-36', 'ascorbate', [1], 3200],
+  ['Ebbtide 125', '120', 'aminophenol', [1, 50], 125],
+  ['Millrace 400', '135-24', 'ascorbate', [1, 1], 400],
+]
+
+/** Plays a past season of the darkroom through core's own rules: what was mixed, and 46 runs that used it. */
+export function playSeason(
+  today: number,
+  with_: { memberIds: string[]; vessels: Vessel[]; chart: ChartRow[]; formulaIds: Record<string, string> },
+): Season {
+  const random = seeded(20_260)
+  const bottles: DemoBottle[] = []
+  const runs: DemoRun[] = []
+  const numbers = new Map<string, number>()
+
+  const stateOf = (bottle: DemoBottle, at: number) => {
+    const body = demoFormulas[bottle.formula] as (typeof demoFormulas)[string]
+    return bottleState(usedFormula('', body), bottle, bottle.entries, at)
+  }
+  const entry = (bottle: DemoBottle, part: Pick<BottleEntry, 'kind' | 'at' | 'ml'> & Partial<DemoEntry>) =>
+    bottle.entries.push({ id: uuid({ msecs: part.at }), rolls: 0, paper: 0, waterInMl: 0, reverses: null, runId: null, note: '', ...part })
+
+  function deliver([formula, daysAgo, sizeMl, ml, parts, ph]: (typeof deliveries)[number]): void {
+    const family = (demoFormulas[formula] as { family: string }).family
+    const { letter } = markOf(family)
+    const number = (numbers.get(letter) ?? 0) + 1
+    numbers.set(letter, number)
+    const madeAt = today - daysAgo * day
+    const stock = parts ? bottles.find((one) => one.formula === formula && one.parts === null && one.retiredAt === null) : undefined
+    if (stock && parts)
+      entry(stock, {
+        kind: 'dilute-out',
+        at: madeAt - 60_000,
+        ml: -(dilute({ parts, totalMl: ml })[0] ?? 0),
+        note: `${parts.join('+')} to ${ml} ml`,
+      })
+    const bottle: DemoBottle = {
+      id: uuid({ msecs: madeAt }),
+      letter,
+      number,
+      formula,
+      fromId: stock?.id ?? null,
+      sizeMl,
+      parts,
+      madeAt,
+      retiredAt: null,
+      retiredWhy: null,
+      ph,
+      entries: [],
+    }
+    entry(bottle, { kind: 'fill', at: madeAt, ml })
+    bottles.push(bottle)
+  }
+
+  const asContract = (bottle: DemoBottle, at: number): Bottle => {
+    const body = demoFormulas[bottle.formula] as (typeof demoFormulas)[string]
+    return {
+      id: bottle.id,
+      version: 1,
+      label: `${bottle.letter}${bottle.number}`,
+      code: '',
+      name: body.name,
+      family: body.family as Family,
+      formulaId: with_.formulaIds[bottle.formula] ?? '',
+      formulaNumber: 1,
+      sizeMl: bottle.sizeMl,
+      parts: bottle.parts,
+      madeAt: bottle.madeAt,
+      madeBy: '',
+      retiredAt: bottle.retiredAt,
+      retiredWhy: null,
+      use: body.use,
+      rangeC: body.rangeC,
+      temperatureCoefficient: body.temperatureCoefficient,
+      usualS: body.usualS,
+      state: stateOf(bottle, at),
+    }
+  }
+
+  /** The oldest bottle of the kind that can still serve. */
+  const pick = (family: string, at: number, fits: (bottle: DemoBottle) => boolean): DemoBottle | undefined =>
+    bottles.find(
+      (bottle) =>
+        bottle.madeAt < at &&
+        bottle.retiredAt === null &&
+        (demoFormulas[bottle.formula] as { family: string }).family === family &&
+        fits(bottle),
+    )
+
+  function retireWorn(at: number): void {
+    for (const bottle of bottles) {
+      if (bottle.retiredAt !== null || bottle.madeAt >= at) continue
+      const worst = stateOf(bottle, at).findings.find((finding) => finding.severity === 'error')
+      if (!worst) continue
+      bottle.retiredAt = at
+      bottle.retiredWhy = worst.message
+    }
+  }
+
+  function develop(at: number): void {
+    const [film, format, formula, parts, ei] = films[Math.floor(random() * films.length)] as (typeof films)[number]
+    const roll120 = format === '120'
+    const count = roll120 ? 1 : random() < 0.6 ? 2 : 1
+    const vessel = with_.vessels.find(
+      (one) => one.format === (roll120 ? '120' : '135') && one.kind === 'hand' && one.reels >= count,
+    ) as Vessel
+    const covers = vessel.coversMl[count - 1] ?? 0
+    const needs = (formula === 'aminophenol' ? 1 / 51 : parts.length > 1 ? 1 / 2 : 1) * covers
+    const developer = pick('film-developer', at, (one) => one.formula === formula && stateOf(one, at).volumeMl > needs)
+    const able = (one: DemoBottle) =>
+      one.parts === null &&
+      one.formula !== 'rapidConcentrate' &&
+      stateOf(one, at).volumeMl >= covers &&
+      (stateOf(one, at).rollsLeft ?? 0) >= count
+    const stop = pick('stop-bath', at, able)
+    const fixer = pick('fixer', at, (one) => able(one) && one.formula === 'neutralFixer')
+    const rows = with_.chart.filter(
+      (row) => row.film === film && row.formulaId === with_.formulaIds[formula] && row.ei === ei && row.parts.join() === parts.join(),
+    )
+    if (!developer || !stop || !fixer || rows.length === 0) return
+    const request: PlanRequest = {
+      vesselId: vessel.id,
+      films: Array.from({ length: count }, () => ({
+        id: uuid({ msecs: at }),
+        memberId: with_.memberIds[Math.floor(random() * with_.memberIds.length)] ?? '',
+        film,
+        format: format as '120',
+        ei,
+        pushStops: 0,
+      })),
+      chartRowIds: rows.map((row) => row.id),
+      baths: [
+        { family: 'film-developer', bottleId: developer.id, parts },
+        { family: 'stop-bath', bottleId: stop.id, parts: [1] },
+        { family: 'fixer', bottleId: fixer.id, parts: [1] },
+      ],
+      temperatureC: Math.round((19.5 + random() * 2.5) * 10) / 10,
+      agitation: '10-4inv-30',
+      preWet: false,
+      washAid: false,
+      wettingAgent: false,
+    }
+    const plan = planFor(request, {
+      vessels: with_.vessels,
+      bottles: [developer, stop, fixer].map((bottle) => asContract(bottle, at)),
+      chart: with_.chart,
+    })
+    const id = uuid({ msecs: at })
+    const ends = at + plan.steps.reduce((sum, step) => sum + step.seconds * 1000, 0)
+    for (const use of [...usesAtStart(plan).map((one) => ({ ...one, at })), ...usesAtEnd(plan).map((one) => ({ ...one, at: ends }))]) {
+      const bottle = bottles.find((one) => one.id === use.bottleId)
+      if (bottle) entry(bottle, { kind: use.kind, at: use.at, ml: use.ml, rolls: use.rolls, waterInMl: use.waterInMl, runId: id })
+    }
+    const developerName = `${(demoFormulas[formula] as { name: string }).name} ${parts.length > 1 ? parts.join('+') : 'undiluted'}`
+    runs.push({ id, number: runs.length + 1, at, plan, request, developer: developerName })
+  }
+
+  const waiting = [...deliveries].sort((a, b) => b[1] - a[1])
+  for (let daysAgo = 84; daysAgo >= 1; daysAgo--) {
+    const evening = today - daysAgo * day
+    while (waiting[0] && waiting[0][1] > daysAgo) deliver(waiting.shift() as (typeof deliveries)[number])
+    retireWorn(evening)
+    if (daysAgo % 7 > 3) continue
+    develop(evening - 3_600_000)
+    if (random() < 0.75) develop(evening + 1_200_000)
+  }
+  waiting.forEach(deliver)
+  const tray = bottles.find((bottle) => bottle.formula === 'loftPrint' && bottle.parts !== null)
+  if (tray)
+    for (const [minutes, paper] of [
+      [100, 3],
+      [220, 4],
+      [310, 2],
+    ] as const)
+      entry(tray, { kind: 'use', at: tray.madeAt + minutes * 60_000, ml: -carryOutMl({ format: 'paper-8x10in', count: paper }), paper })
+  return { bottles, runs }
+}

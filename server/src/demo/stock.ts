@@ -1,0 +1,198 @@
+/** Jars of the Tidewheel Darkroom: chemical, grams received, place. */
+export const demoJars: [chemical: string, grams: number, place: string][] = [
+  ['metol', 250, 'upper cabinet'],
+  ['hydroquinone', 500, 'upper cabinet'],
+  ['phenidone', 25, 'upper cabinet'],
+  ['sodium-ascorbate', 500, 'upper cabinet'],
+  ['glycin', 50, 'upper cabinet'],
+  ['pyrogallol', 25, 'locked drawer'],
+  ['sodium-sulfite', 2500, 'powder bin'],
+  ['sodium-sulfite', 1900, 'powder bin'],
+  ['sodium-metabisulfite', 500, 'powder bin'],
+  ['borax-decahydrate', 1000, 'powder bin'],
+  ['boric-acid', 250, 'powder bin'],
+  ['sodium-metaborate-tetrahydrate', 500, 'powder bin'],
+  ['sodium-carbonate-monohydrate', 2000, 'powder bin'],
+  ['sodium-carbonate', 1000, 'powder bin'],
+  ['sodium-bicarbonate', 500, 'powder bin'],
+  ['sodium-hydroxide', 60, 'caustics, low shelf'],
+  ['potassium-bromide', 250, 'upper cabinet'],
+  ['benzotriazole', 10, 'upper cabinet'],
+  ['sodium-thiosulfate-pentahydrate', 5000, 'powder bin'],
+  ['ammonium-thiosulfate-60', 6650, 'liquids, low shelf'],
+  ['acetic-acid-28', 2072, 'acids, low shelf'],
+  ['citric-acid', 1000, 'acids, low shelf'],
+  ['potassium-alum', 500, 'powder bin'],
+  ['potassium-ferricyanide', 250, 'locked drawer'],
+  ['thiourea', 100, 'locked drawer'],
+  ['dtpa-pentasodium', 260, 'liquids, low shelf'],
+  ['silver-nitrate', 25, 'locked drawer'],
+  ['propylene-glycol', 518, 'liquids, low shelf'],
+]
+
+/** Tanks and drums, each with the ml that cover 1, 2, … films. */
+export const demoVessels: { name: string; kind: 'hand' | 'rotary'; format: '135' | '120'; coversMl: number[] }[] = [
+  { name: 'Tank 1', kind: 'hand', format: '135', coversMl: [300] },
+  { name: 'Tank 2', kind: 'hand', format: '135', coversMl: [300, 600] },
+  { name: 'Tank 3, roll film', kind: 'hand', format: '120', coversMl: [500] },
+  { name: 'Tank 4, tall', kind: 'hand', format: '135', coversMl: [300, 600, 900, 1150, 1450, 1750, 2000, 2300] },
+  { name: 'Tank 5, roll film double', kind: 'hand', format: '120', coversMl: [500, 1000] },
+  { name: 'Drum', kind: 'rotary', format: '135', coversMl: [140, 170, 220, 270, 330] },
+]
+
+type ChartSource = [film: string, formula: string, parts: number[], ei: number, times: [celsius: number, minutes: number][], source: string]
+
+/** The wall chart, written out. Films and times are made up; the times are of the usual size for each kind of developer. */
+export const demoChart: ChartSource[] = [
+  [
+    'Millrace 100',
+    'softBorax',
+    [1],
+    100,
+    [
+      [20, 7],
+      [24, 5.25],
+    ],
+    'wall chart',
+  ],
+  [
+    'Millrace 100',
+    'softBorax',
+    [1, 1],
+    100,
+    [
+      [20, 9.5],
+      [24, 7],
+    ],
+    'wall chart',
+  ],
+  [
+    'Millrace 400',
+    'softBorax',
+    [1],
+    400,
+    [
+      [20, 8],
+      [24, 6],
+    ],
+    'wall chart',
+  ],
+  [
+    'Millrace 400',
+    'softBorax',
+    [1, 1],
+    400,
+    [
+      [20, 10.5],
+      [24, 7.75],
+    ],
+    'wall chart',
+  ],
+  ['Millrace 400', 'softBorax', [1, 1], 800, [[20, 13]], 'Odo, two test films'],
+  [
+    'Saltpan 50',
+    'softBorax',
+    [1, 1],
+    50,
+    [
+      [20, 8],
+      [24, 6],
+    ],
+    'wall chart',
+  ],
+  [
+    'Ebbtide 125',
+    'softBorax',
+    [1, 1],
+    125,
+    [
+      [20, 11],
+      [24, 8],
+    ],
+    'wall chart',
+  ],
+  [
+    'Lantern 3200',
+    'softBorax',
+    [1],
+    1600,
+    [
+      [20, 11],
+      [24, 8.25],
+    ],
+    'wall chart',
+  ],
+  ['Millrace 400', 'softBorax', [1, 3], 400, [[20, 19]], 'Maren'],
+  [
+    'Millrace 100',
+    'ascorbate',
+    [1],
+    100,
+    [
+      [20, 6.5],
+      [24, 5],
+    ],
+    'wall chart',
+  ],
+  [
+    'Millrace 400',
+    'ascorbate',
+    [1],
+    400,
+    [
+      [20, 7.25],
+      [24, 5.5],
+    ],
+    'wall chart',
+  ],
+  [
+    'Millrace 400',
+    'ascorbate',
+    [1, 1],
+    400,
+    [
+      [20, 9.75],
+      [24, 7.5],
+    ],
+    'wall chart',
+  ],
+  ['Ebbtide 125', 'ascorbate', [1, 1], 125, [[20, 10]], 'Ilse'],
+  [
+    'Lantern 3200',
+    'ascorbate',
+    [1],
+    3200,
+    [
+      [20, 12],
+      [24, 9],
+    ],
+    'wall chart',
+  ],
+  ['Millrace 100', 'aminophenol', [1, 50], 100, [[20, 12]], 'wall chart'],
+  ['Millrace 400', 'aminophenol', [1, 25], 400, [[20, 8]], 'wall chart'],
+  ['Millrace 400', 'aminophenol', [1, 50], 400, [[20, 13]], 'wall chart'],
+  ['Saltpan 50', 'aminophenol', [1, 50], 50, [[20, 10.5]], 'wall chart'],
+  ['Ebbtide 125', 'aminophenol', [1, 50], 125, [[20, 14]], 'wall chart'],
+  [
+    'Saltpan 50',
+    'plainMetol',
+    [1, 1],
+    50,
+    [
+      [20, 9],
+      [24, 6.75],
+    ],
+    'Maren',
+  ],
+  [
+    'Millrace 100',
+    'plainMetol',
+    [1, 1],
+    100,
+    [
+      [20, 10.5],
+      [24, 8],
+    ],
+    'Maren',
+  ],
+]

@@ -1,0 +1,74 @@
+import { DomainError } from '@selvrin/core'
+import type { Problem } from '@selvrin/core/contract'
+import type { ErrorRequestHandler } from 'express'
+import type { z } from 'zod'
+import { Refusal } from './refusal'
+
+interface Answer {
+  status: number
+  problem: Problem
+}
+
+/** Words for what a schema refused: the field and a sentence. */
+export function schemaProblem(error: z.ZodError, part: string): Problem {
+  const issue = error.issues[0]
+  const field = issue?.path.join('.') ?? ''
+  const what = field === '' ? `The ${part}` : `“${field}”`
+  if (issue?.code === 'unrecognized_keys')
+    return { code: 'unknown-field', message: `The field “${issue.keys.join('”, “')}” is not known here.`, field: issue.keys[0] ?? '' }
+  return {
+    code: 'invalid',
+    message: `${what} is not right: ${issue?.message ?? 'check what was sent'}`.replace(/\.?$/, '.'),
+    ...(field === '' ? {} : { field }),
+  }
+}
+
+const constraintWords: Record<string, string> = {
+  bottle_never_below_zero: 'The bottle does not hold that much any more. Look how much is left and pour less.',
+  jar_never_below_zero: 'The jar does not hold that much. Choose another jar, or correct what it holds.',
+  person_login_key: 'Someone has that sign-in name already. Choose another.',
+}
+
+/** What the database refused, by its class of error. */
+function databaseAnswer(error: { code: string; constraint?: string }): Answer | undefined {
+  const words = error.constraint === undefined ? undefined : constraintWords[error.constraint]
+  if (error.code === '23505') return { status: 409, problem: { code: 'exists', message: words ?? 'That is there already.' } }
+  if (error.code === '23503')
+    return {
+      status: 422,
+      problem: { code: 'unknown-reference', message: 'It names something that is not there (any more). Load the page again.' },
+    }
+  if (error.code.startsWith('23')) return { status: 409, problem: { code: 'refused', message: words ?? 'The record does not allow that.' } }
+  if (error.code.startsWith('22'))
+    return { status: 422, problem: { code: 'invalid', message: 'One of the values cannot be kept: check amounts and special characters.' } }
+  if (error.code === '40001' || error.code === '40P01')
+    return { status: 409, problem: { code: 'busy', message: 'Someone wrote at the same moment. Try again.' } }
+  return undefined
+}
+
+function answerFor(error: unknown): Answer | undefined {
+  if (error instanceof Refusal) return { status: error.status, problem: { code: error.code, message: error.message, ...error.more } }
+  if (error instanceof DomainError) return { status: 422, problem: { code: error.code, message: error.message } }
+  if (typeof error !== 'object' || error === null) return undefined
+  const { original, type, status } = error as { original?: { code?: string; constraint?: string }; type?: string; status?: number }
+  if (typeof original?.code === 'string') return databaseAnswer({ ...original, code: original.code })
+  if (type === 'entity.too.large')
+    return {
+      status: 413,
+      problem: { code: 'too-large', message: 'That is more than can be sent at once (256 kB). Send it in smaller parts.' },
+    }
+  if (type === 'entity.parse.failed') return { status: 400, problem: { code: 'not-json', message: 'What was sent is not readable JSON.' } }
+  if (typeof status === 'number' && status >= 400 && status < 500)
+    return { status, problem: { code: 'bad-request', message: 'The request cannot be read.' } }
+  return undefined
+}
+
+/** The last stop of every request that failed. What is our own fault is logged and answered without its inside. */
+export const problemHandler: ErrorRequestHandler = (error: unknown, _request, response, next) => {
+  if (response.headersSent) return next(error)
+  const answer = answerFor(error)
+  if (!answer) console.error(error)
+  response
+    .status(answer?.status ?? 500)
+    .json(answer?.problem ?? { code: 'broken', message: 'Something broke on the server. Nothing was changed; try again.' })
+}

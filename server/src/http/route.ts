@@ -1,0 +1,101 @@
+import { createHash } from 'node:crypto'
+import type { Endpoint } from '@selvrin/core/contract'
+import type { Request, Response, Router } from 'express'
+import type { Transaction } from 'sequelize'
+import type { z } from 'zod'
+import type { Clock } from '../clock'
+import type { Database } from '../database/connection'
+import { personOf, type Who } from '../session/cookie'
+import { schemaProblem } from './problems'
+import { Refusal } from './refusal'
+
+/** What every route works with. */
+export interface House {
+  db: Database
+  clock: Clock
+}
+
+export interface Call<E extends Endpoint> extends House {
+  params: z.output<E['params']>
+  query: z.output<E['query']>
+  body: z.output<E['body']>
+  /** signed in, unless the route is public */
+  who: Who
+  /** ms */
+  now: number
+  /** the request's own transaction; reads have none */
+  tx?: Transaction
+  request: Request
+  response: Response
+}
+
+type Handler<E extends Endpoint> = (call: Call<E>) => Promise<z.input<E['response']>>
+
+const nobody: Who = { id: '', role: 'member', tokenHash: '' }
+const keyPattern = /^[\w-]{8,80}$/
+
+function parsed<T extends z.ZodType>(schema: T, value: unknown, part: string, status: number): z.output<T> {
+  const result = schema.safeParse(value)
+  if (result.success) return result.data
+  const { code, message, ...more } = schemaProblem(result.error, part)
+  throw new Refusal(status, code, message, more)
+}
+
+function allow(endpoint: Endpoint, who: Who | null): Who {
+  if (endpoint.access === 'public') return who ?? nobody
+  if (!who) throw new Refusal(401, 'signed-out', 'Sign in first.')
+  if (endpoint.access === 'technician' && who.role !== 'technician')
+    throw new Refusal(403, 'not-yours', 'Only a technician may do that. Ask the one on duty.')
+  return who
+}
+
+/** Same key and body → the stored answer; the same key with another body is refused. Runs inside the request's transaction. */
+async function once<T>({ db }: House, who: Who, request: Request, now: number, tx: Transaction, work: () => Promise<T>): Promise<T> {
+  const key = request.get('idempotency-key') ?? ''
+  if (!keyPattern.test(key)) throw new Refusal(400, 'no-key', 'A write needs an Idempotency-Key header of 8 to 80 letters and digits.')
+  const hash = createHash('sha256')
+    .update(`${request.method} ${request.originalUrl} ${JSON.stringify(request.body ?? null)}`)
+    .digest('hex')
+  const fresh = await db.rows(
+    'insert into idempotency (person_id, key, request_hash, created_at) values ($1, $2, $3, $4) on conflict do nothing returning key',
+    [who.id, key, hash, new Date(now)],
+    tx,
+  )
+  if (fresh.length === 0) {
+    const kept = await db.one<{ request_hash: string; answer: T }>(
+      'select request_hash, answer from idempotency where person_id = $1 and key = $2',
+      [who.id, key],
+      tx,
+    )
+    if (kept?.request_hash !== hash) throw new Refusal(422, 'key-reused', 'This Idempotency-Key was used for another request.')
+    return kept.answer
+  }
+  const answer = await work()
+  await db.run('update idempotency set answer = $3 where person_id = $1 and key = $2', [who.id, key, JSON.stringify(answer)], tx)
+  return answer
+}
+
+/** Adds a route of the contract: checks who asks and what was sent, runs writes once and in one transaction, and sends only what the contract names. */
+export function route<E extends Endpoint>(router: Router, house: House, endpoint: E, handler: Handler<E>): void {
+  const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
+  router[method](endpoint.path, async (request, response) => {
+    const now = house.clock.now()
+    const who = allow(endpoint, await personOf(house, request, now))
+    const call = {
+      ...house,
+      params: parsed(endpoint.params, request.params, 'address', 404),
+      query: parsed(endpoint.query, request.query, 'question', 400),
+      body: parsed(endpoint.body, request.body ?? {}, 'form', 400),
+      who,
+      now,
+      request,
+      response,
+    } as Call<E>
+    const send = async (tx?: Transaction) => endpoint.response.parse(await handler(tx ? { ...call, tx } : call))
+    const answer =
+      endpoint.method === 'GET' || endpoint.path.startsWith('/api/session')
+        ? await send()
+        : await house.db.transaction((tx) => once(house, who, request, now, tx, () => send(tx)))
+    response.json(answer)
+  })
+}

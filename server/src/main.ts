@@ -1,0 +1,57 @@
+import { createServer as createHttp } from 'node:http'
+import { createServer as createHttps } from 'node:https'
+import { readFileSync } from 'node:fs'
+import { createApp } from './app'
+import { systemClock } from './clock'
+import { connect } from './database/connection'
+import { prepare, WrongKind, type Kind } from './database/prepare'
+import { demoSignIns } from './demo/people'
+
+/** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, TLS_CERT, TLS_KEY, TRUST_PROXY. */
+async function main(): Promise<void> {
+  const { env } = process
+  const url = env.DATABASE_URL
+  if (url === undefined || url === '') throw new Error('DATABASE_URL is missing: start with npm start.')
+  const host = env.HOST ?? '127.0.0.1'
+  const port = Number(env.PORT ?? 4780)
+  const db = connect(url)
+  const kind: Kind = env.SELVRIN_KIND === 'demo' ? 'demo' : 'house'
+  const ready = await prepare(db, systemClock, { kind, strict: env.SELVRIN_STRICT === '1', fresh: env.SELVRIN_FRESH === '1' })
+
+  const options = {
+    ...(env.WEB_DIR === undefined ? {} : { webDir: env.WEB_DIR }),
+    ...(env.TRUST_PROXY === undefined ? {} : { trustProxy: env.TRUST_PROXY }),
+  }
+  const { app, close } = createApp({ db, clock: systemClock }, options)
+  const tls = env.TLS_CERT && env.TLS_KEY ? { cert: readFileSync(env.TLS_CERT), key: readFileSync(env.TLS_KEY) } : null
+  const server = tls ? createHttps(tls, app) : createHttp(app)
+  await new Promise<void>((resolve, reject) => server.once('error', reject).listen(port, host, resolve))
+
+  const address = server.address()
+  const actual = typeof address === 'object' && address ? address.port : port
+  console.log(
+    `\n  Selvrin (${ready.kind}) at ${tls ? 'https' : 'http'}://${host === '0.0.0.0' || host === '::' ? 'localhost' : host}:${actual}\n`,
+  )
+  if (ready.kind === 'demo')
+    for (const person of demoSignIns) console.log(`  ${person.role.padEnd(10)} ${person.login} / ${person.password}`)
+  if (ready.firstCode) console.log(`  First visit: make the first technician with the code ${ready.firstCode}`)
+  console.log('\n  Ctrl-C stops it.\n')
+
+  const stop = async () => {
+    server.closeAllConnections()
+    server.close()
+    await close()
+    await db.close()
+    process.exit(0)
+  }
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void stop())
+}
+
+main().catch((error: unknown) => {
+  const code = (error as { code?: string }).code
+  if (error instanceof WrongKind) console.error(error.message)
+  else if (code === 'EADDRINUSE')
+    console.error(`Port ${process.env.PORT ?? 4780} is taken by another program. Choose another: PORT=4790 npm start`)
+  else console.error(error)
+  process.exit(2)
+})
