@@ -8,8 +8,15 @@ import { giveUp } from './lib/say.mjs'
 ensureDebian([needsPostgres])
 await withDatabase((url, file) => {
   if (!existsSync(file)) giveUp(`There is no file ${file}.`)
-  const held = postgresTool('psql', ['-qAtX', '-d', url, '-c', `select count(*) from pg_tables where schemaname = 'public'`], { stdio: ['ignore', 'pipe', 'inherit'], encoding: 'utf8' })
-  if (held.stdout?.trim() !== '0') giveUp('This database holds something already, so nothing was written over it.', 'Name an empty one: DATABASE_URL=postgres://… npm run restore -- FILE')
+  const held = postgresTool('psql', ['-qAtX', '-d', url, '-c', `select count(*) from pg_tables where schemaname = 'public'`], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+    encoding: 'utf8',
+  })
+  if (held.stdout?.trim() !== '0')
+    giveUp(
+      'This database holds something already, so nothing was written over it.',
+      'Name an empty one: DATABASE_URL=postgres://… npm run restore -- FILE',
+    )
   const done = postgresTool('pg_restore', ['--no-owner', '--single-transaction', '--exit-on-error', '-d', url, file])
   if (done.status !== 0) giveUp('The backup cannot be read: see above. The database is as empty as before.')
   console.log(`${file} is back. Start with npm start.`)

@@ -12,7 +12,8 @@ const flags = process.argv.slice(2)
 const unknown = flags.find((flag) => !known.includes(flag))
 if (unknown) giveUp(`“${unknown}” is not an option. There are ${known.join(', ')}.`)
 const asked = (flag) => flags.includes(flag)
-if (asked('--house') && (asked('--demo') || asked('--fresh'))) giveUp('--house goes with neither --demo nor --fresh: a house database is never reset and holds no demo.')
+if (asked('--house') && (asked('--demo') || asked('--fresh')))
+  giveUp('--house goes with neither --demo nor --fresh: a house database is never reset and holds no demo.')
 
 const folder = stateFolder()
 const lockFile = join(folder, 'running.json')
@@ -30,7 +31,9 @@ function running() {
 
 const other = running()
 if (other) {
-  console.log(`\nSelvrin runs already for this clone (process ${other.pid}), at http://${other.host}:${other.port}. Stop that one first with Ctrl-C.\n`)
+  console.log(
+    `\nSelvrin runs already for this clone (process ${other.pid}), at http://${other.host}:${other.port}. Stop that one first with Ctrl-C.\n`,
+  )
   process.exit(0)
 }
 

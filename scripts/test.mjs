@@ -33,7 +33,11 @@ const env = { ...process.env, TEST_DATABASE_URL: postgres.url, CHROMIUM: chromiu
 function run(title, command, args, extra = {}) {
   step(title)
   const started = Date.now()
-  const done = spawnSync(join(root, 'node_modules/.bin', command), args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...env, ...extra } })
+  const done = spawnSync(join(root, 'node_modules/.bin', command), args, {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...env, ...extra },
+  })
   step(`${title}: ${done.status === 0 ? 'good' : 'FAILED'} after ${Math.round((Date.now() - started) / 1000)} s`)
   return done.status === 0
 }
@@ -58,10 +62,15 @@ try {
     return [numPassedTests, numFailedTests + numRuntimeErrorTestSuites]
   })
   await build()
-  counted(run('end-to-end tests', 'playwright', ['test', '-c', 'e2e', '--reporter=list,json'], { PLAYWRIGHT_JSON_OUTPUT_NAME: join(folder, 'e2e.json') }), () => {
-    const { stats } = report('e2e.json')
-    return [stats.expected, stats.unexpected + stats.flaky]
-  })
+  counted(
+    run('end-to-end tests', 'playwright', ['test', '-c', 'e2e', '--reporter=list,json'], {
+      PLAYWRIGHT_JSON_OUTPUT_NAME: join(folder, 'e2e.json'),
+    }),
+    () => {
+      const { stats } = report('e2e.json')
+      return [stats.expected, stats.unexpected + stats.flaky]
+    },
+  )
 } catch (error) {
   console.error(error)
   failed += 1

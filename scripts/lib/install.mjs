@@ -15,11 +15,16 @@ export function requireNode() {
 
 /** The packages of package-lock.json, installed when they are not, or not in that state. */
 export function ensureModules() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex')
   const stamp = join(root, 'node_modules/.selvrin-lock')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
   step('installing packages (npm ci) …')
-  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] })
+  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+  })
   if (done.status !== 0) giveUp('npm ci failed: see its words above. Check the network and try again.')
   writeFileSync(stamp, lock)
 }
@@ -41,9 +46,11 @@ export function ensureDebian(needs) {
   const missing = needs.filter(({ there }) => !there()).map(({ name }) => name)
   if (missing.length === 0) return
   const line = `sudo apt-get install -y ${missing.join(' ')}`
-  if (!isRoot || !existsSync('/usr/bin/apt-get')) giveUp(`Missing on this machine: ${missing.join(', ')}. Install with`, '', `  ${line}`, '', 'and try again.')
+  if (!isRoot || !existsSync('/usr/bin/apt-get'))
+    giveUp(`Missing on this machine: ${missing.join(', ')}. Install with`, '', `  ${line}`, '', 'and try again.')
   step(`installing ${missing.join(', ')} from Debian's packages …`)
-  const apt = (...args) => spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+  const apt = (...args) =>
+    spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
   apt('update', '-q')
   apt('install', '-y', '-q', '--no-install-recommends', ...missing)
   const still = needs.filter(({ there }) => !there()).map(({ name }) => name)

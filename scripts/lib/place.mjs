@@ -11,7 +11,11 @@ export const isRoot = process.getuid?.() === 0
 
 /** Where this clone keeps its data: two clones never meet. */
 export function stateFolder() {
-  const base = process.env.XDG_STATE_HOME ? join(process.env.XDG_STATE_HOME, 'selvrin') : isRoot ? '/var/lib/selvrin' : join(homedir(), '.local/state/selvrin')
+  const base = process.env.XDG_STATE_HOME
+    ? join(process.env.XDG_STATE_HOME, 'selvrin')
+    : isRoot
+      ? '/var/lib/selvrin'
+      : join(homedir(), '.local/state/selvrin')
   const folder = join(base, createHash('sha256').update(root).digest('hex').slice(0, 12))
   mkdirSync(folder, { recursive: true, mode: 0o755 })
   return folder

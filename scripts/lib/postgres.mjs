@@ -40,21 +40,38 @@ export async function startPostgres(folder, { throwaway = false } = {}) {
   const run = (program, args) => spawnSync(join(bin, program), args, { cwd: '/', encoding: 'utf8', ...user })
   const must = (program, args) => {
     const done = run(program, args)
-    if (done.status !== 0) giveUp(`PostgreSQL's ${program} failed:`, (done.error?.message ?? '') + done.stdout + done.stderr, `Its log: ${join(data, 'log')}`)
+    if (done.status !== 0)
+      giveUp(`PostgreSQL's ${program} failed:`, (done.error?.message ?? '') + done.stdout + done.stderr, `Its log: ${join(data, 'log')}`)
   }
   if (!existsSync(join(data, 'PG_VERSION'))) {
     rmSync(data, { recursive: true, force: true })
     mkdirSync(data, { recursive: true, mode: 0o700 })
     writeFileSync(passwordFile, randomBytes(24).toString('hex'), { mode: 0o600 })
     if (user.uid !== undefined) for (const path of [data, passwordFile]) chownSync(path, user.uid, user.gid)
-    must('initdb', ['-D', data, '-U', 'selvrin', `--pwfile=${passwordFile}`, '--auth=scram-sha-256', '--encoding=UTF8', '--locale=C.UTF-8', ...(throwaway ? ['--no-sync'] : [])])
+    must('initdb', [
+      '-D',
+      data,
+      '-U',
+      'selvrin',
+      `--pwfile=${passwordFile}`,
+      '--auth=scram-sha-256',
+      '--encoding=UTF8',
+      '--locale=C.UTF-8',
+      ...(throwaway ? ['--no-sync'] : []),
+    ])
     chmodSync(passwordFile, 0o600)
   }
   const pidFile = join(data, 'postmaster.pid')
   const running = run('pg_ctl', ['-D', data, 'status']).status === 0
   const port = running ? Number(readFileSync(pidFile, 'utf8').split('\n')[3]) : await freePort()
   if (!running) {
-    const options = [`-p ${port}`, '-c listen_addresses=127.0.0.1', '-c unix_socket_directories=', '-c max_connections=120', ...(throwaway ? ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'] : [])]
+    const options = [
+      `-p ${port}`,
+      '-c listen_addresses=127.0.0.1',
+      '-c unix_socket_directories=',
+      '-c max_connections=120',
+      ...(throwaway ? ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'] : []),
+    ]
     must('pg_ctl', ['-D', data, '-w', '-s', '-l', join(data, 'log'), '-o', options.join(' '), 'start'])
   }
   const url = `postgres://selvrin:${readFileSync(passwordFile, 'utf8')}@127.0.0.1:${port}`
@@ -62,7 +79,8 @@ export async function startPostgres(folder, { throwaway = false } = {}) {
 }
 
 /** Runs psql, pg_dump or pg_restore of the same PostgreSQL. */
-export const postgresTool = (program, args, options = {}) => spawnSync(join(postgresBin(), program), args, { stdio: ['ignore', 'inherit', 'inherit'], ...options })
+export const postgresTool = (program, args, options = {}) =>
+  spawnSync(join(postgresBin(), program), args, { stdio: ['ignore', 'inherit', 'inherit'], ...options })
 
 /** The URL of that database, made when it is not there. */
 export function ensureDatabase(url, name) {

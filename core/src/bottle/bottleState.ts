@@ -70,7 +70,10 @@ export function bottleState(formula: UsedFormula, bottle: BottleFacts, entries: 
 
 function rollsLeft(use: FormulaUse, bottle: BottleFacts, volumeMl: number, referenceMl: number, remaining: number): number | null {
   if (remaining === 0 || bottle.retiredAt !== null) return 0
-  if (use.school === 'counted') return use.capacityRollsPerL === null ? null : remaining * use.capacityRollsPerL * (referenceMl / 1000)
+  // capacity is per litre of working solution: stock counts as what it will make at its first dilution
+  const makes = bottle.parts === null ? (use.dilutions[0] ?? [1]) : [1]
+  const workingL = (referenceMl / 1000) * (makes.reduce((sum, part) => sum + part, 0) / (makes[0] ?? 1))
+  if (use.school === 'counted') return use.capacityRollsPerL === null ? null : remaining * use.capacityRollsPerL * workingL
   const share = bottle.parts === null ? 1 : (bottle.parts[0] ?? 1) / bottle.parts.reduce((sum, part) => sum + part, 0)
   return use.minConcentrateMlPerRoll > 0 ? (volumeMl * share) / use.minConcentrateMlPerRoll : null
 }

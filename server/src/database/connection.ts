@@ -1,16 +1,17 @@
 import pg from 'pg'
-import { QueryTypes, Sequelize, type Transaction } from 'sequelize'
+import { DataTypes, QueryTypes, Sequelize, type Transaction } from 'sequelize'
 
-const oid = { numeric: 1700, bigint: 20, timestamptz: 1184, numericArray: 1231 }
+const timestamptz = 1184
+const bigint = 20
 
 /** The one place where what PostgreSQL sends becomes numbers: amounts, counts, and times in ms. */
 function readNumbers(): void {
-  const asDate = pg.types.getTypeParser(oid.timestamptz) as (text: string) => Date
-  const asArray = pg.types.getTypeParser(oid.numericArray) as (text: string) => number[]
-  pg.types.setTypeParser(oid.numeric, Number)
-  pg.types.setTypeParser(oid.bigint, Number)
-  pg.types.setTypeParser(oid.timestamptz, (text: string) => asDate(text).getTime())
-  pg.types.setTypeParser(oid.numericArray, (text: string) => asArray(text)?.map(Number))
+  const asDate = pg.types.getTypeParser(timestamptz) as (text: string) => Date
+  pg.types.setTypeParser(bigint, Number)
+  pg.types.setTypeParser(timestamptz, (text: string) => asDate(text).getTime())
+  // Sequelize reads numeric, and arrays of it, through its own type
+  const { postgres } = DataTypes as unknown as { postgres: { DECIMAL: { parse: (text: string) => unknown } } }
+  postgres.DECIMAL.parse = Number
 }
 readNumbers()
 

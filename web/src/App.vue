@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { computed, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import BenchEdge from './room/BenchEdge.vue'
+import { benchHidden } from './room/bench'
+import DimLayer from './room/DimLayer.vue'
+import EndedPanel from './session/EndedPanel.vue'
+import RoomKeys from './room/RoomKeys.vue'
+import RoomLine from './room/RoomLine.vue'
+import SafelightNotice from './room/SafelightNotice.vue'
+import { useClocks } from './run/clocks'
+import { useSession } from './session/store'
+
+const session = useSession()
+const route = useRoute()
+// running clocks are on every station's room line
+const clocks = useClocks()
+watch(
+  () => session.person?.id,
+  (id) => id !== undefined && clocks.begin(),
+  { immediate: true },
+)
+const inside = computed(() => session.person !== null && route.meta.for !== 'anyone')
+</script>
+
+<template>
+  <div class="grid h-full grid-rows-[auto_auto_minmax(0,1fr)_auto] bg-ground text-ink">
+    <RoomLine v-if="inside" />
+    <div v-else />
+    <SafelightNotice />
+    <main class="min-h-0 overflow-y-auto" tabindex="-1">
+      <RouterView />
+    </main>
+    <BenchEdge v-if="inside && !benchHidden" />
+    <EndedPanel v-if="inside" />
+    <RoomKeys v-if="inside" />
+    <DimLayer />
+  </div>
+</template>

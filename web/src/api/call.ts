@@ -1,0 +1,73 @@
+import type { Endpoint, Problem } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import type { z } from 'zod'
+
+/** A request that was refused or did not get through; the message is a sentence for people. */
+export class CallError extends Error {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
+    super(problem.message)
+  }
+  get offline(): boolean {
+    return this.status === 0
+  }
+}
+
+interface Parts<E extends Endpoint> {
+  params?: z.input<E['params']>
+  query?: z.input<E['query']>
+  body?: z.input<E['body']>
+}
+
+/** Keys of writes whose answer never came: the same write tried again counts once. */
+const openKeys = new Map<string, string>()
+const offline = new CallError(0, {
+  code: 'offline',
+  message: 'The connection to the darkroom’s server is lost. What you typed is still here: try again when it is back.',
+})
+
+let signedOut: () => void = () => undefined
+/** What to do when the server no longer knows who we are. */
+export const onSignedOut = (handler: () => void): void => {
+  signedOut = handler
+}
+
+/** Calls a route of the contract; refusals and lost connections throw a CallError. */
+export async function call<E extends Endpoint>(endpoint: E, { params, query, body }: Parts<E> = {}): Promise<z.output<E['response']>> {
+  const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) =>
+    encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[name])),
+  )
+  const search = new URLSearchParams(
+    Object.entries((query ?? {}) as Record<string, unknown>).map(([key, value]) => [key, String(value)]),
+  ).toString()
+  const url = search === '' ? path : `${path}?${search}`
+  const write = endpoint.method !== 'GET'
+  const text = write ? JSON.stringify(body ?? {}) : undefined
+  const what = `${endpoint.method} ${url} ${text ?? ''}`
+  if (write && !openKeys.has(what)) openKeys.set(what, uuid())
+  let response: Response
+  try {
+    response = await fetch(url, {
+      method: endpoint.method,
+      credentials: 'same-origin',
+      ...(write
+        ? { headers: { 'content-type': 'application/json', 'idempotency-key': openKeys.get(what) ?? uuid() }, body: text as string }
+        : {}),
+    })
+  } catch {
+    throw offline
+  }
+  openKeys.delete(what)
+  const answer: unknown = await response.json().catch(() => null)
+  if (response.ok) return answer as z.output<E['response']>
+  if (response.status === 401 && endpoint.access !== 'public') signedOut()
+  throw new CallError(
+    response.status,
+    (answer as Problem | null) ?? { code: 'broken', message: 'The server did not answer in a way this page understands. Try again.' },
+  )
+}
+
+/** The sentence to show for anything that was thrown. */
+export const sentence = (error: unknown): string => (error instanceof Error ? error.message : 'Something went wrong. Try again.')

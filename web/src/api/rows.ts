@@ -1,0 +1,58 @@
+import type { Endpoint, LiveEvent } from '@selvrin/core/contract'
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import type { z } from 'zod'
+import { call, sentence } from './call'
+import { onChange } from './live'
+
+type RowOf<E extends Endpoint> = z.output<E['response']> extends { rows: (infer Row)[] } ? Row : never
+const settleMs = 120
+
+/** A store of one list of the server's: loads every page of it, and again whenever a change of one of its subjects is told. */
+export const listStore = <E extends Endpoint>(
+  name: string,
+  endpoint: E,
+  subjects: LiveEvent['subject'][],
+  query: Record<string, unknown> = {},
+) =>
+  defineStore(name, () => {
+    const rows = shallowRef<RowOf<E>[]>([])
+    const loaded = ref(false)
+    const problem = ref('')
+    let loading: Promise<void> | null = null
+    let again = 0
+
+    async function fetchAll(): Promise<void> {
+      const all: RowOf<E>[] = []
+      let after: string | null = null
+      do {
+        const page = (await call(endpoint, { query: { ...query, ...(after === null ? {} : { after }) } as never })) as {
+          rows: RowOf<E>[]
+          after: string | null
+        }
+        all.push(...page.rows)
+        after = page.after
+      } while (after !== null)
+      rows.value = all
+      loaded.value = true
+      problem.value = ''
+    }
+    /** Loads once; with `fresh` in any case. What is shown stays until the answer is there. */
+    function load(fresh = false): Promise<void> {
+      if (loaded.value && !fresh) return Promise.resolve()
+      loading ??= fetchAll()
+        .catch((error: unknown) => void (problem.value = sentence(error)))
+        .finally(() => (loading = null))
+      return loading
+    }
+    onChange((event) => {
+      if (!loaded.value || (event !== 'all' && !subjects.includes(event.subject))) return
+      clearTimeout(again)
+      again = window.setTimeout(() => void load(true), settleMs)
+    })
+    function forget(): void {
+      rows.value = []
+      loaded.value = false
+    }
+    return { rows, loaded, problem, load, forget }
+  })

@@ -1,0 +1,20 @@
+import type { LedgerEntry } from '@selvrin/core/contract'
+import { showRolls } from '../marks/words'
+
+const words: Record<LedgerEntry['kind'], string> = {
+  fill: 'Filled',
+  'dilute-out': 'Taken to dilute',
+  'pour-out': 'Poured out',
+  'pour-back': 'Poured back',
+  use: 'Used',
+  'top-up': 'Topped up',
+  discard: 'Poured away',
+  correct: 'Corrected',
+  reverse: 'Took back a line',
+}
+
+/** A ledger line in a few words: 'Used, 2 rolls'. */
+export function entryWords(entry: Pick<LedgerEntry, 'kind' | 'rolls' | 'paper'>): string {
+  const through = [...(entry.rolls > 0 ? [showRolls(entry.rolls)] : []), ...(entry.paper > 0 ? [`${Math.round(entry.paper)} prints`] : [])]
+  return [words[entry.kind], ...through].join(', ')
+}

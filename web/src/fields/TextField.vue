@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import { useId } from 'vue'
+import FieldFrame from './FieldFrame.vue'
+
+defineProps<{ label: string; hint?: string; problem?: string; type?: string; autocomplete?: string; multiline?: boolean }>()
+const model = defineModel<string>({ required: true })
+const id = useId()
+</script>
+
+<template>
+  <FieldFrame :id="id" :label="label" :hint="hint" :problem="problem">
+    <textarea
+      v-if="multiline"
+      :id="id"
+      v-model="model"
+      rows="3"
+      class="input py-2"
+      :aria-invalid="problem ? 'true' : undefined"
+      :aria-describedby="problem ? `${id}-problem` : undefined"
+    />
+    <input
+      v-else
+      :id="id"
+      v-model="model"
+      class="input"
+      :type="type ?? 'text'"
+      :autocomplete="autocomplete ?? 'off'"
+      :aria-invalid="problem ? 'true' : undefined"
+      :aria-describedby="problem ? `${id}-problem` : hint ? `${id}-hint` : undefined"
+    />
+  </FieldFrame>
+</template>

@@ -1,0 +1,242 @@
+<script setup lang="ts">
+import {
+  cautions,
+  checkFormula,
+  checkWeighing,
+  linesOf,
+  scaleFormula,
+  showMass,
+  showParts,
+  showTemperature,
+  showTime,
+  showVolume,
+  whatToWatch,
+  type Formula,
+} from '@selvrin/core'
+import { api, type FormulaVersion } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ProblemLine from '../fields/ProblemLine.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import BathMark from '../marks/BathMark.vue'
+import FindingList from '../marks/FindingList.vue'
+import { showDate } from '../marks/words'
+import { useSession } from '../session/store'
+import { useFormulas, useJars } from '../stores'
+import { missingFor } from './missing'
+
+const route = useRoute()
+const router = useRouter()
+const session = useSession()
+const formulas = useFormulas()
+const jars = useJars()
+const { busy, problem, act } = useAction()
+const newId = uuid()
+const versions = shallowRef<FormulaVersion[]>([])
+
+const id = computed(() => String(route.params.id))
+const row = computed(() => formulas.rows.find((one) => one.id === id.value))
+const wantedMl = ref<number | null>(null)
+const body = computed(() => row.value?.body)
+const quick = [500, 1000, 2000, 2500, 5000]
+
+onMounted(() => void Promise.all([formulas.load(), jars.load()]))
+watch(
+  row,
+  async (value) => {
+    if (!value) return
+    wantedMl.value ??= value.body.finalMl
+    versions.value = (await call(api.formula.get, { params: { id: value.id } })).versions
+  },
+  { immediate: true },
+)
+
+const formula = computed((): Formula | null => (body.value ? ({ id: id.value, ...body.value } as Formula) : null))
+const scaled = computed(() => (formula.value && wantedMl.value ? scaleFormula(formula.value, wantedMl.value) : formula.value))
+const lines = computed(() => (scaled.value ? linesOf(scaled.value) : []))
+const findings = computed(() =>
+  scaled.value ? [...checkFormula(scaled.value), ...checkWeighing(scaled.value, session.darkroom?.scaleReadabilityG ?? 0.1)] : [],
+)
+const missing = computed(() => (scaled.value && jars.loaded ? missingFor(scaled.value, jars.rows) : []))
+const hazards = computed(() => {
+  const byWord = new Map<string, string[]>()
+  for (const line of lines.value)
+    for (const word of cautions(line.chemical)) byWord.set(word, [...new Set([...(byWord.get(word) ?? []), line.chemical.name])])
+  return [...byWord].map(([word, names]) => ({ word, names: names.join(', ') }))
+})
+const mass = (grams: number) => showMass(grams, session.units)
+const volume = (ml: number) => showVolume(ml, session.units)
+const temperature = (celsius: number) => showTemperature(celsius, session.units)
+const amount = (i: number) => {
+  const addition = scaled.value?.additions[i]
+  return addition?.grams === undefined ? volume(addition?.millilitres ?? 0) : mass(addition.grams)
+}
+const keeping = computed(() => {
+  const keeps = body.value?.use.keeping
+  if (!keeps) return ''
+  const say = (days: number | null, where: string) =>
+    days === null ? [] : [`${where} ${days < 2 ? `${Math.round(days * 24)} h` : `${Math.round(days)} days`}`]
+  return [...say(keeps.fullDays, 'full bottle'), ...say(keeps.halfDays, 'half full'), ...say(keeps.workingDays, 'working strength')].join(
+    ' · ',
+  )
+})
+
+async function begin(): Promise<void> {
+  if (wantedMl.value === null) {
+    problem.value = 'Write how much to mix.'
+    return
+  }
+  const finalMl = wantedMl.value
+  const good = await act(() => call(api.mix.start, { body: { id: newId, formulaId: id.value, finalMl } }))
+  if (good) await router.push(`/scales/${newId}`)
+}
+async function bring(): Promise<void> {
+  const ml = wantedMl.value ?? 0
+  const good = await act(() => call(api.bottle.bring, { body: { id: newId, formulaId: id.value, sizeMl: ml, ml } }))
+  if (good) await router.push(`/shelf/${newId}`)
+}
+</script>
+
+<template>
+  <div class="station">
+    <div v-if="body && row" class="grid grid-cols-[minmax(0,1fr)_340px] gap-10 max-lg:grid-cols-1">
+      <section>
+        <RouterLink to="/formulary" class="link inline-flex min-h-11 items-center">← Formulary</RouterLink>
+        <h1 class="flex items-center gap-4 text-4xl font-bold"><BathMark :family="body.family" :size="40" /> {{ body.name }}</h1>
+        <p class="mt-1 text-lg text-quiet">{{ body.purpose }}</p>
+        <ol v-if="lines.length > 0" class="ladder mt-5">
+          <li class="rung">
+            <b class="amount">{{ volume(scaled?.startMl ?? 0) }}</b>
+            <div>
+              <b class="text-xl">{{ body.water === 'deionised' ? 'Deionised water' : 'Water' }} at {{ temperature(body.mixC) }}</b>
+              <p class="text-quiet">
+                {{ Math.round(((scaled?.startMl ?? 0) / (scaled?.finalMl ?? 1)) * 100) }} % of the final volume. Never start with all of it.
+              </p>
+            </div>
+          </li>
+          <li v-for="line in lines" :key="line.step" class="rung">
+            <b class="amount">{{ amount(line.step) }}</b>
+            <div>
+              <b class="text-xl">{{ line.chemical.name }}{{ line.addition.percent ? `, ${line.addition.percent} % solution` : '' }}</b>
+              <span v-if="line.addition.atC !== undefined"> at {{ temperature(line.addition.atC) }}</span>
+              <p class="text-quiet">{{ whatToWatch(line) }}</p>
+            </div>
+          </li>
+          <li class="rung">
+            <b class="amount">{{ volume(scaled?.finalMl ?? 0) }}</b>
+            <div>
+              <b class="text-xl">Cold water to the mark</b>
+              <p class="text-quiet">Only when everything is dissolved. Cool, measure pH, bottle full to the neck, label.</p>
+            </div>
+          </li>
+        </ol>
+        <p v-else class="card mt-5 text-lg">
+          Bought ready made: nothing to weigh. Bring the bottle onto the shelf with what it holds, then make working strength from it there.
+        </p>
+        <p v-if="body.note" class="mt-4 text-lg">{{ body.note }}</p>
+      </section>
+
+      <aside class="space-y-5">
+        <div class="card space-y-3">
+          <QuantityField v-model="wantedMl" kind="volume" :label="lines.length > 0 ? 'How much to mix' : 'How much it holds'" />
+          <div class="flex flex-wrap gap-2">
+            <button
+              v-for="ml in quick"
+              :key="ml"
+              class="button button-small px-2.5 font-mono"
+              :aria-pressed="wantedMl === ml"
+              @click="wantedMl = ml"
+            >
+              {{ volume(ml) }}
+            </button>
+          </div>
+          <ProblemLine :problem="problem" />
+          <button v-if="lines.length > 0" class="button button-main w-full" :disabled="busy" @click="begin">Mix it on the scales</button>
+          <button v-else class="button button-main w-full" :disabled="busy" @click="bring">Put the bottle on the shelf</button>
+        </div>
+        <section v-if="findings.length > 0">
+          <h2 class="mb-2 text-xl font-bold">To watch</h2>
+          <FindingList :findings="findings" />
+        </section>
+        <section v-if="lines.length > 0">
+          <h2 class="mb-1 text-xl font-bold">On the shelf</h2>
+          <p v-if="missing.length === 0">Enough of everything in the jars.</p>
+          <ul v-else class="space-y-1">
+            <li v-for="one in missing" :key="one.name">
+              <b>{{ one.name }}</b>: {{ mass(one.neededG) }} needed, {{ mass(one.onShelfG) }} there.
+            </li>
+          </ul>
+        </section>
+        <section v-if="hazards.length > 0">
+          <h2 class="mb-1 text-xl font-bold">Gloves, eyes, air</h2>
+          <ul class="space-y-1">
+            <li v-for="hazard in hazards" :key="hazard.word">
+              {{ hazard.word }} <span class="text-quiet">({{ hazard.names.toLowerCase() }})</span>
+            </li>
+          </ul>
+          <p class="mt-1 text-quiet">The supplier’s safety sheet decides.</p>
+        </section>
+        <section>
+          <h2 class="mb-1 text-xl font-bold">Use</h2>
+          <p>
+            {{ body.use.dilutions.map((parts) => showParts(parts)).join(', ')
+            }}{{ body.use.school === 'counted' ? `; counted, ${body.use.capacityRollsPerL} rolls a litre` : '; used once'
+            }}{{ body.usualS ? `; usually ${showTime(body.usualS)}` : '' }}
+          </p>
+          <p>Keeps: {{ keeping || 'not known' }}.</p>
+          <p class="text-quiet">
+            Version {{ row.number }}, {{ showDate(row.changedAt, session.session?.darkroom.zone ?? 'UTC') }}, {{ row.changedBy }}.
+          </p>
+          <details v-if="versions.length > 1" class="mt-1">
+            <summary class="link min-h-11 cursor-pointer">Earlier versions</summary>
+            <ul>
+              <li v-for="one in versions.slice(1)" :key="one.versionId">
+                Version {{ one.number }}, {{ showDate(one.changedAt, session.session?.darkroom.zone ?? 'UTC') }}, {{ one.changedBy }}:
+                {{ one.body.additions.length }} additions
+              </li>
+            </ul>
+          </details>
+        </section>
+        <div class="flex gap-3">
+          <RouterLink :to="`/formulary/${row.id}/edit`" class="button button-small">Edit</RouterLink>
+          <RouterLink :to="`/formulary/new?from=${row.id}`" class="button button-small">Duplicate</RouterLink>
+        </div>
+      </aside>
+    </div>
+    <p v-else-if="formulas.loaded" class="text-xl">
+      There is no such formula. <RouterLink to="/formulary" class="link">Back to the Formulary</RouterLink>
+    </p>
+    <p v-else class="text-quiet">Fetching the formula …</p>
+  </div>
+</template>
+
+<style scoped>
+.ladder {
+  border-left: 4px solid var(--ink);
+}
+.rung {
+  display: grid;
+  grid-template-columns: 11rem 1fr;
+  gap: 1.25rem;
+  align-items: baseline;
+  border-bottom: 1px solid var(--line);
+  padding: 0.6rem 0;
+}
+.amount {
+  font-family: var(--font-mono);
+  font-size: 1.875rem;
+  text-align: right;
+}
+@media (max-width: 640px) {
+  .rung {
+    grid-template-columns: 6.5rem 1fr;
+    gap: 0.75rem;
+  }
+  .amount {
+    font-size: 1.25rem;
+  }
+}
+</style>

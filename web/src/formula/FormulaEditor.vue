@@ -1,0 +1,214 @@
+<script setup lang="ts">
+import { catalogue, checkFormula, DomainError, families, familyNames, type Finding } from '@selvrin/core'
+import { api, type FormulaRow } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, onMounted, reactive, ref, watch } from 'vue'
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ChoiceField from '../fields/ChoiceField.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import TextField from '../fields/TextField.vue'
+import FindingList from '../marks/FindingList.vue'
+import { useFormulas } from '../stores'
+import { draftOf, emptyDraft, emptyLine, formulaOf, readDraft, type Problems } from './draft'
+
+const route = useRoute()
+const router = useRouter()
+const formulas = useFormulas()
+const { busy, problem, current, act } = useAction()
+const draft = reactive(emptyDraft())
+const shown = ref<Problems>({})
+const newId = uuid()
+const versionId = ref(uuid())
+const touched = ref(false)
+const saved = ref(false)
+const based = ref<FormulaRow | null>(null)
+const editing = computed(() => (typeof route.params.id === 'string' ? route.params.id : null))
+
+onMounted(async () => {
+  await formulas.load()
+  const source = formulas.rows.find((row) => row.id === (editing.value ?? route.query.from))
+  if (source) {
+    Object.assign(draft, draftOf(source.body))
+    if (editing.value) based.value = source
+    else draft.name = `${draft.name}, copy`
+  }
+  watch(draft, () => (touched.value = true), { deep: true })
+})
+onBeforeRouteLeave(() => (touched.value && !saved.value ? leaving() : true))
+const asked = ref(false)
+function leaving(): boolean {
+  if (asked.value) return true
+  asked.value = true
+  problem.value = 'What you wrote is not kept yet. Save it, or leave once more to drop it.'
+  return false
+}
+
+const chemicals = Object.values(catalogue)
+  .map((chemical) => ({ value: chemical.id, name: chemical.name }))
+  .sort((a, b) => a.name.localeCompare(b.name))
+const familyChoices = families.map((value) => ({ value, name: familyNames[value] }))
+const waters = [
+  { value: 'tap' as const, name: 'Tap water' },
+  { value: 'deionised' as const, name: 'Deionised water' },
+]
+const schools = [
+  { value: 'one-shot' as const, name: 'Used once', detail: 'dilute, use, discard' },
+  { value: 'counted' as const, name: 'Counted', detail: 'poured back until its rolls are through' },
+]
+const read = computed(() => readDraft(draft))
+const findings = computed((): Finding[] => {
+  if (!read.value.body) return []
+  try {
+    return checkFormula(formulaOf(read.value.body))
+  } catch (error) {
+    return error instanceof DomainError ? [{ rule: error.code, severity: 'error', message: error.message }] : []
+  }
+})
+
+function move(from: number, by: number): void {
+  const [line] = draft.lines.splice(from, 1)
+  if (line) draft.lines.splice(from + by, 0, line)
+}
+async function save(): Promise<void> {
+  shown.value = read.value.problems
+  const { body } = read.value
+  if (!body) {
+    problem.value = 'Some of it cannot be read yet: see the marked fields.'
+    return
+  }
+  const good = await act(() =>
+    based.value
+      ? call(api.formula.revise, {
+          params: { id: based.value.id },
+          body: { version: based.value.version, versionId: versionId.value, body },
+        })
+      : call(api.formula.create, { body: { id: newId, versionId: versionId.value, body } }),
+  )
+  if (!good) return
+  saved.value = true
+  await formulas.load(true)
+  await router.push(`/formulary/${based.value?.id ?? newId}`)
+}
+/** Someone saved another version meanwhile: keep what was typed, and save it on top of theirs when asked. */
+const theirs = computed(() => current.value as FormulaRow | null)
+function overTheirs(): void {
+  based.value = theirs.value
+  versionId.value = uuid()
+  void save()
+}
+</script>
+
+<template>
+  <div class="station">
+    <form class="grid grid-cols-[minmax(0,1fr)_340px] gap-10 max-lg:grid-cols-1" @submit.prevent="save">
+      <div class="space-y-6">
+        <h1 class="text-3xl font-bold">{{ based ? `New version of ${based.body.name}` : 'New formula' }}</h1>
+        <div class="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
+          <TextField v-model="draft.name" label="Name" :problem="shown.name ?? ''" />
+          <ChoiceField v-model="draft.family" label="Family" :choices="familyChoices" :problem="shown.family ?? ''" />
+        </div>
+        <TextField v-model="draft.purpose" label="What it is for" />
+        <div class="grid grid-cols-4 gap-4 max-sm:grid-cols-2">
+          <TextField v-model="draft.final" label="Makes" :problem="shown.final ?? ''" />
+          <TextField v-model="draft.start" label="Start with water" :problem="shown.start ?? ''" />
+          <TextField v-model="draft.mix" label="At" :problem="shown.mix ?? ''" />
+          <ChoiceField v-model="draft.water" label="Water" :choices="waters" />
+        </div>
+        <fieldset>
+          <legend class="mb-2 text-xl font-bold">Additions, in order</legend>
+          <ol class="space-y-3">
+            <li
+              v-for="(line, i) in draft.lines"
+              :key="line.key"
+              class="grid grid-cols-[2rem_minmax(0,3fr)_minmax(0,2fr)_minmax(0,1fr)_auto] items-start gap-3 border-b border-line pb-3 max-sm:grid-cols-2"
+            >
+              <b class="pt-9 font-mono text-lg max-sm:hidden">{{ i + 1 }}</b>
+              <ChoiceField v-model="line.chemical" label="Chemical" :choices="chemicals" />
+              <TextField v-model="line.amount" label="Amount" :problem="shown[`line ${line.key}`] ?? ''" hint="g; ml for liquids" />
+              <TextField v-model="line.percent" label="% stock" />
+              <div class="flex gap-1 pt-7">
+                <button
+                  type="button"
+                  class="button button-small"
+                  :disabled="i === 0"
+                  :aria-label="`Move addition ${i + 1} up`"
+                  @click="move(i, -1)"
+                >
+                  ↑
+                </button>
+                <button
+                  type="button"
+                  class="button button-small"
+                  :disabled="i === draft.lines.length - 1"
+                  :aria-label="`Move addition ${i + 1} down`"
+                  @click="move(i, 1)"
+                >
+                  ↓
+                </button>
+                <button
+                  type="button"
+                  class="button button-small"
+                  :aria-label="`Take addition ${i + 1} out`"
+                  @click="draft.lines.splice(i, 1)"
+                >
+                  ✕
+                </button>
+              </div>
+              <details class="col-start-2 col-end-5 max-sm:col-span-2 max-sm:col-start-1">
+                <summary class="link min-h-8 cursor-pointer">
+                  Temperature and note{{ line.at || line.note ? ` (${[line.at, line.note].filter(Boolean).join(', ')})` : '' }}
+                </summary>
+                <div class="mt-2 grid grid-cols-[8rem_1fr] gap-3">
+                  <TextField v-model="line.at" label="Goes in at" />
+                  <TextField v-model="line.note" label="What to watch" />
+                </div>
+              </details>
+            </li>
+          </ol>
+          <button type="button" class="button button-small mt-3" @click="draft.lines.push(emptyLine())">Add a chemical</button>
+          <p class="mt-2 text-quiet">Leave the list empty for a bought concentrate or kit.</p>
+        </fieldset>
+        <fieldset class="space-y-4">
+          <legend class="mb-2 text-xl font-bold">How it is used</legend>
+          <div class="grid grid-cols-3 gap-4 max-sm:grid-cols-1">
+            <ChoiceField v-model="draft.school" label="School" :choices="schools" />
+            <TextField v-model="draft.dilutions" label="Dilutions" hint="stock, 1+1, 1+3" :problem="shown.dilutions ?? ''" />
+            <TextField v-if="draft.school === 'counted'" v-model="draft.capacity" label="Rolls a litre" :problem="shown.capacity ?? ''" />
+            <TextField v-else v-model="draft.perRoll" label="Least stock per roll" :problem="shown.perRoll ?? ''" />
+          </div>
+          <div class="grid grid-cols-4 gap-4 max-sm:grid-cols-2">
+            <TextField v-model="draft.full" label="Keeps full, days" :problem="shown.full ?? ''" />
+            <TextField v-model="draft.half" label="Half full, days" :problem="shown.half ?? ''" />
+            <TextField v-model="draft.working" label="Working, days" :problem="shown.working ?? ''" />
+            <TextField v-model="draft.usual" label="Usual time" hint="1:00 or 60 s" :problem="shown.usual ?? ''" />
+          </div>
+          <TextField v-model="draft.note" label="Note" multiline />
+        </fieldset>
+      </div>
+      <aside class="space-y-5">
+        <div class="card space-y-3">
+          <ProblemLine :problem="problem" />
+          <div v-if="theirs" class="space-y-2">
+            <p>
+              <b>Version {{ theirs.number }}</b> was saved by {{ theirs.changedBy }}: {{ theirs.body.name }},
+              {{ theirs.body.additions.length }} additions.
+            </p>
+            <button type="button" class="button button-small" @click="overTheirs">Save mine as the version after it</button>
+          </div>
+          <button class="button button-main w-full" :disabled="busy">
+            {{ based ? `Save as version ${based.number + 1}` : 'Save the formula' }}
+          </button>
+          <p class="text-quiet">What was mixed before keeps its own version.</p>
+        </div>
+        <section aria-live="polite">
+          <h2 class="mb-2 text-xl font-bold">Findings</h2>
+          <FindingList :findings="findings" />
+          <p v-if="read.body && findings.length === 0">The rules of mixing have nothing to say.</p>
+          <p v-else-if="!read.body" class="text-quiet">Checked as soon as everything can be read.</p>
+        </section>
+      </aside>
+    </form>
+  </div>
+</template>

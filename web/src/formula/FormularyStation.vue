@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { families, familyNames, showParts } from '@selvrin/core'
+import type { FormulaRow } from '@selvrin/core/contract'
+import { computed, onMounted } from 'vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import BathMark from '../marks/BathMark.vue'
+import { useBottles, useFormulas, useJars } from '../stores'
+import { missingFor } from './missing'
+
+const formulas = useFormulas()
+const jars = useJars()
+const bottles = useBottles()
+onMounted(() => void Promise.all([formulas.load(), jars.load(), bottles.load()]))
+
+const groups = computed(() =>
+  families
+    .map((family) => ({ family, name: familyNames[family], rows: formulas.rows.filter((row) => row.body.family === family) }))
+    .filter((group) => group.rows.length > 0),
+)
+const onShelf = (row: FormulaRow) =>
+  bottles.rows.filter((bottle) => bottle.formulaId === row.id && bottle.retiredAt === null).map((bottle) => bottle.label)
+function state(row: FormulaRow): string {
+  if (row.body.additions.length === 0) return 'bought ready made'
+  const missing = missingFor({ id: row.id, ...row.body }, jars.rows)
+  return missing.length === 0 ? 'all in the jars' : `short of ${missing.map((one) => one.name.toLowerCase()).join(', ')}`
+}
+</script>
+
+<template>
+  <div class="station">
+    <div class="mb-4 flex flex-wrap items-baseline gap-x-5 gap-y-2">
+      <h1 class="text-3xl font-bold">Formulary</h1>
+      <p class="text-lg text-quiet">What shall be mixed?</p>
+      <RouterLink to="/formulary/new" class="button button-small ml-auto">Write a new formula</RouterLink>
+    </div>
+    <ProblemLine :problem="formulas.problem" />
+    <p v-if="!formulas.loaded && !formulas.problem" class="text-quiet">Fetching the formulas …</p>
+    <p v-else-if="formulas.loaded && groups.length === 0" class="text-xl">
+      No formula yet. Write the first one: its chemicals in the order in which they go in.
+    </p>
+    <div class="columns-3 gap-8 max-xl:columns-2 max-md:columns-1">
+      <section v-for="group in groups" :key="group.family" class="mb-6 break-inside-avoid">
+        <h2 class="mb-1 flex items-center gap-3 border-b-2 border-ink pb-1 text-xl font-bold">
+          <BathMark :family="group.family" :size="26" /> {{ group.name }}
+        </h2>
+        <ul>
+          <li v-for="row in group.rows" :key="row.id" class="border-b border-line">
+            <RouterLink :to="`/formulary/${row.id}`" class="block py-2.5 underline-offset-4 hover:underline">
+              <b class="text-lg">{{ row.body.name }}</b>
+              <span class="block text-quiet">{{ row.body.purpose }}</span>
+              <span class="block text-sm">
+                {{ row.body.use.dilutions.map((parts) => showParts(parts)).join(', ') }} · {{ state(row)
+                }}{{ onShelf(row).length > 0 ? ` · on the shelf: ${onShelf(row).join(', ')}` : '' }}
+              </span>
+            </RouterLink>
+          </li>
+        </ul>
+      </section>
+    </div>
+  </div>
+</template>

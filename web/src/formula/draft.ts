@@ -1,0 +1,156 @@
+import { DomainError, parseQuantity, parseRatio, showVolume, type Formula, type School } from '@selvrin/core'
+import { formulaBody, type FormulaBody } from '@selvrin/core/contract'
+import { catalogue } from '@selvrin/core'
+
+/** A formula as it is being typed: everything is text until it is read. */
+export interface DraftLine {
+  key: number
+  chemical: string | null
+  amount: string
+  percent: string
+  at: string
+  note: string
+}
+export interface Draft {
+  name: string
+  family: FormulaBody['family'] | null
+  purpose: string
+  final: string
+  start: string
+  mix: string
+  water: 'tap' | 'deionised' | null
+  lines: DraftLine[]
+  school: School | null
+  capacity: string
+  dilutions: string
+  perRoll: string
+  full: string
+  half: string
+  working: string
+  usual: string
+  note: string
+  kept: Pick<FormulaBody, 'temperatureCoefficient' | 'rangeC'>
+}
+
+let keys = 0
+export const emptyLine = (): DraftLine => ({ key: keys++, chemical: null, amount: '', percent: '', at: '', note: '' })
+const number = (value: number | null | undefined): string =>
+  value === null || value === undefined ? '' : String(Math.round(value * 1e4) / 1e4)
+
+export const emptyDraft = (): Draft => ({
+  name: '',
+  family: null,
+  purpose: '',
+  final: '1 L',
+  start: '750 ml',
+  mix: '45 °C',
+  water: 'tap',
+  lines: [emptyLine()],
+  school: 'one-shot',
+  capacity: '',
+  dilutions: 'stock',
+  perRoll: '',
+  full: '180',
+  half: '60',
+  working: '1',
+  usual: '',
+  note: '',
+  kept: { temperatureCoefficient: null, rangeC: null },
+})
+
+export const draftOf = (body: FormulaBody): Draft => ({
+  name: body.name,
+  family: body.family,
+  purpose: body.purpose,
+  final: showVolume(body.finalMl),
+  start: showVolume(body.startMl),
+  mix: `${body.mixC} °C`,
+  water: body.water ?? 'tap',
+  lines: body.additions.map((line) => ({
+    ...emptyLine(),
+    chemical: line.chemical,
+    amount: line.grams === undefined ? `${number(line.millilitres)} ml` : `${number(line.grams)} g`,
+    percent: number(line.percent),
+    at: line.atC === undefined ? '' : `${line.atC} °C`,
+    note: line.note ?? '',
+  })),
+  school: body.use.school,
+  capacity: number(body.use.capacityRollsPerL),
+  dilutions: body.use.dilutions.map((parts) => (parts.length === 1 ? 'stock' : parts.join('+'))).join(', '),
+  perRoll: body.use.minConcentrateMlPerRoll === 0 ? '' : `${number(body.use.minConcentrateMlPerRoll)} ml`,
+  full: number(body.use.keeping.fullDays),
+  half: number(body.use.keeping.halfDays),
+  working: number(body.use.keeping.workingDays),
+  usual: body.usualS === null ? '' : `${body.usualS} s`,
+  note: body.note,
+  kept: { temperatureCoefficient: body.temperatureCoefficient, rangeC: body.rangeC },
+})
+
+export type Problems = Record<string, string>
+
+/** Reads a draft: the formula it describes, or what is wrong with which field. */
+export function readDraft(draft: Draft): { body: FormulaBody | null; problems: Problems } {
+  const problems: Problems = {}
+  const read = <T>(field: string, work: () => T, instead: T): T => {
+    try {
+      return work()
+    } catch (error) {
+      problems[field] = error instanceof DomainError ? error.message : 'This cannot be read.'
+      return instead
+    }
+  }
+  const days = (field: 'full' | 'half' | 'working') =>
+    read(field, () => (draft[field].trim() === '' ? null : parseQuantity(draft[field].replace(/\s*days?$/, ''), 'volume')), null)
+  const additions = draft.lines
+    .filter((line) => line.chemical !== null || line.amount.trim() !== '')
+    .map((line) => {
+      const field = `line ${line.key}`
+      const chemical = line.chemical ? catalogue[line.chemical] : undefined
+      if (!chemical) problems[field] = 'Choose the chemical.'
+      const liquid = chemical?.densityGPerMl !== undefined || line.percent.trim() !== ''
+      const inMl = liquid && !/(g|kg|oz|lb|grains?)$/i.test(line.amount.trim())
+      const amount = read(field, () => parseQuantity(line.amount, inMl ? 'volume' : 'mass'), 0)
+      return {
+        chemical: line.chemical ?? '',
+        ...(inMl ? { millilitres: amount } : { grams: amount }),
+        ...(line.percent.trim() === '' ? {} : { percent: read(field, () => parseQuantity(line.percent.replace('%', ''), 'volume'), 1) }),
+        ...(line.at.trim() === '' ? {} : { atC: read(field, () => parseQuantity(line.at, 'temperature'), 20) }),
+        ...(line.note.trim() === '' ? {} : { note: line.note.trim() }),
+      }
+    })
+  if (draft.family === null) problems.family = 'Choose what it is for.'
+  const candidate = {
+    name: draft.name,
+    family: draft.family ?? 'other',
+    purpose: draft.purpose,
+    finalMl: read('final', () => parseQuantity(draft.final, 'volume'), 1000),
+    startMl: read('start', () => parseQuantity(draft.start, 'volume'), 750),
+    mixC: read('mix', () => parseQuantity(draft.mix, 'temperature'), 45),
+    water: draft.water ?? 'tap',
+    additions,
+    use: {
+      school: draft.school ?? 'one-shot',
+      capacityRollsPerL: read('capacity', () => (draft.capacity.trim() === '' ? null : parseQuantity(draft.capacity, 'volume')), null),
+      keeping: { fullDays: days('full'), halfDays: days('half'), workingDays: days('working') },
+      dilutions: read(
+        'dilutions',
+        () => draft.dilutions.split(/[,;]\s+|,(?=\s*\d+\s*[+:])/).map((text) => (text.trim() === 'stock' ? [1] : parseRatio(text).parts)),
+        [[1]],
+      ),
+      minConcentrateMlPerRoll: read('perRoll', () => (draft.perRoll.trim() === '' ? 0 : parseQuantity(draft.perRoll, 'volume')), 0),
+    },
+    usualS: read('usual', () => (draft.usual.trim() === '' ? null : parseQuantity(draft.usual, 'time')), null),
+    note: draft.note,
+    ...draft.kept,
+  }
+  if (draft.dilutions.includes(':')) problems.dilutions = 'Write 1+4 for one part plus four; 1:4 is read in two ways.'
+  if (candidate.use.school === 'counted' && candidate.use.capacityRollsPerL === null)
+    problems.capacity = 'A counted bath needs its rolls per litre.'
+  const parsed = formulaBody.safeParse(candidate)
+  if (!parsed.success && Object.keys(problems).length === 0)
+    problems[String(parsed.error.issues[0]?.path[0] ?? 'name')] = parsed.error.issues[0]?.message ?? 'This cannot be kept.'
+  return { body: parsed.success && Object.keys(problems).length === 0 ? parsed.data : null, problems }
+}
+
+/** The draft as far as it can be read, for the rules of mixing. */
+export const formulaOf = (body: FormulaBody): Formula => ({ id: 'draft', ...body }) as Formula

@@ -1,0 +1,24 @@
+const days = 86_400_000
+
+/** 'Tue 14 Apr' in the darkroom's zone. */
+export const showDate = (at: number, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone }).format(at).replace(',', '')
+/** '14 Apr' */
+export const showDay = (at: number, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: zone }).format(at)
+/** 'Tue 14 Apr, 19:30' */
+export const showMoment = (at: number, zone: string): string =>
+  `${showDate(at, zone)}, ${new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(at)}`
+
+/** '9 days', '5 hours', '1 day' */
+export function showSpan(spanDays: number): string {
+  const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`
+  return spanDays < 1 ? plural(Math.max(1, Math.floor(spanDays * 24)), 'hour') : plural(Math.floor(spanDays), 'day')
+}
+export const daysBetween = (from: number, to: number): number => (to - from) / days
+
+export const percent = (share: number): string => `${Math.round(share * 100)} %`
+export const rollWord = (count: number): string => (Math.abs(count - 1) < 0.05 ? 'roll' : 'rolls')
+/** '7 rolls', '1 roll', '6.5 rolls' */
+export const showRolls = (count: number): string =>
+  `${Number.isInteger(count) || count >= 10 ? Math.floor(count) : count.toFixed(1).replace('.0', '')} ${rollWord(count)}`

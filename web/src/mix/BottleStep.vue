@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { showVolume, type MixEvent, type MixState } from '@selvrin/core'
+import { api } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ProblemLine from '../fields/ProblemLine.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import TextField from '../fields/TextField.vue'
+import { useSession } from '../session/store'
+import { spread } from './spread'
+
+const { mixId, state, record } = defineProps<{ mixId: string; state: MixState; record: (...events: MixEvent[]) => Promise<boolean> }>()
+const emit = defineEmits<{ bottled: [ids: string[]] }>()
+const session = useSession()
+const { busy, problem, act } = useAction()
+const batchId = uuid()
+const ids = Array.from({ length: 24 }, () => uuid())
+const count = ref('1')
+const sizeMl = ref<number | null>(state.formula.finalMl)
+const ph = ref(state.ph === null ? '' : String(state.ph))
+const phC = ref<number | null>(state.phCelsius)
+const phProblem = ref('')
+const volume = (ml: number) => showVolume(ml, session.units)
+const number = computed(() => (/^\d{1,2}$/.test(count.value.trim()) ? Number(count.value) : null))
+const fills = computed(() =>
+  number.value === null || sizeMl.value === null ? [] : spread(state.formula.finalMl, number.value, sizeMl.value),
+)
+const over = computed(() => state.formula.finalMl - fills.value.reduce((sum, ml) => sum + ml, 0))
+const halfFull = computed(() => fills.value.some((ml) => ml < 0.85 * (sizeMl.value ?? 0)))
+
+async function keepPh(): Promise<boolean> {
+  phProblem.value = ''
+  const text = ph.value.trim().replace(',', '.')
+  if (text === '') return true
+  const value = Number(text)
+  if (!Number.isFinite(value) || value < 0 || value > 14) {
+    phProblem.value = 'A pH is a number from 0 to 14.'
+    return false
+  }
+  return value === state.ph ? true : record({ id: uuid(), kind: 'ph', ph: value, celsius: phC.value })
+}
+async function finish(): Promise<void> {
+  if (fills.value.length === 0 || sizeMl.value === null) {
+    problem.value = 'Write how many bottles and their size.'
+    return
+  }
+  if (!(await keepPh())) return
+  const bottles = fills.value.map((ml, i) => ({ id: ids[i] ?? uuid(), sizeMl: sizeMl.value ?? 0, ml }))
+  await act(async () => emit('bottled', (await call(api.mix.finish, { params: { id: mixId }, body: { batchId, bottles } })).bottleIds))
+}
+</script>
+
+<template>
+  <form class="max-w-2xl space-y-5" @submit.prevent="finish">
+    <div>
+      <p class="text-xl text-quiet">{{ volume(state.formula.finalMl) }} are mixed</p>
+      <h1 class="text-5xl font-bold max-sm:text-3xl">Measure, bottle, label</h1>
+    </div>
+    <div class="grid grid-cols-2 gap-4">
+      <TextField v-model="ph" label="pH, if measured" :problem="phProblem" />
+      <QuantityField v-model="phC" kind="temperature" label="at" />
+    </div>
+    <div class="grid grid-cols-2 gap-4">
+      <TextField v-model="count" label="How many bottles" />
+      <QuantityField v-model="sizeMl" kind="volume" label="Size of each" />
+    </div>
+    <p v-if="fills.length > 0" class="text-2xl">{{ fills.map((ml) => volume(ml)).join(' · ') }}</p>
+    <p v-if="over > 0.5" class="text-lg font-semibold text-alarm">
+      {{ volume(over) }} do not fit: take more or larger bottles, or pour the rest away.
+    </p>
+    <p v-if="halfFull" class="text-lg">A bottle with air in it keeps less long: smaller bottles, full to the neck, are better.</p>
+    <p class="text-quiet">Never food or drink bottles; hydroxide in polyethylene. A first use of a new batch is a scrap or a test film.</p>
+    <ProblemLine :problem="problem" />
+    <button class="button button-main min-h-16 px-8" :disabled="busy" data-next>
+      Put {{ fills.length === 1 ? 'it' : 'them' }} on the shelf
+    </button>
+  </form>
+</template>

@@ -1,0 +1,195 @@
+<script setup lang="ts">
+import { cautions, mixState, showMass, showTemperature, showVolume, type Formula, type MixEvent, type MixLine } from '@selvrin/core'
+import { api, type Mix } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { call, sentence } from '../api/call'
+import { onChange } from '../api/live'
+import { useAction } from '../api/useAction'
+import ModalPanel from '../fields/ModalPanel.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import TextField from '../fields/TextField.vue'
+import { useSession } from '../session/store'
+import { useJars } from '../stores'
+import AdditionStep from './AdditionStep.vue'
+import BottleStep from './BottleStep.vue'
+
+const route = useRoute()
+const router = useRouter()
+const session = useSession()
+const jars = useJars()
+const mix = shallowRef<Mix | null>(null)
+const missing = ref('')
+const { busy, problem, act } = useAction()
+const id = String(route.params.id)
+const waterC = ref<number | null>(null)
+const givingUp = ref(false)
+const why = ref('')
+
+async function load(): Promise<void> {
+  try {
+    mix.value = await call(api.mix.get, { params: { id } })
+  } catch (error) {
+    missing.value = sentence(error)
+  }
+}
+onMounted(() => void Promise.all([load(), jars.load()]))
+onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === id) && load())))
+
+const state = computed(() =>
+  mix.value ? mixState({ id: mix.value.formulaId, ...mix.value.formula.body } as Formula, mix.value.finalMl, mix.value.events) : null,
+)
+const line = computed(() => (typeof state.value?.at === 'number' ? state.value.lines[state.value.at] : undefined))
+const upcoming = computed(() =>
+  state.value?.at === 'water'
+    ? state.value.lines[0]
+    : typeof state.value?.at === 'number'
+      ? state.value.lines[state.value.at + 1]
+      : undefined,
+)
+const volume = (ml: number) => showVolume(ml, session.units)
+const amount = (one: MixLine, value: number) => (one.unit === 'g' ? showMass(value, session.units) : volume(value))
+const warn = (one: MixLine | undefined) => (one ? cautions(one.line.chemical) : [])
+
+async function record(...events: MixEvent[]): Promise<boolean> {
+  return act(async () => {
+    mix.value = await call(api.mix.record, { params: { id }, body: { events } })
+  }).then(async (good) => {
+    if (!good) await load()
+    return good
+  })
+}
+const waterReady = () => record({ id: uuid(), kind: 'water', celsius: waterC.value })
+const toppedUp = () => record({ id: uuid(), kind: 'topped-up' })
+async function giveUp(): Promise<void> {
+  const again = mix.value
+  const good = await act(() => call(api.mix.abandon, { params: { id }, body: { reason: why.value } }))
+  if (good) await router.push(again ? `/formulary/${again.formulaId}` : '/scales')
+}
+async function bottled(bottleIds: string[]): Promise<void> {
+  await router.push(bottleIds.length === 1 ? `/shelf/${bottleIds[0]}` : '/shelf')
+}
+</script>
+
+<template>
+  <div class="station">
+    <p v-if="missing" class="text-xl">{{ missing }} <RouterLink to="/scales" class="link">Back to the scales</RouterLink></p>
+    <p v-else-if="!mix || !state" class="text-quiet">Fetching the mix …</p>
+    <div v-else-if="mix.state !== 'open'" class="text-xl">
+      <p>{{ mix.state === 'done' ? 'This mix is bottled and on the shelf.' : 'This mix was given up.' }}</p>
+      <RouterLink to="/shelf" class="link">To the shelf</RouterLink>
+    </div>
+    <div v-else class="grid grid-cols-[300px_minmax(0,1fr)] gap-10 max-lg:grid-cols-1">
+      <aside class="max-lg:order-last">
+        <h2 class="mb-2 text-lg font-bold">{{ volume(state.formula.finalMl) }} {{ mix.formulaName }}</h2>
+        <ol class="ladder">
+          <li :class="{ here: state.at === 'water' }">
+            <span class="mark">{{ state.at === 'water' ? '1' : '✓' }}</span><span
+              >Water at {{ showTemperature(state.formula.mixC, session.units) }}</span
+            ><b>{{ volume(state.startMl) }}</b>
+          </li>
+          <li
+            v-for="(one, i) in state.lines"
+            :key="i"
+            :class="{ here: state.at === i }"
+            :aria-current="state.at === i ? 'step' : undefined"
+          >
+            <span class="mark">{{ one.state === 'done' ? '✓' : i + 2 }}</span><span>{{ one.line.chemical.name }}</span
+            ><b>{{ amount(one, one.target) }}</b>
+          </li>
+          <li :class="{ here: state.at === 'top-up' }">
+            <span class="mark">{{ state.at === 'bottle' ? '✓' : state.lines.length + 2 }}</span><span>Cold water to</span
+            ><b>{{ volume(state.formula.finalMl) }}</b>
+          </li>
+          <li :class="{ here: state.at === 'bottle' }">
+            <span class="mark">{{ state.lines.length + 3 }}</span><span>pH, bottle, label</span>
+          </li>
+        </ol>
+        <div class="mt-4 border-t-2 border-ink pt-3">
+          <p v-for="word in warn(line)" :key="word">
+            <b>{{ word }}.</b>
+          </p>
+          <p v-if="upcoming && warn(upcoming).length > 0">
+            Next, {{ upcoming.line.chemical.name.toLowerCase() }}: {{ warn(upcoming).join('; ').toLowerCase() }}.
+          </p>
+          <p v-if="warn(line).length === 0 && warn(upcoming).length === 0">
+            Gloves, eye protection and apron; air on; away from film and paper.
+          </p>
+          <p class="text-quiet">The supplier’s safety sheet decides. Skin or eye: water for 15 minutes, and call.</p>
+        </div>
+        <button class="link mt-3 min-h-11" @click="givingUp = true">Give this mix up</button>
+      </aside>
+
+      <section aria-live="polite">
+        <template v-if="state.at === 'water'">
+          <p class="text-xl text-quiet">Fill first</p>
+          <h1 class="text-4xl font-bold">{{ state.formula.water === 'deionised' ? 'Deionised water' : 'Water' }}</h1>
+          <p class="my-4 font-mono text-7xl font-bold max-sm:text-5xl">{{ volume(state.startMl) }}</p>
+          <p class="mb-5 text-2xl">
+            at <b class="font-mono">{{ showTemperature(state.formula.mixC, session.units) }}</b>. Never start with the full volume.
+          </p>
+          <div class="mb-5 max-w-xs"><QuantityField v-model="waterC" kind="temperature" label="Measured, if you like" /></div>
+          <ProblemLine :problem="problem" />
+          <button class="button button-main mt-3 min-h-16 px-8" :disabled="busy" data-next @click="waterReady">The water is ready</button>
+        </template>
+        <AdditionStep
+          v-else-if="line && typeof state.at === 'number'"
+          :key="`${state.at} ${state.formula.finalMl}`"
+          :state="state"
+          :line="line"
+          :jars="jars.rows"
+          :busy="busy"
+          :problem="problem"
+          :record="record"
+          @again="givingUp = true"
+        />
+        <template v-else-if="state.at === 'top-up'">
+          <p class="text-xl text-quiet">All dissolved</p>
+          <h1 class="text-4xl font-bold">Cold water to the mark</h1>
+          <p class="my-4 font-mono text-7xl font-bold max-sm:text-5xl">{{ volume(state.formula.finalMl) }}</p>
+          <p class="mb-5 text-2xl">Stir once more and let it cool to the room.</p>
+          <ProblemLine :problem="problem" />
+          <button class="button button-main mt-3 min-h-16 px-8" :disabled="busy" data-next @click="toppedUp">Topped up</button>
+        </template>
+        <BottleStep v-else :mix-id="id" :state="state" :record="record" @bottled="bottled" />
+      </section>
+    </div>
+
+    <ModalPanel :open="givingUp" title="Give this mix up" @close="givingUp = false">
+      <form class="space-y-4" @submit.prevent="giveUp">
+        <p>What was weighed in leaves the jars’ record. Pour the solution where its kind belongs, then begin again from the formula.</p>
+        <TextField v-model="why" label="What happened?" />
+        <ProblemLine :problem="problem" />
+        <div class="flex gap-3">
+          <button class="button button-main" :disabled="busy">Give it up</button>
+          <button type="button" class="button" @click="givingUp = false">Go on mixing</button>
+        </div>
+      </form>
+    </ModalPanel>
+  </div>
+</template>
+
+<style scoped>
+.ladder {
+  border-left: 4px solid var(--line);
+}
+.ladder li {
+  display: grid;
+  grid-template-columns: 1.75rem 1fr auto;
+  gap: 0.5rem;
+  padding: 0.5rem 0.75rem;
+}
+.ladder b {
+  font-family: var(--font-mono);
+  font-weight: 500;
+}
+.ladder .here {
+  margin-left: -4px;
+  border-left: 4px solid var(--primary);
+  background: var(--panel);
+  font-weight: 700;
+  outline: 1px solid var(--line);
+}
+</style>

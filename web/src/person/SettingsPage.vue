@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { api, type Darkroom } from '@selvrin/core/contract'
+import { reactive, ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ChoiceField from '../fields/ChoiceField.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import SwitchField from '../fields/SwitchField.vue'
+import TextField from '../fields/TextField.vue'
+import { useSession } from '../session/store'
+
+const session = useSession()
+const mine = useAction()
+const house = useAction()
+const kept = ref('')
+const units = [
+  { value: 'metric' as const, name: 'g, ml, °C' },
+  { value: 'us' as const, name: 'oz, fl oz, °F' },
+]
+const my = reactive({
+  units: session.person?.units ?? null,
+  letterKeys: session.person?.letterKeys ?? true,
+  sounds: session.person?.sounds ?? true,
+})
+const room = reactive({ ...(session.darkroom as Darkroom) }) as {
+  [K in keyof Darkroom]: Darkroom[K] extends number ? number | null : Darkroom[K]
+}
+
+async function keepMine(): Promise<void> {
+  kept.value = ''
+  const good = await mine.act(async () => {
+    await call(api.person.changeMe, {
+      body: { version: session.person?.version ?? 1, units: my.units ?? 'metric', letterKeys: my.letterKeys, sounds: my.sounds },
+    })
+    await session.load()
+  })
+  if (good) kept.value = 'Your settings are kept.'
+}
+async function keepRoom(): Promise<void> {
+  kept.value = ''
+  const { tapColdC, tapHotC, roomC, scaleReadabilityG } = room
+  if (tapColdC === null || tapHotC === null || roomC === null || scaleReadabilityG === null) {
+    house.problem.value = 'Write the temperatures and the scale’s last digit.'
+    return
+  }
+  const good = await house.act(async () => {
+    const answer = await call(api.darkroom.change, {
+      body: { version: session.darkroom?.version ?? 1, name: room.name, zone: room.zone, tapColdC, tapHotC, roomC, scaleReadabilityG },
+    })
+    Object.assign(room, answer)
+    await session.load()
+  })
+  if (good) kept.value = 'The darkroom’s settings are kept.'
+}
+const endAll = () =>
+  mine
+    .act(() => call(api.person.signOutEverywhere, { params: { id: session.person?.id ?? '' } }))
+    .then((good) => (good ? session.signOut() : undefined))
+</script>
+
+<template>
+  <div class="station max-w-4xl">
+    <h1 class="mb-5 text-3xl font-bold">Settings</h1>
+    <p v-if="kept" role="status" class="mb-4 text-lg font-semibold">{{ kept }}</p>
+    <div class="grid grid-cols-2 gap-10 max-md:grid-cols-1">
+      <form class="space-y-4" @submit.prevent="keepMine">
+        <h2 class="text-xl font-bold">{{ session.person?.name }}</h2>
+        <ChoiceField v-model="my.units" label="Units" :choices="units" />
+        <SwitchField v-model="my.letterKeys" label="Letter keys" detail="H, L, T during a run" />
+        <SwitchField v-model="my.sounds" label="Sounds" detail="cues of the clock" />
+        <ProblemLine :problem="mine.problem.value" />
+        <div class="flex flex-wrap gap-3">
+          <button class="button button-main" :disabled="mine.busy.value">Keep mine</button>
+          <button type="button" class="button" @click="endAll">Sign out everywhere</button>
+        </div>
+      </form>
+      <form v-if="session.isTechnician" class="space-y-4" @submit.prevent="keepRoom">
+        <h2 class="text-xl font-bold">The darkroom</h2>
+        <TextField v-model="room.name" label="Name" :problem="house.field.value === 'name' ? house.problem.value : ''" />
+        <TextField
+          v-model="room.zone"
+          label="Time zone"
+          hint="such as Europe/Lisbon"
+          :problem="house.field.value === 'zone' ? house.problem.value : ''"
+        />
+        <div class="grid grid-cols-2 gap-4">
+          <QuantityField v-model="room.tapColdC" kind="temperature" label="Cold tap" />
+          <QuantityField v-model="room.tapHotC" kind="temperature" label="Hot tap" />
+          <QuantityField v-model="room.roomC" kind="temperature" label="Room" />
+          <QuantityField v-model="room.scaleReadabilityG" kind="mass" label="Scale’s last digit" />
+        </div>
+        <ProblemLine :problem="['name', 'zone'].includes(house.field.value) ? '' : house.problem.value" />
+        <button class="button button-main" :disabled="house.busy.value">Keep the darkroom’s</button>
+      </form>
+    </div>
+  </div>
+</template>

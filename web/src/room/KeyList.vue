@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import ModalPanel from '../fields/ModalPanel.vue'
+
+defineEmits<{ close: [] }>()
+const keys: [string, string][] = [
+  ['1 – 7', 'the stations, from Shelf to Sink'],
+  ['/', 'find a bottle, formula, run or film'],
+  ['?', 'this list'],
+  ['Space or pedal', 'start; done, next'],
+  ['H H', 'hold a run at the end of its step'],
+  ['T', 'write down a temperature during a run'],
+  ['L', 'one step darker, at once'],
+  ['L + Enter, one second', 'lighter again (or two fingers for two seconds)'],
+  ['Esc', 'close what is open'],
+]
+</script>
+
+<template>
+  <ModalPanel open title="Keys" @close="$emit('close')">
+    <dl class="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
+      <template v-for="[key, what] in keys" :key="key">
+        <dt>
+          <kbd class="font-mono font-bold">{{ key }}</kbd>
+        </dt>
+        <dd>{{ what }}</dd>
+      </template>
+    </dl>
+    <p class="mt-4 text-quiet">Single keys rest while you type in a field. Letter keys can be switched off in your settings.</p>
+    <button class="button mt-5" @click="$emit('close')">Close</button>
+  </ModalPanel>
+</template>

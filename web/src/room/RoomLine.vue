@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { showTemperature, showTime } from '@selvrin/core'
+import { computed } from 'vue'
+import { connected } from '../api/live'
+import { useClocks } from '../run/clocks'
+import { useSession } from '../session/store'
+import { darker, light } from './light'
+
+const session = useSession()
+const clocks = useClocks()
+const pages = computed(() => [
+  ...(session.isTechnician
+    ? [
+        { name: 'People', to: '/people' },
+        { name: 'All films', to: '/films' },
+      ]
+    : []),
+  { name: 'Settings', to: '/settings' },
+])
+const temperature = (celsius: number) => showTemperature(celsius, session.units)
+</script>
+
+<template>
+  <header
+    class="flex min-h-11 items-center gap-6 overflow-hidden bg-bar px-6 text-on-bar max-sm:gap-3 max-sm:px-4"
+    :class="light === 'safelight' ? 'border-b border-line' : ''"
+  >
+    <button
+      class="min-h-8 cursor-pointer rounded-sm border border-on-bar px-2 focus-visible:outline-on-bar"
+      :title="undefined"
+      :aria-label="`Light: ${light}. Go one step darker`"
+      @click="darker"
+    >
+      {{ light === 'white' ? 'White' : 'Safelight' }}
+    </button>
+    <span v-if="session.darkroom" class="whitespace-nowrap max-sm:hidden"
+      >Room <b class="font-mono">{{ temperature(session.darkroom.roomC) }}</b></span
+    >
+    <span v-if="session.darkroom && session.isTechnician" class="whitespace-nowrap max-lg:hidden">
+      Taps <b class="font-mono">{{ temperature(session.darkroom.tapColdC) }} / {{ temperature(session.darkroom.tapHotC) }}</b>
+    </span>
+    <RouterLink
+      v-for="clock in clocks.running"
+      :key="clock.id"
+      :to="`/tanks/${clock.id}`"
+      class="whitespace-nowrap underline-offset-4 hover:underline focus-visible:outline-on-bar"
+    >
+      ▶ <b class="font-mono">{{ showTime(Math.max(clock.remainingS, 0)) }}</b> {{ clock.vessel }}, {{ clock.step
+      }}{{ clock.over ? ': time is up' : '' }}
+    </RouterLink>
+    <span v-if="!connected" class="font-semibold whitespace-nowrap" role="status">⚠ No connection</span>
+    <Menu as="div" class="ml-auto">
+      <MenuButton class="min-h-11 cursor-pointer whitespace-nowrap focus-visible:outline-on-bar"
+        >{{ session.isTechnician ? 'On duty: ' : '' }}{{ session.person?.name }} ▾</MenuButton
+      >
+      <MenuItems class="absolute right-4 z-50 mt-1 min-w-48 rounded-sm border-2 border-ink bg-panel py-1 text-ink focus:outline-none">
+        <MenuItem v-for="page in pages" :key="page.to" v-slot="{ active }">
+          <RouterLink :to="page.to" class="block px-4 py-3" :class="active ? 'bg-primary text-on-primary' : ''">{{ page.name }}</RouterLink>
+        </MenuItem>
+        <MenuItem v-slot="{ active }">
+          <button
+            class="block w-full cursor-pointer px-4 py-3 text-left"
+            :class="active ? 'bg-primary text-on-primary' : ''"
+            @click="session.signOut()"
+          >
+            Sign out
+          </button>
+        </MenuItem>
+      </MenuItems>
+    </Menu>
+  </header>
+</template>

@@ -1,0 +1,49 @@
+import { createRouter, createWebHistory, type Router } from 'vue-router'
+import ShelfStation from './bottle/ShelfStation.vue'
+import { useSession } from './session/store'
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    /** who may see it; nobody signed in sees only 'anyone' */
+    for?: 'anyone' | 'members'
+    title?: string
+  }
+}
+
+/** Every page. Stations other than the Shelf are loaded when they are first opened. */
+export function makeRouter(): Router {
+  const router = createRouter({
+    history: createWebHistory(),
+    routes: [
+      { path: '/', redirect: '/shelf' },
+      { path: '/sign-in', component: () => import('./session/SignInPage.vue'), meta: { for: 'anyone', title: 'Sign in' } },
+      { path: '/shelf', component: ShelfStation, meta: { for: 'members', title: 'Shelf' } },
+      { path: '/shelf/:id', component: () => import('./bottle/BottlePage.vue'), meta: { for: 'members', title: 'Bottle' } },
+      { path: '/formulary', component: () => import('./formula/FormularyStation.vue'), meta: { title: 'Formulary' } },
+      { path: '/formulary/new', component: () => import('./formula/FormulaEditor.vue'), meta: { title: 'New formula' } },
+      { path: '/formulary/:id', component: () => import('./formula/BenchCard.vue'), meta: { title: 'Formula' } },
+      { path: '/formulary/:id/edit', component: () => import('./formula/FormulaEditor.vue'), meta: { title: 'Edit formula' } },
+      { path: '/scales', component: () => import('./mix/ScalesStation.vue'), meta: { title: 'Scales' } },
+      { path: '/scales/:id', component: () => import('./mix/MixPage.vue'), meta: { title: 'Mix' } },
+      { path: '/tanks', component: () => import('./run/TanksStation.vue'), meta: { title: 'Tanks' } },
+      { path: '/tanks/plan', component: () => import('./run/PlanPage.vue'), meta: { title: 'Plan a run' } },
+      { path: '/tanks/:id', component: () => import('./run/RunPage.vue'), meta: { title: 'Run' } },
+      { path: '/films', component: () => import('./run/FilmsPage.vue'), meta: { for: 'members', title: 'Films' } },
+      { path: '/people', component: () => import('./person/PeoplePage.vue'), meta: { title: 'People' } },
+      { path: '/settings', component: () => import('./person/SettingsPage.vue'), meta: { for: 'members', title: 'Settings' } },
+      { path: '/:rest(.*)*', redirect: '/shelf' },
+    ],
+  })
+  router.beforeEach(async (to) => {
+    const session = useSession()
+    if (!session.session) await session.load().catch(() => undefined)
+    if (to.meta.for === 'anyone') return session.person ? '/shelf' : true
+    if (!session.person) return { path: '/sign-in', query: to.fullPath === '/shelf' ? {} : { then: to.fullPath } }
+    if (to.meta.for !== 'members' && !session.isTechnician) return '/shelf'
+    return true
+  })
+  router.afterEach((to) => {
+    document.title = `${to.meta.title ?? 'Selvrin'} · Selvrin`
+  })
+  return router
+}

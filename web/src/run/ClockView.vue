@@ -1,0 +1,278 @@
+<script setup lang="ts">
+import { showTemperature, showTime, type PlanStep } from '@selvrin/core'
+import { api, type Run } from '@selvrin/core/contract'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { onBeforeRouteLeave, useRouter } from 'vue-router'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import { now } from '../clock'
+import ModalPanel from '../fields/ModalPanel.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import TextField from '../fields/TextField.vue'
+import BathMark from '../marks/BathMark.vue'
+import { benchHidden } from '../room/bench'
+import { isDoneKey, typing } from '../room/keys'
+import { darker } from '../room/light'
+import { useSession } from '../session/store'
+import { useClocks } from './clocks'
+import EndView from './EndView.vue'
+import { cueSounds } from './sound'
+import StepRibbon from './StepRibbon.vue'
+import { keepAwake } from './wakeLock'
+
+const { run } = defineProps<{ run: Run }>()
+const clocks = useClocks()
+const session = useSession()
+const router = useRouter()
+const sounds = cueSounds()
+const wake = keepAwake()
+const { busy, problem, act } = useAction()
+
+const clock = computed(() => clocks.clockOf(run.id))
+const steps = computed(() => run.plan.steps)
+const step = computed((): PlanStep | undefined => steps.value[clock.value?.step ?? 0])
+const next = computed((): PlanStep | undefined =>
+  clock.value?.phase === 'before' ? steps.value[0] : steps.value[(clock.value?.step ?? 0) + 1],
+)
+const inside = computed(() => clock.value?.phase === 'running' || clock.value?.phase === 'over')
+const silent = ref(true)
+
+const described = (one: PlanStep | undefined) =>
+  one?.bottle ? `${one.bottle.label}${one.bottle.parts.length > 1 ? `, ${one.bottle.parts.join('+')}` : ''}` : (one?.bath ?? '')
+const big = computed(() => {
+  if (!clock.value) return ''
+  if (clock.value.phase === 'before') return showTime(step.value?.seconds ?? 0)
+  return clock.value.remainingS > 0 ? showTime(Math.ceil(clock.value.remainingS)) : `+${showTime(-clock.value.remainingS)}`
+})
+const cue = computed(() => {
+  const state = clock.value
+  if (!state) return ''
+  if (state.phase === 'before') return `Pour in: ${step.value?.name ?? ''}`
+  if (state.phase === 'over') return state.holding ? 'Held' : 'Time is up'
+  return state.cue?.word ?? ''
+})
+const after = computed(() => {
+  const state = clock.value
+  if (!state) return ''
+  if (state.phase === 'before') return 'Press Space as the pour begins; the clock runs from there.'
+  if (state.phase === 'over')
+    return next.value ? `Pour ${next.value.name.toLowerCase()} when you are ready, and press Space.` : 'Press Space when it is out.'
+  const until = state.cue ? showTime(Math.max(0, Math.ceil((step.value?.seconds ?? 0) - state.cue.untilS))) : ''
+  return state.next
+    ? `until ${until}, then ${state.next.word.toLowerCase()}`
+    : next.value
+      ? step.value?.waits
+        ? `then ${next.value.name.toLowerCase()} is ready`
+        : `then ${next.value.name.toLowerCase()} goes in at once`
+      : 'then out'
+})
+
+// ---- what the hands do
+const asking = ref(false)
+let askingUntil = 0
+function done(): void {
+  const state = clock.value
+  touched()
+  if (!state || !step.value) return
+  if (state.phase === 'before') void clocks.note(run.id, { kind: 'start', step: 0 })
+  else if (inside.value) {
+    const early = state.remainingS > step.value.drainS && !step.value.waits
+    if (early && now() > askingUntil) {
+      asking.value = true
+      askingUntil = now() + 3000
+      return
+    }
+    askingUntil = 0
+    void clocks.note(run.id, { kind: 'next', step: state.step })
+  }
+  asking.value = false
+}
+watch(
+  () => clocks.time,
+  (time) => {
+    if (asking.value && time > askingUntil) asking.value = false
+  },
+)
+const hold = () => {
+  touched()
+  if (inside.value && clock.value) void clocks.note(run.id, { kind: clock.value.holding ? 'unhold' : 'hold', step: clock.value.step })
+}
+const measuring = ref(false)
+const measured = ref<number | null>(null)
+async function keepTemperature(): Promise<void> {
+  if (measured.value === null) return
+  await clocks.note(run.id, { kind: 'temperature', step: clock.value?.step ?? 0, celsius: measured.value })
+  measured.value = null
+  measuring.value = false
+}
+const lastMeasured = computed(() => (clocks.events.get(run.id) ?? []).findLast((event) => event.kind === 'temperature')?.celsius)
+
+let lastH = 0
+function onKey(event: KeyboardEvent): void {
+  if (typing(event)) return
+  const letters = session.person?.letterKeys !== false
+  if (isDoneKey(event)) {
+    // buttons answer Enter only while a run is on: Space belongs to the clock
+    event.preventDefault()
+    if (event.type === 'keydown' && !event.repeat) done()
+  } else if (event.type === 'keydown' && letters && !event.repeat && event.key.toLowerCase() === 'h') {
+    if (now() - lastH < 1000) {
+      lastH = 0
+      hold()
+    } else lastH = now()
+  } else if (event.type === 'keydown' && letters && event.key.toLowerCase() === 't') {
+    event.preventDefault()
+    measuring.value = true
+  }
+}
+
+// ---- sound, vibration, wake lock
+function touched(): void {
+  if (session.person?.sounds !== false) sounds.wake()
+  silent.value = session.person?.sounds !== false && sounds.silent()
+}
+const scheduleNow = () => {
+  if (clock.value) sounds.schedule(run.plan, clock.value)
+  silent.value = session.person?.sounds !== false && sounds.silent()
+}
+watch(() => [clock.value?.step, clock.value?.phase, clock.value?.holding, silent.value], scheduleNow)
+watch(
+  () => clock.value?.cue?.word,
+  (word) => void (word && inside.value && navigator.vibrate?.([120, 60, 120])),
+)
+const reschedule = window.setInterval(scheduleNow, 60_000)
+
+const guard = (event: BeforeUnloadEvent) => {
+  if (inside.value) event.preventDefault()
+}
+onMounted(() => {
+  benchHidden.value = true
+  document.addEventListener('keydown', onKey)
+  document.addEventListener('keyup', onKey)
+  window.addEventListener('beforeunload', guard)
+})
+onBeforeUnmount(() => {
+  benchHidden.value = false
+  document.removeEventListener('keydown', onKey)
+  document.removeEventListener('keyup', onKey)
+  window.removeEventListener('beforeunload', guard)
+  clearInterval(reschedule)
+  sounds.stop()
+  wake.release()
+})
+onBeforeRouteLeave(() => {
+  benchHidden.value = false
+})
+
+const givingUp = ref(false)
+const why = ref('')
+async function giveUp(): Promise<void> {
+  const good = await act(() =>
+    call(api.run.abandon, { params: { id: run.id }, body: { version: run.version, at: Math.round(now()), reason: why.value } }),
+  )
+  if (good) await router.push('/tanks')
+}
+</script>
+
+<template>
+  <EndView v-if="clock?.phase === 'done'" :run="run" :clock="clock" />
+  <div v-else-if="clock && step" class="flex h-full flex-col" @pointerdown="touched">
+    <div class="flex min-h-0 flex-1 flex-col justify-between gap-3 overflow-y-auto px-10 py-5 max-sm:px-4">
+      <div class="flex flex-wrap items-center justify-between gap-4 text-3xl max-sm:text-xl">
+        <h1 class="flex items-center gap-4">
+          <BathMark :family="step.bath === 'water' ? 'wash' : step.bath" :size="52" /><span
+            ><b>{{ step.name }}</b> in {{ described(step) }}</span
+          >
+        </h1>
+        <p v-if="next && clock.phase !== 'before'" class="flex items-center gap-3">
+          then <b>{{ next.name.toLowerCase() }}</b>, {{ described(next) }}, {{ showTime(next.seconds, 5) }}
+          <BathMark :family="next.bath === 'water' ? 'wash' : next.bath" :size="34" />
+        </p>
+      </div>
+      <p class="clock text-center font-mono leading-none font-bold" role="timer" :aria-label="`${step.name}, ${big}`" data-clock>
+        {{ big }}
+      </p>
+      <div class="flex flex-wrap items-center gap-8">
+        <p class="cue border-[5px] border-ink px-8 py-4 text-5xl font-bold max-sm:px-4 max-sm:text-3xl" aria-live="assertive" data-cue>
+          {{ cue }}
+        </p>
+        <div class="min-w-0 flex-1 text-2xl max-sm:text-lg">
+          <p>{{ after }}</p>
+          <p v-if="asking" class="font-bold" role="alert">
+            {{ showTime(clock.remainingS) }} to go. Press Space again to end {{ step.name.toLowerCase() }} now.
+          </p>
+          <p v-else-if="clock.holding && clock.phase === 'running'" class="font-bold">Held: the film stays in at the end of this step.</p>
+          <p v-else-if="clock.getReady && next" class="font-bold">Get ready: {{ next.name.toLowerCase() }}.</p>
+          <p v-if="lastMeasured !== undefined">
+            Measured {{ showTemperature(lastMeasured, session.units) }}, planned {{ showTemperature(step.temperatureC, session.units) }}.
+          </p>
+          <p v-if="clocks.waiting > 0" role="status">
+            {{ clocks.waiting }} {{ clocks.waiting === 1 ? 'line' : 'lines' }} of the log wait for the server; the clock goes on.
+          </p>
+          <p v-if="silent">Silent until you touch the screen or press a key here.</p>
+          <p v-if="!wake.possible">This browser cannot keep the screen on: switch its sleep off.</p>
+        </div>
+      </div>
+      <StepRibbon :plan="run.plan" :step="clock.phase === 'before' ? -1 : clock.step" :elapsed-s="clock.elapsedS" />
+    </div>
+    <nav
+      aria-label="Run"
+      class="grid grid-cols-[2fr_1fr_1fr_1fr_1fr] border-t-[3px] border-ink bg-panel text-lg font-semibold max-sm:grid-cols-2"
+    >
+      <button class="act text-2xl max-sm:col-span-2" data-next @click="done">
+        {{ clock.phase === 'before' ? 'Pouring, start' : 'Done, next' }}<kbd>Space or pedal</kbd>
+      </button>
+      <button class="act" @click="measuring = true">Temperature<kbd>T</kbd></button>
+      <button class="act" :disabled="!inside" @click="hold">
+        {{ clock.holding ? 'Do not hold' : 'Hold at end of step' }}<kbd>H H</kbd>
+      </button>
+      <button class="act" @click="darker">Darker<kbd>L</kbd></button>
+      <button class="act" @click="givingUp = true">Give up<kbd>…</kbd></button>
+    </nav>
+    <ModalPanel :open="measuring" title="Temperature in the tank" @close="measuring = false">
+      <form class="space-y-4" @submit.prevent="keepTemperature">
+        <QuantityField v-model="measured" kind="temperature" label="Measured" large />
+        <div class="flex gap-3">
+          <button class="button button-main">Write it down</button>
+          <button type="button" class="button" @click="measuring = false">Not now</button>
+        </div>
+      </form>
+    </ModalPanel>
+    <ModalPanel :open="givingUp" :title="`Give run ${run.number} up`" @close="givingUp = false">
+      <form class="space-y-4" @submit.prevent="giveUp">
+        <p>The baths it has been through keep their tallies. The films stay on the record.</p>
+        <TextField v-model="why" label="What happened?" />
+        <ProblemLine :problem="problem" />
+        <div class="flex gap-3">
+          <button class="button button-main" :disabled="busy">Give run {{ run.number }} up</button>
+          <button type="button" class="button" @click="givingUp = false">Go on</button>
+        </div>
+      </form>
+    </ModalPanel>
+  </div>
+  <p v-else class="station text-quiet">Fetching the clock …</p>
+</template>
+
+<style scoped>
+.clock {
+  font-size: min(20rem, 27vw, 40vh);
+}
+.act {
+  display: flex;
+  min-height: 4.5rem;
+  cursor: pointer;
+  flex-direction: column;
+  align-items: center;
+  justify-content: center;
+  border-right: 1px solid var(--line);
+}
+.act:focus-visible {
+  outline-offset: -5px;
+}
+.act kbd {
+  font-family: var(--font-mono);
+  font-size: 0.875rem;
+  font-weight: 400;
+}
+</style>

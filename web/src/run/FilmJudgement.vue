@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { showTime } from '@selvrin/core'
+import { api, type Roll } from '@selvrin/core/contract'
+import { computed, ref, watch } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ProblemLine from '../fields/ProblemLine.vue'
+import TextField from '../fields/TextField.vue'
+import { showMoment } from '../marks/words'
+import { useSession } from '../session/store'
+
+/** A film's record, and how its negatives came out. */
+const { roll } = defineProps<{ roll: Roll }>()
+const emit = defineEmits<{ judged: [] }>()
+const session = useSession()
+const { busy, problem, act } = useAction()
+const result = ref(roll.result)
+const contrast = ref(roll.contrast)
+const note = ref(roll.note)
+const base = ref(roll)
+watch(
+  () => roll,
+  (fresh) => {
+    if (!changed.value) [result.value, contrast.value, note.value] = [fresh.result, fresh.contrast, fresh.note]
+    base.value = fresh
+  },
+)
+const changed = computed(
+  () => result.value !== base.value.result || contrast.value !== base.value.contrast || note.value !== base.value.note,
+)
+const results = ['thin', 'right', 'dense'] as const
+const contrasts = ['flat', 'right', 'hard'] as const
+async function keep(): Promise<void> {
+  const good = await act(async () => {
+    base.value = await call(api.run.judge, {
+      params: { id: roll.id },
+      body: { version: base.value.version, result: result.value, contrast: contrast.value, note: note.value },
+    })
+  })
+  if (good) emit('judged')
+}
+</script>
+
+<template>
+  <li class="card">
+    <p class="text-xl">
+      <b>{{ roll.film }}</b> at EI {{ roll.ei }}, {{ roll.format }} · {{ roll.member }}
+    </p>
+    <p class="text-quiet">
+      {{ roll.developer }}{{ roll.developedS === null ? '' : `, ${showTime(roll.developedS)}`
+      }}{{ roll.runNumber === null ? '' : `, run ${roll.runNumber}` }} · {{ showMoment(roll.at, session.session?.darkroom.zone ?? 'UTC') }}
+    </p>
+    <form class="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3" @submit.prevent="keep">
+      <div role="group" aria-label="Density">
+        <p class="font-semibold">Negatives came out</p>
+        <div class="flex gap-1">
+          <button
+            v-for="one in results"
+            :key="one"
+            type="button"
+            class="button button-small"
+            :class="result === one ? 'button-main' : ''"
+            :aria-pressed="result === one"
+            @click="result = result === one ? null : one"
+          >
+            {{ one }}
+          </button>
+        </div>
+      </div>
+      <div role="group" aria-label="Contrast">
+        <p class="font-semibold">and</p>
+        <div class="flex gap-1">
+          <button
+            v-for="one in contrasts"
+            :key="one"
+            type="button"
+            class="button button-small"
+            :class="contrast === one ? 'button-main' : ''"
+            :aria-pressed="contrast === one"
+            @click="contrast = contrast === one ? null : one"
+          >
+            {{ one }}
+          </button>
+        </div>
+      </div>
+      <div class="min-w-52 flex-1"><TextField v-model="note" label="Marks, notes" /></div>
+      <button class="button button-small min-h-12" :disabled="busy || !changed">Keep</button>
+    </form>
+    <ProblemLine :problem="problem" class="mt-3" />
+  </li>
+</template>

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { showTime } from '@selvrin/core'
+import { api, type Run } from '@selvrin/core/contract'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import { now } from '../clock'
+import ModalPanel from '../fields/ModalPanel.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import TextField from '../fields/TextField.vue'
+import FindingList from '../marks/FindingList.vue'
+import BeakerRow from './BeakerRow.vue'
+import { useClocks } from './clocks'
+import StepRibbon from './StepRibbon.vue'
+import TimeFactors from './TimeFactors.vue'
+
+const { run } = defineProps<{ run: Run }>()
+const clocks = useClocks()
+const router = useRouter()
+const { busy, problem, act } = useAction()
+const dropping = ref(false)
+const why = ref('')
+const startAt = ref(0)
+const taken = computed(() => run.plan.steps.filter((step) => step.bottle?.oneShot).map((step) => `${step.bottle?.label}`))
+
+async function begin(): Promise<void> {
+  // the same moment when it is tried again, so that it counts once
+  startAt.value ||= Math.round(now())
+  await act(async () =>
+    clocks.put(await call(api.run.start, { params: { id: run.id }, body: { version: run.version, at: startAt.value } })),
+  )
+}
+async function drop(): Promise<void> {
+  const good = await act(() =>
+    call(api.run.abandon, { params: { id: run.id }, body: { version: run.version, at: Math.round(now()), reason: why.value } }),
+  )
+  if (good) await router.push('/tanks')
+}
+</script>
+
+<template>
+  <div class="space-y-7">
+    <div class="flex flex-wrap items-baseline gap-5">
+      <h1 class="text-4xl font-bold">Run {{ run.number }}, {{ run.vessel }}</h1>
+      <p class="text-xl text-quiet">{{ run.filmRows.map((roll) => `${roll.film} (${roll.member})`).join(', ') }}</p>
+    </div>
+    <TimeFactors v-if="run.plan.developing" :developing="run.plan.developing" :temperature-c="run.plan.temperatureC" />
+    <FindingList :findings="run.plan.findings" />
+    <p v-if="run.overruled"><b>Overruled:</b> {{ run.overruled }}</p>
+    <BeakerRow :plan="run.plan" />
+    <StepRibbon :plan="run.plan" />
+    <p class="text-lg">
+      Gloves on, liquids in order, thermometer in the developer.
+      {{ taken.length > 0 ? `What is measured out now leaves ${taken.join(' and ')}.` : '' }} Tank loaded in the dark and closed. About
+      {{
+        showTime(
+          run.plan.steps.reduce((sum, step) => sum + step.seconds, 0),
+          60,
+        )
+      }}
+      in all.
+    </p>
+    <ProblemLine :problem="problem" />
+    <div class="flex flex-wrap gap-4">
+      <button class="button button-main min-h-16 px-8" :disabled="busy" data-next @click="begin">All measured out, to the clock</button>
+      <button class="button min-h-16" @click="dropping = true">Drop run {{ run.number }}</button>
+    </div>
+    <ModalPanel :open="dropping" :title="`Drop run ${run.number}`" @close="dropping = false">
+      <form class="space-y-4" @submit.prevent="drop">
+        <p>Nothing was poured yet, so nothing leaves the bottles.</p>
+        <TextField v-model="why" label="Why?" />
+        <ProblemLine :problem="problem" />
+        <div class="flex gap-3">
+          <button class="button button-main" :disabled="busy">Drop it</button>
+          <button type="button" class="button" @click="dropping = false">Keep it</button>
+        </div>
+      </form>
+    </ModalPanel>
+  </div>
+</template>

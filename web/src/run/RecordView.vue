@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { inOrder, runClock, showTemperature, showTime } from '@selvrin/core'
+import type { Run } from '@selvrin/core/contract'
+import { computed } from 'vue'
+import { showMoment } from '../marks/words'
+import { useSession } from '../session/store'
+import { useClocks } from './clocks'
+import FilmJudgement from './FilmJudgement.vue'
+import StepRibbon from './StepRibbon.vue'
+
+const { run } = defineProps<{ run: Run }>()
+const session = useSession()
+const clocks = useClocks()
+const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
+const times = computed(() => (run.events.length === 0 ? [] : runClock(run.plan, run.events, Number.MAX_SAFE_INTEGER).times))
+const reason = (step: number) => inOrder(run.events).findLast((event) => event.kind === 'reason' && event.step === step)?.text
+const measured = computed(() => inOrder(run.events).filter((event) => event.kind === 'temperature'))
+</script>
+
+<template>
+  <div class="space-y-7">
+    <RouterLink to="/tanks" class="link inline-flex min-h-11 items-center">← Tanks</RouterLink>
+    <div>
+      <h1 class="text-4xl font-bold">Run {{ run.number }}, {{ run.vessel }}</h1>
+      <p class="text-xl text-quiet">
+        {{ run.state === 'abandoned' ? 'Given up' : 'Developed' }} {{ showMoment(run.endedAt ?? run.plannedAt, zone) }} by {{ run.by }},
+        developer at {{ showTemperature(run.plan.temperatureC, session.units) }}
+      </p>
+    </div>
+    <StepRibbon :plan="run.plan" :step="run.plan.steps.length" />
+    <section>
+      <h2 class="mb-2 text-2xl font-bold">Films</h2>
+      <ul class="space-y-4">
+        <FilmJudgement v-for="roll in run.filmRows" :key="roll.id" :roll="roll" @judged="clocks.load(run.id)" />
+      </ul>
+    </section>
+    <section v-if="times.length > 0">
+      <h2 class="mb-2 text-2xl font-bold">What happened</h2>
+      <ul>
+        <li v-for="time in times" :key="time.step" class="border-b border-line py-2">
+          <b>{{ run.plan.steps[time.step]?.name }}</b> {{ run.plan.steps[time.step]?.bottle?.label ?? '' }}:
+          {{ time.endedAt ? showTime((time.endedAt - time.startedAt) / 1000) : 'not ended' }} of {{ showTime(time.plannedS) }}
+          <template v-if="time.overS > 1"
+            >, {{ showTime(time.overS) }} over{{ time.held ? ', held' : ''
+            }}{{ reason(time.step) ? `: ${reason(time.step)}` : '' }}</template
+          >
+        </li>
+        <li v-for="one in measured" :key="one.id" class="border-b border-line py-2">
+          Measured {{ showTemperature(one.celsius ?? 0, session.units) }} in {{ run.plan.steps[one.step]?.name.toLowerCase() }}
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { showTemperature, showTime, type DevelopingTime } from '@selvrin/core'
+import { computed } from 'vue'
+import { useSession } from '../session/store'
+
+/** The developing time, largest, and every factor that makes it. */
+const { developing, temperatureC } = defineProps<{ developing: DevelopingTime; temperatureC: number }>()
+const session = useSession()
+const factors = computed(() => developing.steps.filter((step) => Math.abs(step.factor - 1) > 0.0005))
+const name = (step: { name: string }) => (step.name === 'temperature' ? `for ${showTemperature(temperatureC, session.units)}` : step.name)
+</script>
+
+<template>
+  <div>
+    <p class="text-xl text-quiet">Develop</p>
+    <p class="font-mono text-9xl leading-none font-bold max-sm:text-7xl" data-time>{{ showTime(developing.seconds, 5) }}</p>
+    <p class="mt-3 text-xl">
+      <b class="font-mono">{{ showTime(developing.baseSeconds) }}</b> chart at {{ showTemperature(developing.baseC, session.units) }}
+      <template v-for="step in factors" :key="step.name">
+        · <b class="font-mono">×{{ step.factor.toFixed(2) }}</b> {{ name(step) }}</template
+      >
+      · = <b class="font-mono">{{ showTime(developing.seconds, 5) }}</b>
+    </p>
+  </div>
+</template>

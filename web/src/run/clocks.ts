@@ -1,0 +1,116 @@
+import { inOrder, runClock, type RunClock, type RunEvent } from '@selvrin/core'
+import { api, type Run } from '@selvrin/core/contract'
+import { defineStore } from 'pinia'
+import { v7 as uuid } from 'uuid'
+import { computed, ref, shallowRef } from 'vue'
+import { call, CallError } from '../api/call'
+import { onChange } from '../api/live'
+import { now } from '../clock'
+import { useSession } from '../session/store'
+import { deviceName } from './device'
+import { runLog } from './log'
+
+const tickMs = 200
+const sendAgainMs = 3000
+
+/** Running clocks of the darkroom, from stored start times; what happens here is kept on the device first and sent when the server can be reached. */
+export const useClocks = defineStore('clocks', () => {
+  const session = useSession()
+  const runs = shallowRef(new Map<string, Run>())
+  const events = shallowRef(new Map<string, RunEvent[]>())
+  const time = ref(now())
+  const waiting = ref(0)
+  let seq = 0
+  let sending = false
+  let retry = 0
+
+  const put = (run: Run) => {
+    runs.value = new Map(runs.value).set(run.id, run)
+    merge(run.id, run.events)
+  }
+  function merge(id: string, more: RunEvent[]): void {
+    events.value = new Map(events.value).set(id, inOrder([...(events.value.get(id) ?? []), ...more]))
+  }
+
+  /** Fetches a run, with what this device has kept of it. */
+  async function load(id: string): Promise<Run> {
+    const run = await call(api.run.get, { params: { id } })
+    put(run)
+    merge(id, await runLog.of(id).catch(() => []))
+    return run
+  }
+  async function loadRunning(): Promise<void> {
+    if (!session.isTechnician) return
+    const { rows } = await call(api.run.list, { query: { state: 'running' } })
+    await Promise.all(rows.map((row) => load(row.id)))
+  }
+
+  const clockOf = (id: string, at = time.value): RunClock | null => {
+    const run = runs.value.get(id)
+    return run ? runClock(run.plan, events.value.get(id) ?? [], at) : null
+  }
+
+  /** Writes down what happens: on the device at once, to the server as soon as it can be. */
+  async function note(run: string, part: Pick<RunEvent, 'kind' | 'step'> & Partial<RunEvent>): Promise<void> {
+    const event: RunEvent = { id: uuid(), seq: seq++, device: deviceName(), at: Math.round(now()), ...part }
+    merge(run, [event])
+    time.value = now()
+    await runLog.append(run, event).catch(() => undefined)
+    void send()
+  }
+
+  async function send(): Promise<void> {
+    if (sending) return
+    sending = true
+    clearTimeout(retry)
+    try {
+      const unsent = await runLog.unsent()
+      waiting.value = [...unsent.values()].reduce((sum, list) => sum + list.length, 0)
+      for (const [id, list] of unsent) {
+        try {
+          await call(api.run.record, { params: { id }, body: { events: list.slice(0, 200) } })
+        } catch (error) {
+          if (error instanceof CallError && error.offline) throw error
+          // refused for good: it stays in the device's log and is not sent for ever
+        }
+        await runLog.markSent(list.map((event) => event.id))
+        waiting.value = Math.max(0, waiting.value - list.length)
+      }
+    } catch {
+      retry = window.setTimeout(() => void send(), sendAgainMs)
+    } finally {
+      sending = false
+    }
+  }
+
+  const running = computed(() =>
+    [...runs.value.values()].flatMap((run) => {
+      const clock = run.state === 'running' ? clockOf(run.id) : null
+      if (!clock || (clock.phase !== 'running' && clock.phase !== 'over')) return []
+      return [
+        {
+          id: run.id,
+          vessel: run.plan.vessel.name,
+          step: run.plan.steps[clock.step]?.name.toLowerCase() ?? '',
+          remainingS: clock.remainingS,
+          over: clock.phase === 'over',
+        },
+      ]
+    }),
+  )
+
+  let ticking = 0
+  /** Starts the tick of what is shown; times are computed from stored starts, so a missed tick loses nothing. */
+  function begin(): void {
+    if (ticking !== 0) return
+    ticking = window.setInterval(() => (time.value = now()), tickMs)
+    window.addEventListener('online', () => void send())
+    onChange((event) => {
+      if (event === 'all') void Promise.all([send(), loadRunning().catch(() => undefined)])
+      else if (event.subject === 'run' && session.isTechnician) void load(event.id).catch(() => undefined)
+    })
+    void loadRunning().catch(() => undefined)
+    void send()
+  }
+  return { runs, events, time, waiting, load, put, clockOf, note, send, running, begin }
+})

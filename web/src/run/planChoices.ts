@@ -1,0 +1,82 @@
+import { showParts, showVolume } from '@selvrin/core'
+import type { Bottle, ChartRow } from '@selvrin/core/contract'
+import { percent, showRolls } from '../marks/words'
+
+export const uniqueTexts = (texts: string[]): string[] => [...new Set(texts)].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
+
+const spent = (bottle: Bottle): boolean => bottle.state.findings.some((finding) => finding.severity === 'error')
+const detail = (bottle: Bottle): string =>
+  `${showVolume(bottle.state.volumeMl)}, ${percent(bottle.state.remaining)} left${bottle.state.rollsLeft === null ? '' : `, ${showRolls(bottle.state.rollsLeft)}`}`
+const oldestFirst = (a: Bottle, b: Bottle): number => Number(spent(a)) - Number(spent(b)) || a.madeAt - b.madeAt
+
+export interface DeveloperChoice {
+  value: string
+  name: string
+  detail: string
+  disabled: boolean
+  bottleId: string
+  formulaId: string
+  parts: number[]
+}
+
+/** Bottles of film developer for which the chart has a time for this film, at every charted dilution. */
+export function developerChoices(bottles: Bottle[], chart: ChartRow[], film: string | null, ei: number): DeveloperChoice[] {
+  const rows = chart.filter((row) => row.film === film && row.ei === ei)
+  return bottles
+    .filter((bottle) => bottle.family === 'film-developer' && bottle.retiredAt === null)
+    .sort(oldestFirst)
+    .flatMap((bottle) =>
+      uniqueTexts(
+        rows
+          .filter((row) => row.formulaId === bottle.formulaId && (bottle.parts === null || bottle.parts.join() === row.parts.join()))
+          .map((row) => row.parts.join('+')),
+      ).map((text) => {
+        const parts = text.split('+').map(Number)
+        return {
+          value: `${bottle.id} ${text}`,
+          name: `${bottle.label} ${bottle.name}, ${parts.length > 1 ? text : showParts(null)}`,
+          detail: detail(bottle),
+          disabled: spent(bottle),
+          bottleId: bottle.id,
+          formulaId: bottle.formulaId,
+          parts,
+        }
+      }),
+    )
+}
+
+/** The chart's sources for one film, developer and dilution; each is a full set of temperatures. */
+export function sourcesOf(
+  chart: ChartRow[],
+  film: string | null,
+  ei: number,
+  formulaId: string | undefined,
+  parts: number[] | undefined,
+): { value: string; name: string; rows: ChartRow[] }[] {
+  const rows = chart.filter(
+    (row) => row.film === film && row.ei === ei && row.formulaId === formulaId && row.parts.join() === parts?.join(),
+  )
+  return uniqueTexts(rows.map((row) => row.source)).map((name) => ({
+    value: name || 'no source',
+    name: name || 'no source',
+    rows: rows.filter((row) => row.source === name),
+  }))
+}
+
+/** Bottles of a family, the oldest that can still serve first. */
+export const bathChoices = (bottles: Bottle[], family: string) =>
+  bottles
+    .filter((bottle) => bottle.family === family && bottle.retiredAt === null)
+    .sort(
+      (a, b) =>
+        Number(spent(a)) - Number(spent(b)) ||
+        Number(a.parts === null && (a.use.dilutions[0] ?? [1]).length > 1) -
+          Number(b.parts === null && (b.use.dilutions[0] ?? [1]).length > 1) ||
+        oldestFirst(a, b),
+    )
+    .map((bottle) => ({
+      value: bottle.id,
+      name: `${bottle.label} ${bottle.name}, ${showParts(bottle.parts)}`,
+      detail: detail(bottle),
+      disabled: spent(bottle),
+    }))

@@ -1,0 +1,46 @@
+import { api, type Darkroom, type Session } from '@selvrin/core/contract'
+import type { Units } from '@selvrin/core'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { call, onSignedOut } from '../api/call'
+import { closeLive, onChange, openLive } from '../api/live'
+import { setByServer } from '../clock'
+
+export const useSession = defineStore('session', () => {
+  const session = shallowRef<Session | null>(null)
+  const darkroom = shallowRef<Darkroom | null>(null)
+  const ended = ref(false)
+  const person = computed(() => session.value?.person ?? null)
+  const isTechnician = computed(() => person.value?.role === 'technician')
+  const units = computed<Units>(() => person.value?.units ?? 'metric')
+
+  async function take(answer: Session): Promise<void> {
+    session.value = answer
+    setByServer(answer.now)
+    if (answer.person === null) return
+    ended.value = false
+    darkroom.value = await call(api.darkroom.get)
+    openLive()
+  }
+  const load = async (): Promise<void> => take(await call(api.session.get))
+  const signIn = async (login: string, password: string): Promise<void> =>
+    take(await call(api.session.signIn, { body: { login, password } }))
+  const useCode = async (login: string, code: string, password: string): Promise<void> =>
+    take(await call(api.session.useCode, { body: { login, code, password } }))
+  const makeFirst = async (code: string, name: string, login: string, password: string): Promise<void> =>
+    take(await call(api.session.first, { body: { code, name, login, password } }))
+
+  async function signOut(): Promise<void> {
+    closeLive()
+    await call(api.session.signOut).catch(() => undefined)
+    // a fresh page holds nothing of the person who left
+    location.assign('/sign-in')
+  }
+  onSignedOut(() => {
+    if (session.value?.person) ended.value = true
+  })
+  onChange(async (event) => {
+    if (event !== 'all' && event.subject === 'darkroom') darkroom.value = await call(api.darkroom.get)
+  })
+  return { session, darkroom, ended, person, isTechnician, units, load, signIn, useCode, makeFirst, signOut }
+})

@@ -1,0 +1,12 @@
+import { api } from '@selvrin/core/contract'
+import { listStore } from './api/rows'
+
+export const useBottles = listStore('bottles', api.bottle.list, ['bottle'], { retired: true })
+export const useFormulas = listStore('formulas', api.formula.list, ['formula'])
+export const useJars = listStore('jars', api.jar.list, ['jar'])
+export const useMixes = listStore('mixes', api.mix.list, ['mix'])
+export const useChart = listStore('chart', api.chart.list, ['chart'])
+export const useVessels = listStore('vessels', api.run.vessels, [])
+export const useRuns = listStore('runs', api.run.list, ['run'])
+export const useRolls = listStore('rolls', api.run.rolls, ['roll'])
+export const usePeople = listStore('people', api.person.list, ['person'])
