@@ -2,7 +2,7 @@ import { createServer as createHttp } from 'node:http'
 import { createServer as createHttps } from 'node:https'
 import { readFileSync } from 'node:fs'
 import { createApp } from './app'
-import { systemClock } from './clock'
+import { clockFromParent, systemClock } from './clock'
 import { connect } from './database/connection'
 import { prepare, WrongKind, type Kind } from './database/prepare'
 import { demoSignIns } from './demo/people'
@@ -15,14 +15,15 @@ async function main(): Promise<void> {
   const host = env.HOST ?? '127.0.0.1'
   const port = Number(env.PORT ?? 4780)
   const db = connect(url)
+  const clock = process.send ? clockFromParent() : systemClock
   const kind: Kind = env.SELVRIN_KIND === 'demo' ? 'demo' : 'house'
-  const ready = await prepare(db, systemClock, { kind, strict: env.SELVRIN_STRICT === '1', fresh: env.SELVRIN_FRESH === '1' })
+  const ready = await prepare(db, clock, { kind, strict: env.SELVRIN_STRICT === '1', fresh: env.SELVRIN_FRESH === '1' })
 
   const options = {
     ...(env.WEB_DIR === undefined ? {} : { webDir: env.WEB_DIR }),
     ...(env.TRUST_PROXY === undefined ? {} : { trustProxy: env.TRUST_PROXY }),
   }
-  const { app, close } = createApp({ db, clock: systemClock }, options)
+  const { app, close } = createApp({ db, clock }, options)
   const tls = env.TLS_CERT && env.TLS_KEY ? { cert: readFileSync(env.TLS_CERT), key: readFileSync(env.TLS_KEY) } : null
   const server = tls ? createHttps(tls, app) : createHttp(app)
   await new Promise<void>((resolve, reject) => server.once('error', reject).listen(port, host, resolve))

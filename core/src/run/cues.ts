@@ -24,7 +24,8 @@ export function cuesOf(step: Pick<PlanStep, 'seconds' | 'drainS' | 'agitation'>)
   const outS = Math.max(seconds - step.drainS, 0)
   const pouredS = Math.min(pourS, outS)
   const bursts: [number, number][] = []
-  if (agitation.firstS > 0) bursts.push([pouredS, Math.max(pouredS, agitation.firstS)])
+  // counted from the pour's beginning, but a short first agitation still gets its time after the pour
+  if (agitation.firstS > 0) bursts.push([pouredS, Math.max(agitation.firstS, pouredS + Math.min(agitation.firstS, pourS))])
   if (agitation.everyS > 0)
     for (let at = agitation.everyS; at < outS; at += agitation.everyS)
       if (at >= (bursts.at(-1)?.[1] ?? pouredS) + tapS) bursts.push([at, at + agitation.forS])

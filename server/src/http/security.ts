@@ -8,6 +8,7 @@ export const headers: RequestHandler[] = [
       useDefaults: false,
       directives: {
         'default-src': ["'self'"],
+        'script-src': ["'self'"],
         'img-src': ["'self'", 'data:', 'blob:'],
         'style-src': ["'self'", "'unsafe-inline'"],
         'object-src': ["'none'"],

@@ -4,14 +4,14 @@ import type { Bottle } from '@selvrin/core/contract'
 import { computed } from 'vue'
 import BathMark from '../marks/BathMark.vue'
 import TallyMarks from '../marks/TallyMarks.vue'
-import { percent, showDay, showRolls } from '../marks/words'
+import { cssPercent, percent, showDay, showRolls } from '../marks/words'
 
 /** A bottle as it stands on the shelf, drawn to scale: a litre and a half is twice the girth of a small one. */
 const { bottle, zone, first, flag } = defineProps<{ bottle: Bottle; zone: string; first: boolean; flag: string }>()
 
-const scale = computed(() => Math.min(1.18, Math.max(0.82, Math.cbrt(bottle.sizeMl / 1000))))
-const width = computed(() => Math.round(150 * Math.min(1.1, scale.value)))
-const height = computed(() => Math.round(206 * scale.value))
+const scale = computed(() => Math.min(1.16, Math.max(0.93, Math.cbrt(bottle.sizeMl / 1000))))
+const width = computed(() => Math.round(150 * scale.value))
+const height = computed(() => Math.round(184 * scale.value))
 // outline in a 100 × 140 box: body from y 40 to 140, shoulders to y 20, neck to y 10
 const fill = computed(() => Math.min(1, bottle.state.volumeMl / bottle.sizeMl))
 const level = computed(() => 139 - fill.value * 112)
@@ -42,7 +42,7 @@ const outline = 'M36 10h28v8c0 6 4 8 12 12l16 7c5 2 7 6 7 11v86c0 4-2 5-5 5H6c-3
     </svg>
     <div
       class="tape absolute inset-x-[5%] bottom-[4%] flex flex-col overflow-hidden rounded-sm border px-1.5 py-1 leading-tight text-ink"
-      :style="{ '--used': percent(1 - bottle.state.remaining) }"
+      :style="{ '--used': cssPercent(1 - bottle.state.remaining) }"
     >
       <p class="flex items-center gap-1.5">
         <BathMark :family="bottle.family" :size="20" />
@@ -53,8 +53,8 @@ const outline = 'M36 10h28v8c0 6 4 8 12 12l16 7c5 2 7 6 7 11v86c0 4-2 5-5 5H6c-3
       <p class="flex min-h-5 items-center gap-2 text-sm">
         {{ showParts(bottle.parts) }} <TallyMarks v-if="counted > 0" :count="counted" :most="15" />
       </p>
-      <p class="flex items-baseline justify-between gap-1 text-[15px]">
-        <b>{{ left }}</b> <span>{{ rolls }}</span>
+      <p class="flex items-baseline justify-between gap-1 text-[15px] whitespace-nowrap">
+        <b>{{ left }}</b> <span class="text-sm">{{ rolls }}</span>
       </p>
     </div>
     <p v-if="flag" class="absolute top-[13%] right-0 rounded-sm border-2 border-ink bg-panel px-1.5 text-sm font-bold text-ink">

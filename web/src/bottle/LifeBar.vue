@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { percent } from '../marks/words'
+import { cssPercent, percent } from '../marks/words'
 
 /** Use and age apart, and what is left. */
 const { used, aged } = defineProps<{ used: number; aged: number }>()
@@ -8,8 +8,8 @@ const { used, aged } = defineProps<{ used: number; aged: number }>()
 <template>
   <div>
     <div class="flex h-9 overflow-hidden rounded-sm border-2 border-ink" aria-hidden="true">
-      <div class="used" :style="{ width: percent(used) }" />
-      <div class="aged" :style="{ width: percent(Math.min(aged, 1 - used)) }" />
+      <div class="used" :style="{ width: cssPercent(used) }" />
+      <div class="aged" :style="{ width: cssPercent(Math.min(aged, 1 - used)) }" />
     </div>
     <p class="mt-1">
       <b>{{ percent(used) }}</b> used · <b>{{ percent(aged) }}</b> aged · <b>{{ percent(Math.max(0, 1 - used - aged)) }}</b> left

@@ -45,16 +45,15 @@ const summary = computed(() => {
       <p v-else-if="bottles.loaded && inUse.length === 0" class="text-xl">
         The shelf is empty. Open the Formulary, pick a formula and mix it; its bottles will stand here.
       </p>
-      <div class="flex flex-wrap">
-        <section v-for="group in groups" :key="group.family" class="max-w-full">
-          <h2 class="pt-3 pr-6 pl-3 text-sm font-semibold text-quiet">{{ group.name }}</h2>
-          <ul class="flex flex-wrap items-end">
-            <li v-for="bottle in group.bottles" :key="bottle.id" class="plank flex items-end px-3 pt-1">
-              <BottleVessel :bottle="bottle" :zone="zone" :first="first.has(bottle.id)" :flag="flagOf(bottle)" />
-            </li>
-          </ul>
-        </section>
-      </div>
+      <ul class="flex flex-wrap items-end">
+        <template v-for="group in groups" :key="group.family">
+          <li v-for="(bottle, i) in group.bottles" :key="bottle.id" class="plank flex flex-col items-start px-2.5 pt-1">
+            <h2 v-if="i === 0" class="pt-1 text-sm font-semibold text-quiet">{{ group.name }}</h2>
+            <BottleVessel :bottle="bottle" :zone="zone" :first="first.has(bottle.id)" :flag="flagOf(bottle)" />
+          </li>
+        </template>
+        <li v-if="groups.length > 0" class="plank min-w-4 flex-1" aria-hidden="true" />
+      </ul>
     </section>
     <aside v-if="session.isTechnician" class="card self-start max-lg:row-start-1">
       <h2 class="mb-3 text-xl font-bold">Before tonight</h2>

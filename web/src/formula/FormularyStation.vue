@@ -14,7 +14,11 @@ onMounted(() => void Promise.all([formulas.load(), jars.load(), bottles.load()])
 
 const groups = computed(() =>
   families
-    .map((family) => ({ family, name: familyNames[family], rows: formulas.rows.filter((row) => row.body.family === family) }))
+    .map((family) => ({
+      family,
+      name: familyNames[family],
+      rows: formulas.rows.filter((row) => row.body.family === family).sort((a, b) => a.body.name.localeCompare(b.body.name)),
+    }))
     .filter((group) => group.rows.length > 0),
 )
 const onShelf = (row: FormulaRow) =>

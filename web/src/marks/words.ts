@@ -17,6 +17,8 @@ export function showSpan(spanDays: number): string {
 }
 export const daysBetween = (from: number, to: number): number => (to - from) / days
 
+/** for style sheets: '40%' */
+export const cssPercent = (share: number): string => `${Math.round(share * 1000) / 10}%`
 export const percent = (share: number): string => `${Math.round(share * 100)} %`
 export const rollWord = (count: number): string => (Math.abs(count - 1) < 0.05 ? 'roll' : 'rolls')
 /** '7 rolls', '1 roll', '6.5 rolls' */

@@ -46,7 +46,7 @@ const temperature = (celsius: number) => showTemperature(celsius, session.units)
       :to="`/tanks/${clock.id}`"
       class="whitespace-nowrap underline-offset-4 hover:underline focus-visible:outline-on-bar"
     >
-      ▶ <b class="font-mono">{{ showTime(Math.max(clock.remainingS, 0)) }}</b> {{ clock.vessel }}, {{ clock.step
+      ▶ <b class="font-mono">{{ showTime(Math.max(Math.ceil(clock.remainingS), 0)) }}</b> {{ clock.vessel }}, {{ clock.step
       }}{{ clock.over ? ': time is up' : '' }}
     </RouterLink>
     <span v-if="!connected" class="font-semibold whitespace-nowrap" role="status">⚠ No connection</span>

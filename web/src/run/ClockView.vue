@@ -186,7 +186,9 @@ async function giveUp(): Promise<void> {
           >
         </h1>
         <p v-if="next && clock.phase !== 'before'" class="flex items-center gap-3">
-          then <b>{{ next.name.toLowerCase() }}</b>, {{ described(next) }}, {{ showTime(next.seconds, 5) }}
+          <span
+            >then <b>{{ next.name.toLowerCase() }}</b>, {{ described(next) }}, {{ showTime(next.seconds, 5) }}</span
+          >
           <BathMark :family="next.bath === 'water' ? 'wash' : next.bath" :size="34" />
         </p>
       </div>

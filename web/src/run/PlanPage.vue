@@ -186,7 +186,7 @@ async function keep(): Promise<void> {
       <fieldset class="space-y-2">
         <legend class="font-semibold">Whose films</legend>
         <div v-for="(owner, i) in owners" :key="owner.id" class="flex items-end gap-2">
-          <ChoiceField v-model="owner.memberId" class="min-w-0 flex-1" :label="`Film ${i + 1}`" :choices="memberChoices" />
+          <ChoiceField v-model="owner.memberId" class="min-w-0 flex-1" :label="`Owner of film ${i + 1}`" :choices="memberChoices" />
           <button
             v-if="owners.length > 1"
             type="button"

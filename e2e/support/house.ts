@@ -1,0 +1,98 @@
+import { test as base, expect, type Page } from '@playwright/test'
+import { spawn, type ChildProcess } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+import pg from 'pg'
+
+const root = fileURLToPath(new URL('../..', import.meta.url))
+
+export interface House {
+  url: string
+  port: number
+  /** asks the house's own database */
+  /** sets the server's clock forward */
+  advance: (ms: number) => void
+  ask: <T extends object>(sql: string, values?: unknown[]) => Promise<T[]>
+}
+
+const started = (server: ChildProcess): Promise<number> =>
+  new Promise((resolve, reject) => {
+    let said = ''
+    const hear = (chunk: Buffer) => {
+      said += chunk.toString()
+      const port = /at http:\/\/127\.0\.0\.1:(\d+)/.exec(said)?.[1]
+      if (port) resolve(Number(port))
+    }
+    server.stdout?.on('data', hear)
+    server.stderr?.on('data', hear)
+    server.once('exit', (code) => reject(new Error(`The server ended with ${code}: ${said}`)))
+  })
+
+/** Each worker has a demo house of its own: a server of the built application on a database of its own. */
+export const test = base.extend<object, { house: House }>({
+  house: [
+    async ({}, use, info) => {
+      const admin = process.env.TEST_DATABASE_URL
+      if (!admin) throw new Error('TEST_DATABASE_URL is missing: run npm test.')
+      const name = `e2e_${info.workerIndex}_${Date.now()}`
+      const maker = new pg.Client({ connectionString: `${admin}/postgres` })
+      await maker.connect()
+      await maker.query(`create database ${name}`)
+      const server = spawn(process.execPath, ['server/dist/main.mjs'], {
+        cwd: root,
+        stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
+        env: {
+          ...process.env,
+          NODE_ENV: 'production',
+          DATABASE_URL: `${admin}/${name}`,
+          SELVRIN_KIND: 'demo',
+          HOST: '127.0.0.1',
+          PORT: '0',
+          WEB_DIR: `${root}web/dist`,
+        },
+      })
+      const port = await started(server)
+      const asker = new pg.Client({ connectionString: `${admin}/${name}` })
+      await asker.connect()
+      await use({
+        url: `http://127.0.0.1:${port}`,
+        port,
+        advance: (advanceMs) => void server.send({ advanceMs }),
+        ask: async (sql, values) => (await asker.query(sql, values)).rows,
+      })
+      await asker.end()
+      const gone = new Promise((resolve) => server.once('exit', resolve))
+      server.kill('SIGTERM')
+      await gone
+      await maker.query(`drop database ${name} with (force)`)
+      await maker.end()
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
+  baseURL: async ({ house }, use) => use(house.url),
+})
+
+export { expect }
+
+/** Signs in as one of the demo's people and waits for the shelf. */
+export async function signIn(page: Page, login = 'ilse', at = '/'): Promise<void> {
+  await page.goto(`${at}sign-in`.replace('//sign-in', '/sign-in'))
+  await page.getByLabel('Sign-in name').fill(login)
+  await page.getByLabel('Password').fill('tide-mill-loft')
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible()
+}
+
+/** Picks an option of a choice field. */
+export async function choose(page: Page, field: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${field}\\b`) }).click()
+  await page.getByRole('option', { name: option }).first().click()
+}
+
+/** The one thing to do now, wherever the page has put it. */
+export const doNext = (page: Page): Promise<void> => page.locator('[data-next]').click()
+
+/** Lets time pass for the page, whose clock the test has installed, and for the server. */
+export async function pass(page: Page, house: House, seconds: number): Promise<void> {
+  house.advance(seconds * 1000)
+  await page.clock.fastForward(seconds * 1000)
+}

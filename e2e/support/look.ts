@@ -1,0 +1,37 @@
+import type { Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { PNG } from 'pngjs'
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+/** What axe-core finds serious or critical on the page as it stands: rule and first element of each. */
+export async function seriousFaults(page: Page): Promise<string[]> {
+  await page.evaluate(axe)
+  return page.evaluate(async () => {
+    const run = (
+      window as unknown as { axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> } }
+    ).axe
+    const { violations } = await run.run()
+    return violations
+      .filter((one) => one.impact === 'serious' || one.impact === 'critical')
+      .map((one) => `${one.id}: ${one.nodes[0]?.html ?? ''}`)
+  })
+}
+
+/** The first pixel of the page as it stands that has green or blue in it; null when all is black and red. */
+export async function greenOrBluePixel(page: Page): Promise<{ x: number; y: number; rgb: number[] } | null> {
+  const { data, width, height } = PNG.sync.read(await page.screenshot({ animations: 'disabled', caret: 'initial' }))
+  for (let i = 0; i < width * height; i++)
+    if (data[i * 4 + 1] !== 0 || data[i * 4 + 2] !== 0)
+      return { x: i % width, y: Math.floor(i / width), rgb: [...data.subarray(i * 4, i * 4 + 3)] }
+  return null
+}
+
+/** Whether anything at all is lit: a black page would pass the test above for nothing. */
+export async function redPixels(page: Page): Promise<number> {
+  const { data, width, height } = PNG.sync.read(await page.screenshot({ animations: 'disabled' }))
+  let red = 0
+  for (let i = 0; i < width * height; i++) if ((data[i * 4] ?? 0) > 60) red++
+  return red
+}
