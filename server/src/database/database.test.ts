@@ -1,0 +1,81 @@
+import { newDatabase, testHouse, type TestHouse } from '../test/house'
+import { connect } from './connection'
+import { migrateDown, migrateUp } from './migrate'
+import { kindOf, prepare, WrongKind } from './prepare'
+
+const clock = { now: () => Date.now() }
+
+test('migrations go up, all the way down, and up again', async () => {
+  const db = connect(await newDatabase())
+  const tables = async () =>
+    (await db.rows<{ name: string }>(`select tablename as name from pg_tables where schemaname = 'public' order by 1`)).map(
+      (row) => row.name,
+    )
+  const functions = async () =>
+    (await db.rows(`select proname from pg_proc join pg_namespace n on n.oid = pronamespace where nspname = 'public'`)).length
+  await migrateUp(db)
+  const up = await tables()
+  expect(up).toContain('bottle_entry')
+  await migrateDown(db)
+  expect(await tables()).toEqual(['migration'])
+  expect(await functions()).toBe(0)
+  await migrateUp(db)
+  expect(await tables()).toEqual(up)
+  await db.close()
+})
+
+test('two processes that start at once migrate and load the demo once', async () => {
+  const url = await newDatabase()
+  const both = [connect(url), connect(url)]
+  await Promise.all(both.map((db) => prepare(db, clock, { kind: 'demo', strict: false, fresh: false })))
+  const [count] = await both[0]!.rows<{ count: number }>('select count(*) from person')
+  expect(count?.count).toBe(15)
+  await Promise.all(both.map((db) => db.close()))
+}, 30_000)
+
+test('a house gets no demo data, cannot be reset, and is told from a demo', async () => {
+  const db = connect(await newDatabase())
+  const { firstCode } = await prepare(db, clock, { kind: 'house', strict: true, fresh: false })
+  expect(firstCode).toMatch(/^[2-9A-HJKMNP-Z]{10}$/)
+  expect(await db.rows('select id from person union all select id from bottle union all select id from formula')).toEqual([])
+  for (const ask of [
+    { kind: 'demo' as const, strict: true, fresh: false },
+    { kind: 'demo' as const, strict: false, fresh: true },
+    { kind: 'house' as const, strict: true, fresh: true },
+  ])
+    await expect(prepare(db, clock, ask)).rejects.toThrow(WrongKind)
+  expect(await kindOf(db)).toBe('house')
+  expect(await prepare(db, clock, { kind: 'demo', strict: false, fresh: false })).toMatchObject({ kind: 'house' })
+  await db.close()
+})
+
+describe('the demo', () => {
+  let house: TestHouse
+  beforeAll(async () => void (house = await testHouse()), 30_000)
+  afterAll(() => house.close())
+
+  test('is rich enough that every screen looks lived in', async () => {
+    const counts = await house.db.one<Record<string, number>>(`select
+      (select count(*) from formula) as formulas, (select count(*) from jar) as jars, (select count(*) from bottle where retired_at is null) as bottles,
+      (select count(*) from person where role = 'technician') as technicians, (select count(*) from person where role = 'member') as members,
+      (select count(*) from run where state = 'done') as runs, (select count(*) from chart_row) as chart`)
+    const least = { formulas: 12, jars: 25, bottles: 10, technicians: 3, members: 12, runs: 40, chart: 30 }
+    for (const [what, wanted] of Object.entries(least)) expect([what, (counts?.[what] ?? 0) >= wanted]).toEqual([what, true])
+  })
+  test('a written line of a ledger can be neither changed nor removed, and a used version stays', async () => {
+    for (const sql of [
+      'update bottle_entry set ml = ml + 1',
+      'delete from bottle_entry',
+      'delete from jar_entry',
+      `update formula_version set body = body || '{"name": "x"}'`,
+    ])
+      await expect(house.db.run(sql)).rejects.toThrow(/append-only/)
+  })
+  test('a ledger below zero is refused by the database itself', async () => {
+    await expect(
+      house.db.run(
+        `insert into bottle_entry (id, bottle_id, kind, at, ml) select gen_random_uuid(), id, 'pour-out', now(), -1e6 from bottle limit 1`,
+      ),
+    ).rejects.toThrow(/would hold/)
+  })
+})

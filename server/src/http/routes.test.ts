@@ -1,0 +1,164 @@
+import { endpoints, type Endpoint } from '@selvrin/core/contract'
+import fc from 'fast-check'
+import { v7 as uuid } from 'uuid'
+import { testHouse, type Caller, type TestHouse } from '../test/house'
+
+let house: TestHouse
+let nobody: Caller
+let member: Caller
+let technician: Caller
+beforeAll(async () => {
+  house = await testHouse()
+  ;[nobody, member, technician] = await Promise.all([house.as(null), house.as('tilda'), house.as('ilse')])
+}, 30_000)
+afterAll(() => house.close())
+
+const title = ({ method, path }: Endpoint) => `${method} ${path}`
+const params = { id: uuid(), entryId: uuid() }
+
+describe('every route, with the wrong role', () => {
+  test.each(endpoints.filter((one) => one.access !== 'public').map((one) => [title(one), one] as const))(
+    '%s sends strangers away',
+    async (_, one) => {
+      expect((await nobody.call(one, { params })).status).toBe(401)
+    },
+  )
+  test.each(endpoints.filter((one) => one.access === 'technician').map((one) => [title(one), one] as const))(
+    '%s is not for members',
+    async (_, one) => {
+      const { status, body } = await member.call(one, { params })
+      expect([status, body.code]).toEqual([403, 'not-yours'])
+    },
+  )
+  test('a member sees and judges only their own films, and takes out only their own record', async () => {
+    const own = await member.send('GET', '/api/rolls')
+    expect(new Set(own.body.rows?.map((row) => row.member))).toEqual(new Set(['Tilda Rook']))
+    const other = (await technician.send('GET', '/api/rolls')).body.rows?.find((row) => row.member !== 'Tilda Rook')
+    expect(
+      (
+        await member.send('PUT', `/api/rolls/${other?.id as string}`, {
+          version: other?.version,
+          result: 'right',
+          contrast: null,
+          note: '',
+        })
+      ).status,
+    ).toBe(403)
+    expect((await member.send('GET', `/api/people/${other?.memberId as string}/export`)).status).toBe(403)
+    expect((await member.send('POST', `/api/people/${other?.memberId as string}/sign-out`, {})).status).toBe(403)
+  })
+})
+
+test('every route of the contract is served, and the OpenAPI document names them all', async () => {
+  const { body } = await nobody.send('GET', '/api/openapi.json')
+  const paths = body.paths as Record<string, Record<string, unknown>>
+  for (const one of endpoints) {
+    expect(paths[one.path.replace(/:(\w+)/g, '{$1}')]).toHaveProperty(one.method.toLowerCase())
+    expect((await nobody.call(one, { params })).body.code).not.toBe('no-route')
+  }
+})
+
+test('1,000 malformed requests over all routes bring a sentence and no 5xx', async () => {
+  const nasty = fc.oneof(
+    fc.jsonValue(),
+    fc.constantFrom<unknown>('', '\u0000', 'x'.repeat(3000), -1, 1e308, NaN, [], {}, null, { id: 'x' }, { version: 1e99 }, '{', '[[[', {
+      body: { name: '\u0000' },
+    }),
+    fc.dictionary(
+      fc.constantFrom('id', 'version', 'ml', 'kind', 'events', 'body', 'bottles', 'request', 'at', 'parts', 'totalMl', '__proto__'),
+      fc.jsonValue(),
+    ),
+  )
+  const badParams = fc.record({
+    id: fc.constantFrom(uuid(), 'x', '%00', '1;drop', '..%2f..', '-', '%E0%A4%A'),
+    entryId: fc.constantFrom(uuid(), '0'),
+  })
+  const requests = fc.sample(
+    fc.tuple(
+      fc.nat(endpoints.length - 1),
+      nasty,
+      badParams,
+      fc.constantFrom('limit=0', 'limit=9999', 'after=x', 'nope=1', 'limit[]=1', ''),
+    ),
+    { numRuns: 1000, seed: 4 },
+  )
+  // signing out would end the caller's own session, and wrong sign-ins would only meet the limit
+  const skipped = [
+    'DELETE /api/session',
+    'POST /api/session',
+    'POST /api/session/code',
+    'POST /api/session/first',
+    'POST /api/people/:id/sign-out',
+  ]
+  let refused = 0
+  for (let i = 0; i < requests.length; i += 20)
+    await Promise.all(
+      requests.slice(i, i + 20).map(async ([index, body, ids, query]) => {
+        const one = endpoints[index] as Endpoint
+        if (skipped.includes(title(one))) return
+        const path = `${one.path.replace(/:(\w+)/g, (_, name: string) => ids[name as 'id'])}${query === '' ? '' : `?${query}`}`
+        const { status, body: answer } = await technician.send(one.method, path, one.method === 'GET' ? undefined : body)
+        expect([title(one), status < 500]).toEqual([title(one), true])
+        if (status < 400) return
+        refused += 1
+        expect(typeof answer.message).toBe('string')
+      }),
+    )
+  expect(refused).toBeGreaterThan(600)
+}, 60_000)
+
+test('too large, unreadable and foreign requests are refused with a sentence', async () => {
+  expect((await technician.send('PUT', '/api/me', `{"note":"${'x'.repeat(300_000)}"}`)).status).toBe(413)
+  expect((await technician.send('PUT', '/api/me', '{')).body.code).toBe('not-json')
+  expect((await technician.send('PUT', '/api/me', {}, { origin: 'http://elsewhere.test' })).status).toBe(403)
+  expect((await technician.send('PUT', '/api/me', { version: 1, nope: 1 })).body.message).toContain('nope')
+  expect((await technician.send('PUT', '/api/me', { version: 1 }, { 'idempotency-key': '' })).body.code).toBe('no-key')
+})
+
+test('lists ask the database a constant number of times, however long they are', async () => {
+  const counted = async (path: string) => {
+    const before = house.db.statements()
+    const { body } = await technician.send('GET', path)
+    return { statements: house.db.statements() - before, rows: body.rows?.length ?? 0 }
+  }
+  // each asks for the session first
+  const expected: Record<string, number> = {
+    '/api/bottles?retired=true': 3,
+    '/api/formulas': 2,
+    '/api/jars': 2,
+    '/api/mixes': 2,
+    '/api/chart': 2,
+    '/api/vessels': 2,
+    '/api/runs': 2,
+    '/api/rolls': 2,
+    '/api/people': 2,
+  }
+  for (const [path, statements] of Object.entries(expected)) {
+    const all = await counted(path)
+    const one = await counted(`${path}${path.includes('?') ? '&' : '?'}limit=1`)
+    expect([path, all.statements, one.statements]).toEqual([path, statements, statements])
+    expect(one.rows).toBeLessThanOrEqual(1)
+  }
+})
+
+test('a page of a list goes on where the one before ended', async () => {
+  const all = (await technician.send('GET', '/api/runs')).body.rows?.map((row) => row.id)
+  const seen: unknown[] = []
+  let after: string | null = null
+  do {
+    const { body }: { body: Record<string, unknown> & { rows?: Record<string, unknown>[] } } = await technician.send(
+      'GET',
+      `/api/runs?limit=15${after ? `&after=${after}` : ''}`,
+    )
+    seen.push(...(body.rows ?? []).map((row) => row.id))
+    after = body.after as string | null
+  } while (after !== null)
+  expect(seen).toEqual(all)
+})
+
+test('headers keep other pages out', async () => {
+  const { headers } = await nobody.send('GET', '/api/session')
+  expect(headers.get('content-security-policy')).toContain("script-src 'self'")
+  expect(headers.get('x-content-type-options')).toBe('nosniff')
+  expect(headers.get('strict-transport-security')).toBeNull()
+})

@@ -1,0 +1,117 @@
+import { v7 as uuid } from 'uuid'
+import { testHouse, type Caller, type TestHouse } from '../test/house'
+
+let house: TestHouse
+let ilse: Caller
+beforeAll(async () => {
+  house = await testHouse()
+  ilse = await house.as('ilse')
+}, 30_000)
+afterAll(() => house.close())
+
+type Row = Record<string, unknown>
+const rows = async (path: string): Promise<Row[]> => (await ilse.send('GET', path)).body.rows ?? []
+const named = (list: Row[], name: string, more: (row: Row) => boolean = () => true) =>
+  list.find((row) => row.name === name && more(row)) as Row & { id: string }
+const volume = async (id: string) => (await ilse.send('GET', `/api/bottles/${id}`)).body.state as { volumeMl: number; rolls: number }
+
+async function planned(count = 2, change: Row = {}) {
+  const [bottles, chart, vessels, people] = (await Promise.all(
+    ['/api/bottles', '/api/chart', '/api/vessels', '/api/people'].map(rows),
+  )) as [Row[], Row[], Row[], Row[]]
+  const developer = named(bottles, 'Soft borax developer', (row) => (row.state as { volumeMl: number }).volumeMl > 1500)
+  const stop = named(bottles, 'Citric stop bath')
+  const fixer = named(bottles, 'Rapid fixer concentrate', (row) => row.parts !== null)
+  const charted = chart.filter(
+    (row) => row.film === 'Millrace 400' && row.formulaId === developer.formulaId && row.ei === 400 && String(row.parts) === '1,1',
+  )
+  const id = uuid()
+  const request = {
+    vesselId: named(vessels, 'Tank 2').id,
+    films: Array.from({ length: count }, () => ({
+      id: uuid(),
+      memberId: people.find((row) => row.login === 'tilda')?.id,
+      film: 'Millrace 400',
+      format: '135-36',
+      ei: 400,
+      pushStops: 0,
+    })),
+    chartRowIds: charted.map((row) => row.id),
+    baths: [
+      { family: 'film-developer', bottleId: developer.id, parts: [1, 1] },
+      { family: 'stop-bath', bottleId: stop.id, parts: [1] },
+      { family: 'fixer', bottleId: fixer.id, parts: [1] },
+    ],
+    temperatureC: 20,
+    agitation: '10-4inv-30',
+    preWet: false,
+    washAid: false,
+    wettingAgent: false,
+    ...change,
+  }
+  const answer = await ilse.send('POST', '/api/runs', { id, request })
+  return { id, answer, developer, stop, fixer, request }
+}
+let seq = 0
+const event = (kind: string, at: number, step: number) => ({ id: uuid(), seq: seq++, device: 'test', at, kind, step })
+
+test('a run writes what it took and what went through, once, and the films’ records', async () => {
+  const { id, answer, developer, fixer } = await planned()
+  expect(answer.status).toBe(200)
+  const before = { developer: await volume(developer.id), fixer: await volume(fixer.id) }
+  const at = house.now()
+  const start = await ilse.send('POST', `/api/runs/${id}/start`, { version: answer.body.version, at })
+  expect(start.status).toBe(200)
+  expect((await volume(developer.id)).volumeMl).toBeCloseTo(before.developer.volumeMl - 300, 4)
+  const events = [event('start', at, 0), event('next', at + (630 + 60 + 300 + 480 + 5) * 1000, 3)]
+  const early = await ilse.send('POST', `/api/runs/${id}/finish`, { version: start.body.version, at: at + 1000, events: [] })
+  expect([early.status, early.body.code]).toEqual([409, 'not-over'])
+  const sent = await Promise.all([1, 2, 3].map(() => ilse.send('POST', `/api/runs/${id}/events`, { events })))
+  expect(sent.map((one) => one.status)).toEqual([200, 200, 200])
+  const finish = () => ilse.send('POST', `/api/runs/${id}/finish`, { version: start.body.version, at: at + 1_600_000, events })
+  const [first, second] = await Promise.all([finish(), finish()])
+  expect([first.status, second.status].sort()).toEqual([200, 409])
+  const after = await volume(fixer.id)
+  expect([after.rolls - before.fixer.rolls, before.fixer.volumeMl - after.volumeMl]).toEqual([2, 30])
+  const run = (await ilse.send('GET', `/api/runs/${id}`)).body
+  expect((run.events as unknown[]).length).toBe(2)
+  expect((run.filmRows as Row[]).map((row) => [row.member, row.developedS, row.temperatureC])).toEqual([
+    ['Tilda Rook', 630, 20],
+    ['Tilda Rook', 630, 20],
+  ])
+  const own = await (await house.as('tilda')).send('GET', '/api/rolls')
+  expect(own.body.rows?.slice(0, 2).map((row) => row.runId)).toEqual([id, id])
+})
+
+test('a plan that cannot work is refused with its reason, or kept with the technician’s', async () => {
+  const { answer, request } = await planned(3)
+  expect([answer.status, answer.body.code]).toEqual([422, 'plan-vessel'])
+  const overruled = await ilse.send('POST', '/api/runs', {
+    id: uuid(),
+    request: { ...request, films: request.films.map((film) => ({ ...film, id: uuid() })) },
+    overrule: 'two are short ends',
+  })
+  expect(overruled.body).toMatchObject({ state: 'planned', overruled: 'two are short ends' })
+  expect((await planned(1, { temperatureC: 40 })).answer.body.code).toBe('outside-range')
+  expect((await planned(1, { chartRowIds: [uuid()] })).answer.body.code).toBe('no-chart')
+  expect((await planned(1, { vesselId: uuid() })).answer.body.code).toBe('no-vessel')
+})
+
+test('two runs that start on the last of a bottle: the second is told what is left', async () => {
+  const [a, b] = [await planned(1), await planned(1)]
+  await ilse.send('POST', `/api/bottles/${a.developer.id}/entries`, {
+    entryId: uuid(),
+    kind: 'pour-out',
+    ml: (await volume(a.developer.id)).volumeMl - 350,
+  })
+  const starts = await Promise.all(
+    [a, b].map((one) => ilse.send('POST', `/api/runs/${one.id}/start`, { version: one.answer.body.version, at: house.now() })),
+  )
+  expect(starts.map((one) => one.status).sort()).toEqual([200, 409])
+  expect(starts.find((one) => one.status === 409)?.body.message).toContain('holds 50 ml')
+  const left = starts[0]?.status === 409 ? a : b
+  expect((await ilse.send('GET', `/api/runs/${left.id}`)).body.state).toBe('planned')
+  expect((await ilse.send('POST', `/api/runs/${left.id}/abandon`, { version: 1, at: house.now(), reason: 'no developer' })).status).toBe(
+    200,
+  )
+})

@@ -1,0 +1,113 @@
+import type { AddressInfo } from 'node:net'
+import { createServer, type Server } from 'node:http'
+import type { Endpoint } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { createApp } from '../app'
+import { connect, type Database } from '../database/connection'
+import { prepare, type Kind } from '../database/prepare'
+import { demoPassword } from '../demo/people'
+
+export interface Answer {
+  status: number
+  body: Record<string, unknown> & { rows?: Record<string, unknown>[] }
+  headers: Headers
+}
+export interface Caller {
+  cookie: string
+  /** sends anything, as it is */
+  send: (method: string, path: string, body?: unknown, headers?: Record<string, string>) => Promise<Answer>
+  /** calls a route of the contract with the params filled in */
+  call: (
+    endpoint: Endpoint,
+    parts?: { params?: Record<string, string>; query?: Record<string, string>; body?: unknown; key?: string },
+  ) => Promise<Answer>
+}
+export interface TestHouse {
+  db: Database
+  url: string
+  databaseUrl: string
+  firstCode: string | null
+  /** sets the server's clock forward, ms */
+  advance: (ms: number) => void
+  now: () => number
+  as: (login: string | null) => Promise<Caller>
+  close: () => Promise<void>
+}
+
+let made = 0
+
+/** An empty database of its own on the tests' PostgreSQL. */
+export async function newDatabase(): Promise<string> {
+  const admin = process.env.TEST_DATABASE_URL
+  if (!admin) throw new Error('TEST_DATABASE_URL is missing: run npm test, which starts PostgreSQL.')
+  const name = `t_${process.pid}_${Date.now()}_${made++}`
+  const maker = connect(`${admin}/postgres`)
+  await maker.run(`create database ${name}`)
+  await maker.close()
+  return `${admin}/${name}`
+}
+
+/** The application on a database of its own, listening on loopback. */
+export async function testHouse(kind: Kind = 'demo', at?: string): Promise<TestHouse> {
+  const databaseUrl = at ?? (await newDatabase())
+  const db = connect(databaseUrl)
+  let aheadMs = 0
+  const clock = { now: () => Date.now() + aheadMs }
+  const { firstCode } = await prepare(db, clock, { kind, strict: false, fresh: false })
+  const { app, close } = createApp({ db, clock })
+  const server: Server = createServer(app)
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+  const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+
+  const caller = (cookie: string): Caller => {
+    const send: Caller['send'] = async (method, path, body, headers = {}) => {
+      const response = await fetch(url + path, {
+        method,
+        headers: {
+          ...(cookie === '' ? {} : { cookie }),
+          ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+          'idempotency-key': uuid(),
+          ...headers,
+        },
+        ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      })
+      const text = await response.text()
+      return {
+        status: response.status,
+        headers: response.headers,
+        body: text.startsWith('{') ? (JSON.parse(text) as Answer['body']) : { text },
+      }
+    }
+    const call: Caller['call'] = (endpoint, { params = {}, query, body, key } = {}) => {
+      const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) => params[name] ?? name)
+      const search = query ? `?${new URLSearchParams(query)}` : ''
+      return send(
+        endpoint.method,
+        path + search,
+        endpoint.method === 'GET' ? undefined : (body ?? {}),
+        key === undefined ? {} : { 'idempotency-key': key },
+      )
+    }
+    return { cookie, send, call }
+  }
+  return {
+    db,
+    url,
+    databaseUrl,
+    firstCode,
+    advance: (ms) => void (aheadMs += ms),
+    now: clock.now,
+    as: async (login) => {
+      if (login === null) return caller('')
+      const { headers, status } = await caller('').send('POST', '/api/session', { login, password: demoPassword })
+      if (status !== 200) throw new Error(`${login} cannot sign in: ${status}`)
+      return caller((headers.get('set-cookie') ?? '').split(';')[0] ?? '')
+    },
+    close: async () => {
+      server.closeAllConnections()
+      await new Promise((resolve) => server.close(resolve))
+      await close()
+      await db.close()
+    },
+  }
+}
