@@ -47,6 +47,8 @@ export const usedFormula = (id: string, body: FormulaBody): UsedFormula => ({ id
 
 function bottleOf(row: BottleRow, entries: BottleEntry[], now: number): Bottle {
   const { body, ph: _ph, mixedFrom: _mixedFrom, ...rest } = row
+  // a line written by someone a moment later than this request began counts all the same
+  const at = entries.reduce((latest, entry) => Math.max(latest, entry.at), now)
   return {
     ...rest,
     name: body.name,
@@ -55,7 +57,7 @@ function bottleOf(row: BottleRow, entries: BottleEntry[], now: number): Bottle {
     rangeC: body.rangeC,
     temperatureCoefficient: body.temperatureCoefficient,
     usualS: body.usualS,
-    state: bottleState(usedFormula(row.formulaId, body), row, entries, now),
+    state: bottleState(usedFormula(row.formulaId, body), row, entries, at),
   }
 }
 

@@ -102,7 +102,7 @@ test('two runs that start on the last of a bottle: the second is told what is le
   await ilse.send('POST', `/api/bottles/${a.developer.id}/entries`, {
     entryId: uuid(),
     kind: 'pour-out',
-    ml: (await volume(a.developer.id)).volumeMl - 350,
+    ml: (await volume(a.developer.id)).volumeMl - 200,
   })
   const starts = await Promise.all(
     [a, b].map((one) => ilse.send('POST', `/api/runs/${one.id}/start`, { version: one.answer.body.version, at: house.now() })),
