@@ -77,7 +77,7 @@ test('from a formula to a developed roll', async ({ page, browser, house }) => {
 
   await test.step('make working strength from stock', async () => {
     await page.keyboard.press('1')
-    await page.getByRole('link', { name: /Rapid fixer concentrate, stock/ }).click()
+    await page.getByRole('link', { name: /F4.*Rapid fixer concentrate.*stock/ }).click()
     await page.getByRole('button', { name: 'Make working strength' }).click()
     await page.getByLabel('Dilution').fill('1:4')
     await expect(page.getByText('Which is meant?')).toBeVisible()
@@ -165,7 +165,7 @@ test('from a formula to a developed roll', async ({ page, browser, house }) => {
     await page.getByRole('button', { name: 'Keep' }).first().click()
     await expect(page.getByRole('button', { name: 'right' }).first()).toHaveAttribute('aria-pressed', 'true')
     await page.keyboard.press('1')
-    await page.getByRole('link', { name: 'F7, Rapid fixer concentrate, 1+4, 83 % left' }).click()
+    await page.getByRole('link', { name: /F7.*Rapid fixer concentrate.*1\+4.*83 % left/ }).click()
     await expect(page.getByText('Used, 2 rolls')).toBeVisible()
   })
 

@@ -5,7 +5,7 @@ import { PNG } from 'pngjs'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
-/** What axe-core finds serious or critical on the page as it stands: rule and first element of each. */
+/** What axe-core finds serious or critical on the page as it stands: rule and first element of each. Contrast is judged without the dimmer. */
 export async function seriousFaults(page: Page): Promise<string[]> {
   await page.evaluate(axe)
   return page.evaluate(async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import BenchEdge from './room/BenchEdge.vue'
 import { benchHidden } from './room/bench'
@@ -20,6 +20,12 @@ watch(
   (id) => id !== undefined && clocks.begin(),
   { immediate: true },
 )
+// a new page begins at its top
+const main = useTemplateRef<HTMLElement>('main')
+watch(
+  () => route.path,
+  () => main.value?.scrollTo({ top: 0 }),
+)
 const inside = computed(() => session.person !== null && route.meta.for !== 'anyone')
 </script>
 
@@ -28,7 +34,7 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
     <RoomLine v-if="inside" />
     <div v-else />
     <SafelightNotice />
-    <main class="min-h-0 overflow-y-auto" tabindex="-1">
+    <main ref="main" class="min-h-0 overflow-y-auto" tabindex="-1">
       <RouterView />
     </main>
     <BenchEdge v-if="inside && !benchHidden" />

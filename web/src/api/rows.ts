@@ -37,13 +37,16 @@ export const listStore = <E extends Endpoint>(
       loaded.value = true
       problem.value = ''
     }
-    /** Loads once; with `fresh` in any case. What is shown stays until the answer is there. */
+    /** Loads once; with `fresh` again, even while an earlier load is under way. What is shown stays until the answer is there. */
     function load(fresh = false): Promise<void> {
-      if (loaded.value && !fresh) return Promise.resolve()
-      loading ??= fetchAll()
+      if (!fresh && (loaded.value || loading)) return loading ?? Promise.resolve()
+      const before = loading ?? Promise.resolve()
+      const mine: Promise<void> = before
+        .then(fetchAll)
         .catch((error: unknown) => void (problem.value = sentence(error)))
-        .finally(() => (loading = null))
-      return loading
+        .finally(() => void (loading === mine && (loading = null)))
+      loading = mine
+      return mine
     }
     onChange((event) => {
       if (!loaded.value || (event !== 'all' && !subjects.includes(event.subject))) return

@@ -23,12 +23,7 @@ const outline = 'M36 10h28v8c0 6 4 8 12 12l16 7c5 2 7 6 7 11v86c0 4-2 5-5 5H6c-3
 </script>
 
 <template>
-  <RouterLink
-    :to="`/shelf/${bottle.id}`"
-    class="relative block shrink-0"
-    :style="{ width: `${width}px`, height: `${height}px` }"
-    :aria-label="`${bottle.label}, ${bottle.name}, ${showParts(bottle.parts)}, ${left}${flag ? `, ${flag}` : ''}`"
-  >
+  <RouterLink :to="`/shelf/${bottle.id}`" class="relative block shrink-0" :style="{ width: `${width}px`, height: `${height}px` }">
     <svg class="absolute inset-0 h-full w-full" viewBox="0 0 100 140" preserveAspectRatio="none" aria-hidden="true">
       <clipPath :id="`clip-${bottle.id}`"><path :d="outline" /></clipPath>
       <path :d="outline" fill="var(--glass)" />

@@ -1,0 +1,92 @@
+import type { Page } from '@playwright/test'
+import { choose, expect, signIn, test } from './support/house'
+import { greenOrBluePixel, redPixels, seriousFaults } from './support/look'
+
+async function allRed(page: Page, where: string): Promise<void> {
+  expect([where, await greenOrBluePixel(page)]).toEqual([where, null])
+  expect([where, (await redPixels(page)) > 500]).toEqual([where, true])
+}
+
+test('safelight: every pixel of every station is black or red, with a menu open and a field in error', async ({ page, house }) => {
+  test.setTimeout(120_000)
+  await signIn(page)
+  await page.keyboard.press('l')
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'safelight')
+  await expect(page.getByText('A screen is not a tested safelight')).toBeVisible()
+  await expect(page.getByText('Not full screen')).toBeVisible()
+  await allRed(page, 'shelf')
+  expect(await seriousFaults(page)).toEqual([])
+  await page.getByRole('button', { name: /On duty/ }).click()
+  await expect(page.getByRole('menuitem', { name: 'Settings' })).toBeVisible()
+  await allRed(page, 'menu')
+  await page.getByRole('menuitem', { name: 'People' }).click()
+  await expect(page.getByText('Tilda Rook')).toBeVisible()
+  await allRed(page, 'people')
+
+  const [bottle] = await house.ask<{ id: string }>(
+    `select bottle_id as id from bottle_entry where run_id is not null order by at desc limit 1`,
+  )
+  const [formula] = await house.ask<{ id: string }>(
+    `select formula_id as id from formula_version where body ->> 'name' = 'Acid hardening fixer'`,
+  )
+  const [run] = await house.ask<{ id: string }>('select id from run order by number desc limit 1')
+  const stops = [
+    `/shelf/${bottle?.id}`,
+    '/formulary',
+    `/formulary/${formula?.id}`,
+    '/scales',
+    '/tanks',
+    `/tanks/${run?.id}`,
+    '/films',
+    '/settings',
+  ]
+  for (const path of stops) {
+    await page.goto(path)
+    await expect(page.locator('h1').first()).toBeVisible()
+    await allRed(page, path)
+  }
+
+  await page.goto(`/formulary/${formula?.id}`)
+  await page.getByLabel('How much to mix').fill('1,000')
+  await expect(page.getByRole('alert')).toBeVisible()
+  await page.getByLabel('How much to mix').selectText()
+  await allRed(page, 'field in error, text selected')
+  await page.getByLabel('How much to mix').fill('1 L')
+  await page.getByRole('button', { name: 'Mix it on the scales' }).click()
+  await page.locator('[data-next]').click()
+  await expect(page.getByRole('heading', { name: 'Sodium thiosulfate, crystals' })).toBeVisible()
+  await page.getByLabel('The scale says').fill('300')
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(page.getByText('too much')).toBeVisible()
+  await allRed(page, 'mix, too much in')
+
+  await page.goto('/tanks/plan')
+  await choose(page, 'Film', 'Millrace 100')
+  await page.getByRole('button', { name: /^Developer\b/ }).click()
+  await expect(page.getByRole('option').first()).toBeVisible()
+  await allRed(page, 'plan, list open')
+  await page.keyboard.press('Escape')
+  await page.getByLabel('Developer, measured').fill('warm')
+  await allRed(page, 'plan, field in error')
+})
+
+test('lighter only by L and Enter held for a second; the dimmer is a layer on top', async ({ page }) => {
+  await signIn(page)
+  await page.keyboard.press('l')
+  await expect(page.locator('[data-dim]')).toHaveCSS('opacity', '0.5')
+  await page.getByRole('button', { name: 'Dimmer' }).click()
+  await expect(page.locator('[data-dim]')).toHaveCSS('opacity', '0.6')
+  await page.reload()
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'safelight')
+  await page.locator('main').focus()
+  await page.keyboard.down('l')
+  await page.keyboard.down('Enter')
+  await page.keyboard.up('Enter')
+  await page.keyboard.up('l')
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'safelight')
+  await page.keyboard.down('l')
+  await page.keyboard.down('Enter')
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'white')
+  await page.keyboard.up('Enter')
+  await page.keyboard.up('l')
+})
