@@ -12,7 +12,7 @@ test('safelight: every pixel of every station is black or red, with a menu open 
   await signIn(page)
   await page.keyboard.press('l')
   await expect(page.locator('html')).toHaveAttribute('data-light', 'safelight')
-  await expect(page.getByText('A screen is not a tested safelight')).toBeVisible()
+  await expect(page.getByText('A screen is no tested safelight')).toBeVisible()
   await expect(page.getByText('Not full screen')).toBeVisible()
   await allRed(page, 'shelf')
   expect(await seriousFaults(page)).toEqual([])

@@ -17,6 +17,9 @@ import { demoFormulas } from './formulas'
 import { seeded } from './random'
 
 const day = 86_400_000
+const hour = 3_600_000
+/** That many days before, at an hour of the day (UTC). */
+const hourOf = (today: number, daysAgo: number, at: number): number => Math.floor((today - daysAgo * day) / day) * day + at * hour
 
 export interface DemoEntry extends BottleEntry {
   runId: string | null
@@ -72,6 +75,7 @@ const deliveries: [formula: string, daysAgo: number, sizeMl: number, ml: number,
   ['citricStop', 14, 1000, 1000, null, 2.3],
   ['plainMetol', 9, 1000, 1000, null, 7.9],
   ['softBorax', 5, 2500, 2500, null, 8.6],
+  ['citricStop', 3, 1000, 1000, null, 2.3],
   ['washAid', 2, 1000, 1000, [1, 9], null],
   ['rapidConcentrate', 4, 1000, 1000, [1, 4], null],
   ['loftPrint', 0.4, 1000, 1000, [1, 2], null],
@@ -112,7 +116,7 @@ export function playSeason(
     const { letter } = markOf(family)
     const number = (numbers.get(letter) ?? 0) + 1
     numbers.set(letter, number)
-    const madeAt = today - daysAgo * day
+    const madeAt = daysAgo < 1 ? today - daysAgo * day : hourOf(today, daysAgo, 15.5)
     const stock = parts ? bottles.find((one) => one.formula === formula && one.parts === null && one.retiredAt === null) : undefined
     if (stock && parts)
       entry(stock, {
@@ -244,11 +248,11 @@ export function playSeason(
 
   const waiting = [...deliveries].sort((a, b) => b[1] - a[1])
   for (let daysAgo = 84; daysAgo >= 1; daysAgo--) {
-    const evening = today - daysAgo * day
+    const evening = hourOf(today, daysAgo, 19.5)
     while (waiting[0] && waiting[0][1] > daysAgo) deliver(waiting.shift() as (typeof deliveries)[number])
     retireWorn(evening)
     if (daysAgo % 7 > 3) continue
-    develop(evening - 3_600_000)
+    develop(evening - hour)
     if (random() < 0.75) develop(evening + 1_200_000)
   }
   waiting.forEach(deliver)

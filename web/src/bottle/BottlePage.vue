@@ -13,7 +13,7 @@ import TextField from '../fields/TextField.vue'
 import BathMark from '../marks/BathMark.vue'
 import FindingList from '../marks/FindingList.vue'
 import TallyMarks from '../marks/TallyMarks.vue'
-import { percent, showMoment, showRolls, showSpan } from '../marks/words'
+import { percent, showMoment, showRolls, showRollsLeft, showSpan } from '../marks/words'
 import { useSession } from '../session/store'
 import DilutePanel from './DilutePanel.vue'
 import { entryWords } from './entryWords'
@@ -111,7 +111,7 @@ async function poured(page: BottlePage): Promise<void> {
           <p class="mt-5 text-5xl font-bold">{{ bottle.retiredAt === null ? `${percent(state.remaining)} left` : 'Retired' }}</p>
           <p v-if="bottle.retiredWhy" class="text-xl">{{ bottle.retiredWhy }}</p>
           <p v-else class="text-xl">
-            {{ state.rollsLeft === null ? '' : `good for ${showRolls(state.rollsLeft)} · `
+            {{ state.rollsLeft === null ? '' : `good for ${showRollsLeft(state.rollsLeft)} · `
             }}<b class="font-mono">{{ volume(state.volumeMl) }}</b> of {{ volume(bottle.sizeMl) }} · {{ age }}
           </p>
           <LifeBar class="my-5" :used="state.used" :aged="state.aged" />

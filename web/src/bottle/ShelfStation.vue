@@ -2,7 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { useSession } from '../session/store'
 import { useBottles, useMixes, useRuns } from '../stores'
-import { showRolls } from '../marks/words'
+import { showRollsLeft } from '../marks/words'
 import ProblemLine from '../fields/ProblemLine.vue'
 import BottleVessel from './BottleVessel.vue'
 import { flagOf, pourFirst, shelfGroups } from './shelfOrder'
@@ -26,7 +26,7 @@ const todo = computed(() => todoList(inUse.value, mixes.rows, runs.rows))
 const summary = computed(() => {
   const left = (family: string) =>
     inUse.value.filter((bottle) => bottle.family === family).reduce((sum, bottle) => sum + (bottle.state.rollsLeft ?? 0), 0)
-  return `${inUse.value.length} bottles · ${showRolls(Math.floor(left('film-developer')))} left in film developer, ${Math.floor(left('fixer'))} in fixer`
+  return `${inUse.value.length} bottles · ${showRollsLeft(Math.floor(left('film-developer')))} left in film developer, ${Math.floor(left('fixer'))} in fixer`
 })
 </script>
 

@@ -1,6 +1,6 @@
 import { showVolume } from '@selvrin/core'
 import type { Bottle, MixSummary, RunSummary } from '@selvrin/core/contract'
-import { percent, showRolls } from '../marks/words'
+import { percent, showRollsLeft } from '../marks/words'
 
 export interface Task {
   key: string
@@ -51,7 +51,7 @@ export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummar
       key: `low ${bottle.id}`,
       what: `Mix ${bottle.name.toLowerCase()}`,
       short: `the ${bottle.name.toLowerCase()}`,
-      why: `${bottle.label}, the last one, has ${percent(bottle.state.remaining)} of its life${bottle.state.rollsLeft === null ? '' : ` and ${showRolls(bottle.state.rollsLeft)}`} left.`,
+      why: `${bottle.label}, the last one, has ${percent(bottle.state.remaining)} of its life${bottle.state.rollsLeft === null ? '' : ` and ${showRollsLeft(bottle.state.rollsLeft)}`} left.`,
       to: `/formulary/${bottle.formulaId}`,
     }))
   return [...clocks, ...open, ...dead, ...low].slice(0, most)

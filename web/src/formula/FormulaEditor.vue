@@ -126,7 +126,12 @@ function overTheirs(): void {
             >
               <b class="pt-9 font-mono text-lg max-sm:hidden">{{ i + 1 }}</b>
               <ChoiceField v-model="line.chemical" label="Chemical" :choices="chemicals" />
-              <TextField v-model="line.amount" label="Amount" :problem="shown[`line ${line.key}`] ?? ''" hint="g; ml for liquids" />
+              <TextField
+                v-model="line.amount"
+                label="Amount"
+                :problem="shown[`line ${line.key}`] ?? ''"
+                :hint="line.amount === '' ? 'g; ml for liquids' : ''"
+              />
               <TextField v-model="line.percent" label="% stock" />
               <div class="flex gap-1 pt-7">
                 <button

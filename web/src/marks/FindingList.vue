@@ -2,7 +2,7 @@
 import type { Finding } from '@selvrin/core'
 
 defineProps<{ findings: Finding[] }>()
-const words = { error: 'Stop', warning: 'Warning', advice: 'Advice' }
+const words = { error: 'Error', warning: 'Warning', advice: 'Advice' }
 </script>
 
 <template>

@@ -22,5 +22,6 @@ export const cssPercent = (share: number): string => `${Math.round(share * 1000)
 export const percent = (share: number): string => `${Math.round(share * 100)} %`
 export const rollWord = (count: number): string => (Math.abs(count - 1) < 0.05 ? 'roll' : 'rolls')
 /** '7 rolls', '1 roll', '6.5 rolls' */
-export const showRolls = (count: number): string =>
-  `${Number.isInteger(count) || count >= 10 ? Math.floor(count) : count.toFixed(1).replace('.0', '')} ${rollWord(count)}`
+export const showRolls = (count: number): string => `${count.toFixed(1).replace('.0', '')} ${rollWord(count)}`
+/** What a bath is still good for, rather too little than too much: whole rolls from ten on. */
+export const showRollsLeft = (count: number): string => showRolls(count >= 10 ? Math.floor(count) : Math.floor(count * 10) / 10)

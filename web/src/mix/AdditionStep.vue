@@ -80,7 +80,7 @@ useKeys((event) => {
     <p class="my-4 font-mono leading-none font-bold">
       <template v-if="again"
         ><span class="text-8xl max-sm:text-5xl">{{ amount(line.put) }}</span>
-        <span class="text-4xl font-normal max-sm:text-2xl">of {{ amount(line.target) }}</span></template
+        <span class="ml-4 text-4xl font-normal max-sm:text-2xl">of {{ amount(line.target) }}</span></template
       >
       <span v-else class="text-8xl max-sm:text-6xl">{{ amount(line.target) }}</span>
     </p>

@@ -13,18 +13,15 @@ const dimBy = (change: number) => void (dim.value = Math.min(0.9, Math.max(0, Ma
 <template>
   <aside
     v-if="light === 'safelight'"
-    class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line px-6 py-1 max-sm:px-4"
+    class="flex flex-wrap items-center gap-x-5 border-b border-line px-6 text-[15px] max-sm:px-4"
     aria-label="Safelight"
   >
-    <p>A screen is not a tested safelight: keep paper away until a coin test has passed.</p>
-    <p v-if="!full" class="flex items-center gap-3">
-      <strong>Not full screen: the browser’s frame still glows.</strong>
-      <button class="link min-h-11" @click="fill">Fill the screen</button>
-    </p>
+    <p>A screen is no tested safelight until it has passed the coin test.</p>
+    <p v-if="!full"><strong>Not full screen, the frame glows:</strong> <button class="link min-h-11" @click="fill">fill it</button></p>
     <p class="ml-auto flex items-center gap-2">
-      <button class="button button-small" aria-label="Dimmer" @click="dimBy(0.1)">−</button>
+      <button class="min-h-11 min-w-11 cursor-pointer text-2xl font-bold" aria-label="Dimmer" @click="dimBy(0.1)">−</button>
       <span class="font-mono">dimmed {{ Math.round(dim * 100) }} %</span>
-      <button class="button button-small" aria-label="Brighter" @click="dimBy(-0.1)">+</button>
+      <button class="min-h-11 min-w-11 cursor-pointer text-2xl font-bold" aria-label="Brighter" @click="dimBy(-0.1)">+</button>
     </p>
   </aside>
   <div v-else />

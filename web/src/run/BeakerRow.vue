@@ -16,7 +16,7 @@ const what = (step: PlanStep) => (step.bottle ? `${step.bottle.label} ${step.bot
 <template>
   <div>
     <h2 class="mb-2 text-xl font-bold">Beakers, in order</h2>
-    <ol class="flex flex-wrap items-end gap-x-6 gap-y-5">
+    <ol class="flex flex-wrap items-start gap-x-6 gap-y-5">
       <li v-for="(step, i) in beakers" :key="i" class="w-36">
         <svg viewBox="0 0 100 96" class="h-24 w-24" aria-hidden="true">
           <rect

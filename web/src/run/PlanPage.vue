@@ -93,11 +93,14 @@ const stops = computed(() => bathChoices(bottles.rows, 'stop-bath'))
 const fixers = computed(() => bathChoices(bottles.rows, 'fixer'))
 const aids = computed(() => [{ value: 'none', name: 'No wash aid' }, ...bathChoices(bottles.rows, 'wash-aid')])
 const wettings = computed(() => [{ value: 'none', name: 'No wetting agent' }, ...bathChoices(bottles.rows, 'wetting-agent')])
+/** The oldest bottle that bears two rolls or the films already named. */
+const firstThatServes = (choices: { value: string; disabled: boolean; rolls: number }[]) =>
+  choices.find((choice) => !choice.disabled && choice.rolls >= Math.max(2, owners.length))?.value ?? null
 watch(
   [stops, fixers],
   () => {
-    stop.value ??= stops.value.find((choice) => !choice.disabled)?.value ?? null
-    fixer.value ??= fixers.value.find((choice) => !choice.disabled)?.value ?? null
+    stop.value ??= firstThatServes(stops.value)
+    fixer.value ??= firstThatServes(fixers.value)
   },
   { immediate: true },
 )

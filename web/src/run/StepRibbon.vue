@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { showTime, type Plan } from '@selvrin/core'
+import { showTemperature, showTime, type Plan } from '@selvrin/core'
 import { computed } from 'vue'
+import { useSession } from '../session/store'
 
 /** The steps along the time, the running one marked; the light band above says what the material may see. */
 const { plan, step = -1, elapsedS = 0 } = defineProps<{ plan: Plan; step?: number; elapsedS?: number }>()
+const session = useSession()
 const total = computed(() => plan.steps.reduce((sum, one) => sum + one.seconds, 0))
 // the square root gives short steps room for their names
 const weight = (seconds: number) => Math.sqrt(Math.max(seconds, 20))
@@ -28,7 +30,7 @@ const lights = { dark: 'dark', tank: 'tank closed', safelight: 'safelight', whit
         :style="{ width: share(one.seconds) }"
         :aria-current="i === step ? 'step' : undefined"
       >
-        <div class="absolute inset-y-0 left-0 bg-ink" :style="{ width: `${done(i)}%` }" />
+        <div class="absolute inset-y-[3px] left-[3px] bg-ink" :style="{ width: `calc(${done(i)}% - ${done(i) * 0.06}px)` }" />
         <span class="sr-only">{{ one.name }} {{ showTime(one.seconds) }}</span>
       </li>
     </ol>
@@ -41,6 +43,7 @@ const lights = { dark: 'dark', tank: 'tank closed', safelight: 'safelight', whit
         :style="{ width: share(one.seconds) }"
       >
         {{ one.name }}<br /><span class="font-mono">{{ showTime(one.seconds, 5) }}</span>
+        <span class="whitespace-nowrap text-quiet max-sm:hidden">{{ showTemperature(one.temperatureC, session.units) }}</span>
       </p>
     </div>
   </div>

@@ -1,12 +1,12 @@
 import { showParts, showVolume } from '@selvrin/core'
 import type { Bottle, ChartRow } from '@selvrin/core/contract'
-import { percent, showRolls } from '../marks/words'
+import { percent, showRollsLeft } from '../marks/words'
 
 export const uniqueTexts = (texts: string[]): string[] => [...new Set(texts)].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
 
 const spent = (bottle: Bottle): boolean => bottle.state.findings.some((finding) => finding.severity === 'error')
 const detail = (bottle: Bottle): string =>
-  `${showVolume(bottle.state.volumeMl)}, ${percent(bottle.state.remaining)} left${bottle.state.rollsLeft === null ? '' : `, ${showRolls(bottle.state.rollsLeft)}`}`
+  `${showVolume(bottle.state.volumeMl)}, ${percent(bottle.state.remaining)} left${bottle.state.rollsLeft === null ? '' : `, ${showRollsLeft(bottle.state.rollsLeft)}`}`
 const oldestFirst = (a: Bottle, b: Bottle): number => Number(spent(a)) - Number(spent(b)) || a.madeAt - b.madeAt
 
 export interface DeveloperChoice {
@@ -79,4 +79,5 @@ export const bathChoices = (bottles: Bottle[], family: string) =>
       name: `${bottle.label} ${bottle.name}, ${showParts(bottle.parts)}`,
       detail: detail(bottle),
       disabled: spent(bottle),
+      rolls: bottle.state.rollsLeft ?? Infinity,
     }))

@@ -1,0 +1,114 @@
+// npm run shots: takes the pictures of docs/screenshots from a fresh demo. Look at each one before you commit it.
+import { spawn } from 'node:child_process'
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { build } from './lib/build.mjs'
+import { chromium as chromiumPath } from './lib/install.mjs'
+import { isRoot, root } from './lib/place.mjs'
+import { ensureDatabase, startPostgres } from './lib/postgres.mjs'
+import { step } from './lib/say.mjs'
+
+const { chromium } = await import('@playwright/test')
+await build()
+const folder = mkdtempSync(join(tmpdir(), 'selvrin-shots-'))
+chmodSync(folder, 0o755)
+const postgres = await startPostgres(folder, { throwaway: true })
+const server = spawn(process.execPath, [join(root, 'server/dist/main.mjs')], {
+  stdio: ['ignore', 'pipe', 'inherit', 'ipc'],
+  env: {
+    ...process.env,
+    DATABASE_URL: ensureDatabase(postgres.url, 'shots'),
+    SELVRIN_KIND: 'demo',
+    HOST: '127.0.0.1',
+    PORT: '0',
+    WEB_DIR: join(root, 'web/dist'),
+  },
+})
+const base = await new Promise((resolve) => {
+  let said = ''
+  server.stdout.on('data', (chunk) => {
+    said += chunk
+    const at = /http:\/\/127\.0\.0\.1:\d+/.exec(said)?.[0]
+    if (at) resolve(at)
+  })
+})
+const browser = await chromium.launch({ executablePath: chromiumPath(), args: isRoot ? ['--no-sandbox'] : [] })
+const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: base, locale: 'en-GB' })).newPage()
+const shot = async (name) => {
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`), animations: 'disabled' })
+  step(`${name}.png`)
+}
+const pass = async (seconds) => {
+  server.send({ advanceMs: seconds * 1000 })
+  await page.clock.fastForward(seconds * 1000)
+}
+const choose = async (field, option) => {
+  await page.getByRole('button', { name: new RegExp(`^${field}\\b`) }).click()
+  await page.getByRole('option', { name: option }).first().click()
+}
+
+try {
+  await page.clock.install()
+  await page.goto('/sign-in')
+  await page.getByRole('button', { name: /Ilse Varn/ }).click()
+  await page.getByRole('link', { name: /D8/ }).waitFor()
+  await page.locator('main').focus()
+  await shot('shelf')
+  await page.getByRole('link', { name: /F5/ }).click()
+  await page.getByRole('heading', { name: 'Ledger' }).waitFor()
+  await shot('bottle')
+  await page.goto('/formulary')
+  await page.getByRole('link', { name: /^Soft borax developer/ }).click()
+  await page.getByLabel('How much to mix').fill('2.5 L')
+  await page.getByRole('heading', { name: 'Soft borax developer' }).waitFor()
+  await shot('formula')
+  await page.getByRole('button', { name: 'Mix it on the scales' }).click()
+  await page.locator('[data-next]').click()
+  for (const [grams, name] of [
+    ['7.5', 'Sodium sulfite, anhydrous'],
+    ['5.0', 'Metol'],
+  ]) {
+    await page.getByRole('heading', { name }).waitFor()
+    await page.getByLabel('The scale says').fill(grams)
+    await page.getByRole('button', { name: 'It is in' }).click()
+    await page.getByText('Stir until it is clear').waitFor()
+    await page.keyboard.press('Space')
+  }
+  await page.getByText('242.5 g').first().waitFor()
+  await page.getByLabel('The scale says').fill('187.4')
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await page.getByText('to go').waitFor()
+  await shot('scales')
+  await page.goto('/tanks/plan')
+  await choose('Film', 'Millrace 400')
+  await choose('Owner of film 1', 'Tilda Rook')
+  await page.getByRole('button', { name: 'One more film' }).click()
+  await choose('Owner of film 2', 'Bram Osier')
+  await choose('Tank', /Tank 2/)
+  await choose('Developer', /Soft borax developer, 1\+1/)
+  await choose('Fixer', /Rapid fixer concentrate, 1\+4/)
+  await page.getByLabel('Developer, measured').fill('21.2')
+  await page.locator('[data-time]').waitFor()
+  await page.locator('main').evaluate((main) => main.scrollTo(0, 0))
+  await shot('tank-plan')
+  await page.getByRole('button', { name: 'To the beakers' }).click()
+  await page.locator('[data-next]').click()
+  await page.locator('[data-clock]').waitFor()
+  await page.keyboard.press('Space')
+  await pass(62)
+  await page.getByText('Invert 4 times', { exact: true }).waitFor()
+  await shot('tank-clock')
+  await page.keyboard.press('l')
+  await page.getByText('A screen is no tested safelight').waitFor()
+  await pass(90)
+  await shot('tank-clock-safelight')
+} finally {
+  await browser.close()
+  const gone = new Promise((resolve) => server.once('exit', resolve))
+  server.kill('SIGTERM')
+  await gone
+  postgres.stop()
+  rmSync(folder, { recursive: true, force: true })
+}
