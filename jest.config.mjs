@@ -11,4 +11,4 @@ const project = (name, extra = {}) => ({
   ...extra,
 })
 
-export default { projects: [project('core'), project('server')] }
+export default { projects: [project('core'), project('server'), project('web')] }

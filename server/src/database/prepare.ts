@@ -14,7 +14,14 @@ const idempotencyLifeMs = 30 * 86_400_000
 /** What kind this database is; null while it has no schema. */
 export async function kindOf(db: Database): Promise<Kind | null> {
   const there = await db.one<{ there: string | null }>(`select to_regclass('public.darkroom') as there`)
-  if (!there?.there) return null
+  if (!there?.there) {
+    const foreign = await db.one<{ name: string }>(
+      `select tablename as name from pg_tables where schemaname = 'public' and tablename <> 'migration' limit 1`,
+    )
+    if (foreign)
+      throw new WrongKind(`This database holds something else already (a table “${foreign.name}”): give the darkroom an empty one.`)
+    return null
+  }
   return (await db.one<{ kind: Kind }>('select kind from darkroom'))?.kind ?? null
 }
 

@@ -52,8 +52,12 @@ export interface Season {
   runs: DemoRun[]
 }
 
+/** Days since someone last went along the shelf. */
+const lastRound = 5
+
 /** What was mixed, brought and diluted, and how many days before today. */
 const deliveries: [formula: string, daysAgo: number, sizeMl: number, ml: number, parts: number[] | null, ph: number | null][] = [
+  ['alkalineFixer', 124, 500, 500, null, 8.4],
   ['hardeningFixer', 96, 1000, 1000, null, 4.4],
   ['aminophenol', 210, 500, 500, null, null],
   ['wetting', 200, 250, 250, null, null],
@@ -250,7 +254,8 @@ export function playSeason(
   for (let daysAgo = 84; daysAgo >= 1; daysAgo--) {
     const evening = hourOf(today, daysAgo, 19.5)
     while (waiting[0] && waiting[0][1] > daysAgo) deliver(waiting.shift() as (typeof deliveries)[number])
-    retireWorn(evening)
+    // the last round of the shelf was a while ago: what went bad since still stands there
+    if (daysAgo >= lastRound) retireWorn(evening)
     if (daysAgo % 7 > 3) continue
     develop(evening - hour)
     if (random() < 0.75) develop(evening + 1_200_000)

@@ -20,7 +20,7 @@ async function planned(count = 2, change: Row = {}) {
     ['/api/bottles', '/api/chart', '/api/vessels', '/api/people'].map(rows),
   )) as [Row[], Row[], Row[], Row[]]
   const developer = named(bottles, 'Soft borax developer', (row) => (row.state as { volumeMl: number }).volumeMl > 1500)
-  const stop = named(bottles, 'Citric stop bath')
+  const stop = named(bottles, 'Citric stop bath', (row) => (row.state as { rollsLeft: number }).rollsLeft > 8)
   const fixer = named(bottles, 'Rapid fixer concentrate', (row) => row.parts !== null)
   const charted = chart.filter(
     (row) => row.film === 'Millrace 400' && row.formulaId === developer.formulaId && row.ei === 400 && String(row.parts) === '1,1',

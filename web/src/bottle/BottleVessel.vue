@@ -45,8 +45,12 @@ const outline = 'M36 10h28v8c0 6 4 8 12 12l16 7c5 2 7 6 7 11v86c0 4-2 5-5 5H6c-3
         <span class="ml-auto text-sm whitespace-nowrap">{{ showDay(bottle.madeAt, zone) }}</span>
       </p>
       <p class="line-clamp-2 text-[15px] font-semibold">{{ bottle.name }}</p>
-      <p class="flex min-h-5 items-center gap-2 text-sm">
-        {{ showParts(bottle.parts) }} <TallyMarks v-if="counted > 0" :count="counted" :most="15" />
+      <p class="flex min-h-5 items-center gap-2 text-sm whitespace-nowrap">
+        <template v-if="counted === 0 || bottle.parts">{{ showParts(bottle.parts) }}</template><TallyMarks
+          v-if="counted > 0"
+          :count="counted"
+          :most="bottle.parts ? 10 : 15"
+        />
       </p>
       <p class="flex items-baseline justify-between gap-1 text-[15px] whitespace-nowrap">
         <b>{{ left }}</b> <span class="text-sm">{{ rolls }}</span>

@@ -46,7 +46,7 @@ export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummar
       : []
   })
   const low = bottles
-    .filter((bottle) => bottle.state.findings.some((finding) => finding.rule === 'bottle-low') || isLast(bottle, bottles))
+    .filter((bottle) => isLast(bottle, bottles))
     .map((bottle) => ({
       key: `low ${bottle.id}`,
       what: `Mix ${bottle.name.toLowerCase()}`,
@@ -57,8 +57,13 @@ export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummar
   return [...clocks, ...open, ...dead, ...low].slice(0, most)
 }
 
-/** The only bottle of its formula, with little left in it. */
+/** Share of its life from which on a bottle can be counted on for an evening. */
+const enough = 0.35
+
+/** A bottle with little left, and none of the same formula that could take over. */
 function isLast(bottle: Bottle, all: Bottle[]): boolean {
-  const alone = all.every((other) => other === bottle || other.formulaId !== bottle.formulaId)
-  return alone && bottle.state.remaining > 0 && bottle.state.remaining < 0.35
+  const { remaining } = bottle.state
+  return (
+    remaining > 0 && remaining < enough && all.every((other) => other.formulaId !== bottle.formulaId || other.state.remaining <= remaining)
+  )
 }

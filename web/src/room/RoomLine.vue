@@ -52,7 +52,9 @@ const temperature = (celsius: number) => showTemperature(celsius, session.units)
     <span v-if="!connected" class="font-semibold whitespace-nowrap" role="status">⚠ No connection</span>
     <Menu as="div" class="ml-auto">
       <MenuButton class="min-h-11 cursor-pointer whitespace-nowrap focus-visible:outline-on-bar"
-        >{{ session.isTechnician ? 'On duty: ' : '' }}{{ session.person?.name }} ▾</MenuButton
+        ><span class="max-sm:hidden">{{ session.isTechnician ? 'On duty: ' : '' }}</span
+        >{{ session.person?.name.split(' ')[0]
+        }}<span class="max-sm:hidden">{{ session.person?.name.slice(session.person.name.split(' ')[0]?.length) }}</span> ▾</MenuButton
       >
       <MenuItems class="absolute right-4 z-50 mt-1 min-w-48 rounded-sm border-2 border-ink bg-panel py-1 text-ink focus:outline-none">
         <MenuItem v-for="page in pages" :key="page.to" v-slot="{ active }">

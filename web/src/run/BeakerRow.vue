@@ -17,7 +17,7 @@ const what = (step: PlanStep) => (step.bottle ? `${step.bottle.label} ${step.bot
   <div>
     <h2 class="mb-2 text-xl font-bold">Beakers, in order</h2>
     <ol class="flex flex-wrap items-start gap-x-6 gap-y-5">
-      <li v-for="(step, i) in beakers" :key="i" class="w-36">
+      <li v-for="(step, i) in beakers" :key="i" class="w-40">
         <svg viewBox="0 0 100 96" class="h-24 w-24" aria-hidden="true">
           <rect
             x="14"
@@ -36,7 +36,7 @@ const what = (step: PlanStep) => (step.bottle ? `${step.bottle.label} ${step.bot
         <p>
           {{ what(step)
           }}<template v-if="step.partsMl.length > 1"
-            >: <b class="font-mono">{{ step.partsMl.map((ml) => volume(ml)).join(' + ') }}</b> water</template
+            >: <b class="font-mono whitespace-nowrap">{{ step.partsMl.map((ml) => volume(ml)).join(' + ') }}</b> water</template
           >
         </p>
         <p class="text-quiet">

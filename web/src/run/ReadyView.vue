@@ -45,27 +45,29 @@ async function drop(): Promise<void> {
       <h1 class="text-4xl font-bold">Run {{ run.number }}, {{ run.vessel }}</h1>
       <p class="text-xl text-quiet">{{ run.filmRows.map((roll) => `${roll.film} (${roll.member})`).join(', ') }}</p>
     </div>
-    <TimeFactors v-if="run.plan.developing" :developing="run.plan.developing" :temperature-c="run.plan.temperatureC" />
+    <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] items-start gap-10 max-lg:grid-cols-1">
+      <TimeFactors v-if="run.plan.developing" :developing="run.plan.developing" :temperature-c="run.plan.temperatureC" />
+      <div class="card space-y-3">
+        <p>
+          Gloves on, liquids in order, thermometer in the developer.
+          {{ taken.length > 0 ? `What is measured out now leaves ${taken.join(' and ')}.` : '' }} Tank loaded in the dark and closed. About
+          {{
+            showTime(
+              run.plan.steps.reduce((sum, step) => sum + step.seconds, 0),
+              60,
+            )
+          }}
+          in all.
+        </p>
+        <ProblemLine :problem="problem" />
+        <button class="button button-main min-h-16 w-full" :disabled="busy" data-next @click="begin">All measured out, to the clock</button>
+        <button class="button button-small w-full" @click="dropping = true">Drop run {{ run.number }}</button>
+      </div>
+    </div>
     <FindingList :findings="run.plan.findings" />
     <p v-if="run.overruled"><b>Overruled:</b> {{ run.overruled }}</p>
     <BeakerRow :plan="run.plan" />
     <StepRibbon :plan="run.plan" />
-    <p class="text-lg">
-      Gloves on, liquids in order, thermometer in the developer.
-      {{ taken.length > 0 ? `What is measured out now leaves ${taken.join(' and ')}.` : '' }} Tank loaded in the dark and closed. About
-      {{
-        showTime(
-          run.plan.steps.reduce((sum, step) => sum + step.seconds, 0),
-          60,
-        )
-      }}
-      in all.
-    </p>
-    <ProblemLine :problem="problem" />
-    <div class="flex flex-wrap gap-4">
-      <button class="button button-main min-h-16 px-8" :disabled="busy" data-next @click="begin">All measured out, to the clock</button>
-      <button class="button min-h-16" @click="dropping = true">Drop run {{ run.number }}</button>
-    </div>
     <ModalPanel :open="dropping" :title="`Drop run ${run.number}`" @close="dropping = false">
       <form class="space-y-4" @submit.prevent="drop">
         <p>Nothing was poured yet, so nothing leaves the bottles.</p>

@@ -38,7 +38,7 @@ const lights = { dark: 'dark', tank: 'tank closed', safelight: 'safelight', whit
       <p
         v-for="(one, i) in plan.steps"
         :key="i"
-        class="px-1 leading-tight"
+        class="overflow-hidden px-1 leading-tight"
         :class="i === step ? 'font-bold' : ''"
         :style="{ width: share(one.seconds) }"
       >

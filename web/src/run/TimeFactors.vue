@@ -19,7 +19,9 @@ const name = (step: { name: string }) => (step.name === 'temperature' ? `for ${s
       <template v-for="step in factors" :key="step.name">
         · <b class="font-mono">×{{ step.factor.toFixed(2) }}</b> {{ name(step) }}</template
       >
-      · = <b class="font-mono">{{ showTime(developing.seconds, 5) }}</b>
+      <template v-if="factors.length > 0">
+        · = <b class="font-mono">{{ showTime(developing.seconds, 5) }}</b></template
+      >
     </p>
   </div>
 </template>

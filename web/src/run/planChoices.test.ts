@@ -1,0 +1,74 @@
+import type { ChartRow } from '@selvrin/core/contract'
+import { shelfBottle } from '../test/shelf'
+import { bathChoices, developerChoices, sourcesOf, uniqueTexts } from './planChoices'
+
+const row = (part: Partial<ChartRow>): ChartRow => ({
+  id: 'r',
+  film: 'Millrace 400',
+  formulaId: 'borax',
+  parts: [1, 1],
+  ei: 400,
+  temperatureC: 20,
+  seconds: 600,
+  source: 'wall chart',
+  note: '',
+  by: '',
+  ...part,
+})
+const chart = [
+  row({ id: 'a' }),
+  row({ id: 'b', temperatureC: 24, seconds: 450 }),
+  row({ id: 'c', parts: [1] }),
+  row({ id: 'd', ei: 800 }),
+  row({ id: 'e', source: 'Odo' }),
+  row({ id: 'f', film: 'Saltpan 50' }),
+]
+const stock = (label: string, daysAgo: number) =>
+  shelfBottle({ label, family: 'film-developer', formulaId: 'borax', name: 'Soft borax developer', daysAgo })
+
+test('developers are those on the shelf with a charted time, at each charted dilution, oldest first', () => {
+  const choices = developerChoices(
+    [stock('D2', 2), stock('D1', 9), shelfBottle({ label: 'D3', family: 'film-developer', formulaId: 'other' })],
+    chart,
+    'Millrace 400',
+    400,
+  )
+  expect(choices.map((choice) => choice.name)).toEqual([
+    'D1 Soft borax developer, stock',
+    'D1 Soft borax developer, 1+1',
+    'D2 Soft borax developer, stock',
+    'D2 Soft borax developer, 1+1',
+  ])
+  expect(choices[1]?.parts).toEqual([1, 1])
+  expect(developerChoices([stock('D1', 9)], chart, null, NaN)).toEqual([])
+})
+
+test('a spent bottle is shown but cannot be picked', () => {
+  const choices = bathChoices(
+    [
+      shelfBottle({ label: 'F1', daysAgo: 200 }),
+      shelfBottle({ label: 'F2', daysAgo: 5, rolls: 18 }),
+      shelfBottle({ label: 'F3', daysAgo: 2 }),
+    ],
+    'fixer',
+  )
+  expect(choices.map((choice) => [choice.value, choice.disabled, Math.round(choice.rolls)])).toEqual([
+    ['F2', false, 1],
+    ['F3', false, 20],
+    ['F1', true, 0],
+  ])
+})
+
+test('a concentrate comes after what is ready to pour', () => {
+  const concentrate = shelfBottle({ label: 'F1', daysAgo: 50, use: { ...shelfBottle({}).use, dilutions: [[1, 4]] } })
+  expect(bathChoices([concentrate, shelfBottle({ label: 'F2' })], 'fixer').map((choice) => choice.value)).toEqual(['F2', 'F1'])
+})
+
+test('sources that disagree stand side by side, each with its temperatures', () => {
+  expect(sourcesOf(chart, 'Millrace 400', 400, 'borax', [1, 1]).map((source) => [source.name, source.rows.map((one) => one.id)])).toEqual([
+    ['Odo', ['e']],
+    ['wall chart', ['a', 'b']],
+  ])
+})
+
+test('names are sorted as people count', () => expect(uniqueTexts(['3200', '50', '400', '50'])).toEqual(['50', '400', '3200']))
