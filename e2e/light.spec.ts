@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { choose, expect, signIn, test } from './support/house'
+import { choose, doNext, expect, signIn, test } from './support/house'
 import { greenOrBluePixel, redPixels, seriousFaults } from './support/look'
 
 async function allRed(page: Page, where: string): Promise<void> {
@@ -68,6 +68,22 @@ test('safelight: every pixel of every station is black or red, with a menu open 
   await page.keyboard.press('Escape')
   await page.getByLabel('Developer, measured').fill('warm')
   await allRed(page, 'plan, field in error')
+  await page.getByLabel('Developer, measured').fill('20')
+  await choose(page, 'Owner of film 1', 'Nell Saltmarsh')
+  await choose(page, 'Developer', /Strong aminophenol concentrate, 1\+50/)
+  await choose(page, 'Fixer', /Rapid fixer concentrate, 1\+4/)
+  await allRed(page, 'plan worked out')
+  await doNext(page, 'To the beakers')
+  await allRed(page, 'beakers')
+  await doNext(page)
+  await expect(page.locator('[data-cue]')).toHaveText('Pour in: Develop')
+  await page.keyboard.press('Space')
+  await expect(page.locator('[data-cue]')).not.toHaveText(/Develop/)
+  await allRed(page, 'clock')
+  await page.keyboard.press('t')
+  await page.getByLabel('Measured').fill('hot')
+  await allRed(page, 'clock, dialog with a field in error')
+  expect(await seriousFaults(page)).toEqual([])
 })
 
 test('lighter only by L and Enter held for a second; the dimmer is a layer on top', async ({ page }) => {

@@ -89,7 +89,8 @@ export async function choose(page: Page, field: string, option: string | RegExp)
 }
 
 /** The one thing to do now, wherever the page has put it. */
-export const doNext = (page: Page): Promise<void> => page.locator('[data-next]').click()
+export const doNext = (page: Page, name?: string): Promise<void> =>
+  (name === undefined ? page.locator('[data-next]') : page.getByRole('button', { name })).click()
 
 /** Lets time pass for the page, whose clock the test has installed, and for the server. */
 export async function pass(page: Page, house: House, seconds: number): Promise<void> {

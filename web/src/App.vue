@@ -3,6 +3,7 @@ import { computed, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import BenchEdge from './room/BenchEdge.vue'
 import { benchHidden } from './room/bench'
+import { fetchAhead } from './router'
 import DimLayer from './room/DimLayer.vue'
 import EndedPanel from './session/EndedPanel.vue'
 import RoomKeys from './room/RoomKeys.vue'
@@ -17,7 +18,11 @@ const route = useRoute()
 const clocks = useClocks()
 watch(
   () => session.person?.id,
-  (id) => id !== undefined && clocks.begin(),
+  (id) => {
+    if (id === undefined) return
+    clocks.begin()
+    if (session.isTechnician) fetchAhead()
+  },
   { immediate: true },
 )
 // a new page begins at its top
