@@ -24,7 +24,10 @@ export default ts.config(
     },
   },
   { files: ['**/*.mjs'], languageOptions: { globals: globals.nodeBuiltin } },
-  { files: ['web/public/**/*.js', 'scripts/shots.mjs'], languageOptions: { globals: { ...globals.nodeBuiltin, ...globals.browser } } },
+  {
+    files: ['web/public/**/*.js', 'scripts/shots.mjs', 'bench/clicks.mjs'],
+    languageOptions: { globals: { ...globals.nodeBuiltin, ...globals.browser } },
+  },
   // a fixture that needs no other names an empty pattern
   { files: ['e2e/support/house.ts'], rules: { 'no-empty-pattern': 'off' } },
   {

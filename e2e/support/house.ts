@@ -14,57 +14,71 @@ export interface House {
   ask: <T extends object>(sql: string, values?: unknown[]) => Promise<T[]>
 }
 
-const started = (server: ChildProcess): Promise<number> =>
+/** A server of the built application, on a new database of the tests' PostgreSQL; `stop` ends both. */
+export async function startHouse(
+  kind: 'demo' | 'house',
+  name: string,
+): Promise<House & { firstCode: string | null; stop: () => Promise<void> }> {
+  const admin = process.env.TEST_DATABASE_URL
+  if (!admin) throw new Error('TEST_DATABASE_URL is missing: run npm test.')
+  const database = `e2e_${name}_${Date.now()}`
+  const maker = new pg.Client({ connectionString: `${admin}/postgres` })
+  await maker.connect()
+  await maker.query(`create database ${database}`)
+  const server = spawn(process.execPath, ['server/dist/main.mjs'], {
+    cwd: root,
+    stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      DATABASE_URL: `${admin}/${database}`,
+      SELVRIN_KIND: kind,
+      HOST: '127.0.0.1',
+      PORT: '0',
+      WEB_DIR: `${root}web/dist`,
+    },
+  })
+  const said = await untilReady(server)
+  const asker = new pg.Client({ connectionString: `${admin}/${database}` })
+  await asker.connect()
+  const port = Number(/at http:\/\/127\.0\.0\.1:(\d+)/.exec(said)?.[1])
+  return {
+    url: `http://127.0.0.1:${port}`,
+    port,
+    firstCode: /with the code (\w+)/.exec(said)?.[1] ?? null,
+    advance: (advanceMs) => void server.send({ advanceMs }),
+    ask: async (sql, values) => (await asker.query(sql, values)).rows,
+    stop: async () => {
+      await asker.end()
+      const gone = new Promise((resolve) => server.once('exit', resolve))
+      server.kill('SIGTERM')
+      await gone
+      await maker.query(`drop database ${database} with (force)`)
+      await maker.end()
+    },
+  }
+}
+
+/** What a server has printed once it is ready. */
+const untilReady = (server: ChildProcess): Promise<string> =>
   new Promise((resolve, reject) => {
     let said = ''
     const hear = (chunk: Buffer) => {
       said += chunk.toString()
-      const port = /at http:\/\/127\.0\.0\.1:(\d+)/.exec(said)?.[1]
-      if (port) resolve(Number(port))
+      if (said.includes('Ctrl-C')) resolve(said)
     }
     server.stdout?.on('data', hear)
     server.stderr?.on('data', hear)
     server.once('exit', (code) => reject(new Error(`The server ended with ${code}: ${said}`)))
   })
 
-/** Each worker has a demo house of its own: a server of the built application on a database of its own. */
+/** Each worker has a demo house of its own. */
 export const test = base.extend<object, { house: House }>({
   house: [
     async ({}, use, info) => {
-      const admin = process.env.TEST_DATABASE_URL
-      if (!admin) throw new Error('TEST_DATABASE_URL is missing: run npm test.')
-      const name = `e2e_${info.workerIndex}_${Date.now()}`
-      const maker = new pg.Client({ connectionString: `${admin}/postgres` })
-      await maker.connect()
-      await maker.query(`create database ${name}`)
-      const server = spawn(process.execPath, ['server/dist/main.mjs'], {
-        cwd: root,
-        stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
-        env: {
-          ...process.env,
-          NODE_ENV: 'production',
-          DATABASE_URL: `${admin}/${name}`,
-          SELVRIN_KIND: 'demo',
-          HOST: '127.0.0.1',
-          PORT: '0',
-          WEB_DIR: `${root}web/dist`,
-        },
-      })
-      const port = await started(server)
-      const asker = new pg.Client({ connectionString: `${admin}/${name}` })
-      await asker.connect()
-      await use({
-        url: `http://127.0.0.1:${port}`,
-        port,
-        advance: (advanceMs) => void server.send({ advanceMs }),
-        ask: async (sql, values) => (await asker.query(sql, values)).rows,
-      })
-      await asker.end()
-      const gone = new Promise((resolve) => server.once('exit', resolve))
-      server.kill('SIGTERM')
-      await gone
-      await maker.query(`drop database ${name} with (force)`)
-      await maker.end()
+      const { stop, ...house } = await startHouse('demo', `w${info.workerIndex}`)
+      await use(house)
+      await stop()
     },
     { scope: 'worker', timeout: 60_000 },
   ],

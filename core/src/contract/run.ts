@@ -3,14 +3,14 @@ import type { Plan } from '../process/process'
 import { celsius, done, id, idParams, listQuery, millis, name, note, page, parts, reason, version } from './common'
 import { endpoint } from './endpoint'
 
-export const vessel = z.object({
-  id,
-  name: z.string(),
+const vesselBody = {
+  name,
   kind: z.enum(['hand', 'rotary']),
-  reels: z.int(),
-  /** ml that covers 1, 2, … films */ coversMl: z.array(z.number()),
   format: z.enum(['135', '120']),
-})
+  /** ml that covers 1, 2, … films: one figure a reel */
+  coversMl: z.array(z.number().gt(0).max(20_000)).min(1).max(16),
+}
+export const vessel = z.object({ id, ...vesselBody, reels: z.int() })
 
 export const filmFormat = z.enum(['135-36', '135-24', '135-12', '120', '220', '4x5in'])
 const film = z.strictObject({
@@ -89,6 +89,10 @@ export const run = runSummary.extend({
 
 export const runApi = {
   vessels: endpoint('GET', '/api/vessels', 'technician', 'Tanks and drums', { query: listQuery, response: page(vessel) }),
+  addVessel: endpoint('POST', '/api/vessels', 'technician', 'A new tank or drum', {
+    body: z.strictObject({ id, ...vesselBody }),
+    response: vessel,
+  }),
   list: endpoint('GET', '/api/runs', 'technician', 'Runs, newest first', {
     query: z.strictObject({ ...listQuery.shape, state: state.optional() }),
     response: page(runSummary),

@@ -13,6 +13,8 @@ export function bwNegative(choice: {
   wettingAgent: boolean
   agitation: Agitation
   rotary: boolean
+  /** water instead of an acid stop bath */
+  waterStop?: boolean
   stopS?: number
   fixS: number
 }): Process {
@@ -33,7 +35,9 @@ export function bwNegative(choice: {
     steps: [
       ...(choice.preWet ? [step({ kind: 'pre-wet', name: 'Pre-wet', time: 60, ...water })] : []),
       step({ kind: 'develop', name: 'Develop', bath: 'film-developer', time: 'chart', toleranceC: 0.5, fate: 'discard' }),
-      step({ kind: 'stop', name: 'Stop', bath: 'stop-bath', time: choice.stopS ?? 60, agitation: always, fate: 'back' }),
+      choice.waterStop
+        ? step({ kind: 'stop', name: 'Water stop', time: 60, agitation: always, ...water })
+        : step({ kind: 'stop', name: 'Stop', bath: 'stop-bath', time: choice.stopS ?? 60, agitation: always, fate: 'back' }),
       step({ kind: 'fix', name: 'Fix', bath: 'fixer', time: choice.fixS, fate: 'back' }),
       ...(choice.washAid
         ? [

@@ -55,7 +55,8 @@ export function compilePlan(process: Process, load: Load, bottles: PlanBottle[])
       volumeMl,
       partsMl: dilute({ parts, totalMl: volumeMl }),
       bottle,
-      waits: !bottle,
+      // a water stop ends the developing on time like any bath
+      waits: !bottle && step.kind !== 'stop',
       fate: bottle && !bottle.oneShot ? 'back' : bottle ? 'discard' : step.fate,
     }
   })

@@ -44,6 +44,7 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
     wettingAgent: request.wettingAgent,
     agitation,
     rotary: vessel.kind === 'rotary',
+    waterStop: stop === undefined,
     fixS: fixer?.from.usualS ?? 300,
     ...(stop?.from.usualS ? { stopS: stop.from.usualS } : {}),
   })

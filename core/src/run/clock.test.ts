@@ -65,6 +65,28 @@ describe('the plan', () => {
       { bottleId: 'fixer', kind: 'use', ml: -30, waterInMl: 0, rolls: 2 },
     ])
   })
+  test('a water stop needs no bottle and ends by the clock like any bath', () => {
+    const water = compilePlan(
+      bwNegative({
+        preWet: false,
+        washAid: false,
+        wettingAgent: false,
+        waterStop: true,
+        agitation: agitations['30-5-30'] as Agitation,
+        rotary: false,
+        fixS: 300,
+      }),
+      load,
+      [developer, bottle('fixer')],
+    )
+    expect(water.steps.map((step) => [step.name, step.waits])).toEqual([
+      ['Develop', false],
+      ['Water stop', false],
+      ['Fix', false],
+      ['Wash, three fills', true],
+    ])
+    expect(usesAtEnd(water)).toEqual([{ bottleId: 'fixer', kind: 'use', ml: 0, waterInMl: 30, rolls: 2 }])
+  })
   test.each<[string, () => { findings: { rule: string; severity: string }[] }]>([
     ['plan-short', () => plan(undefined, { chart: [{ temperatureC: 20, seconds: 200 }] })],
     ['plan-vessel', () => plan(undefined, { films: [{ format: '135-36', count: 3 }] })],

@@ -92,6 +92,67 @@ test('a retired bottle is poured no more, and a stale version is shown what it i
   expect((await pour(ilse, bottle.id, 10)).body.code).toBe('retired')
 })
 
+test('what goes in cannot overflow the bottle, and nothing at all is no entry', async () => {
+  const bottle = await fresh()
+  const write = (kind: string, ml: number, rolls = 0) =>
+    ilse.call(api.bottle.pour, { params: { id: bottle.id }, body: { entryId: uuid(), kind, ml, rolls } })
+  expect((await write('top-up', 1)).body.code).toBe('too-full')
+  expect((await write('pour-out', 0)).body.code).toBe('nothing')
+  await write('pour-out', 250)
+  expect((await write('pour-back', 200)).status).toBe(200)
+  expect((await write('use', 30, 2)).status).toBe(200)
+  const { state, ledger } = await show(bottle.id)
+  expect([state.volumeMl, state.rolls]).toEqual([920, 2])
+  expect(ledger.map((line) => line.kind)).toEqual(['use', 'pour-back', 'pour-out', 'fill'])
+})
+
+test('a bottle grows old with the clock and says so', async () => {
+  const own = await testHouse()
+  const tech = await own.as('ilse')
+  const flags = async () =>
+    new Map(
+      (await tech.send('GET', '/api/bottles')).body.rows?.map((row) => [
+        row.label as string,
+        (row.state as { findings: { rule: string }[] }).findings[0]?.rule,
+      ]),
+    )
+  const before = await flags()
+  own.advance(20 * 86_400_000)
+  const after = await flags()
+  const label = [...before].find(([name, rule]) => rule === undefined && name.startsWith('W') && after.get(name) === 'bottle-expired')
+  expect(label).toBeDefined()
+  await own.close()
+}, 30_000)
+
+test('the house keeps its tanks and its chart, each name and row once', async () => {
+  const id = uuid()
+  const tank = { id, name: 'Loft tank', kind: 'hand', format: '135', coversMl: [300, 590.5] }
+  expect((await ilse.send('POST', '/api/vessels', tank)).body).toEqual({ ...tank, reels: 2 })
+  expect((await ilse.send('POST', '/api/vessels', { ...tank, id: uuid() })).body).toMatchObject({
+    code: 'exists',
+    message: expect.stringContaining('tank of that name'),
+  })
+  const formula = (await ilse.send('GET', '/api/formulas')).body.rows?.[0]
+  const row = {
+    id: uuid(),
+    film: 'Saltpan 50',
+    formulaId: formula?.id,
+    parts: [1, 2],
+    ei: 25,
+    temperatureC: 20.5,
+    seconds: 512.25,
+    source: 'Ilse',
+    note: '',
+  }
+  expect((await ilse.send('POST', '/api/chart', row)).body).toEqual({ ...row, by: 'Ilse Varn' })
+  expect((await ilse.send('POST', '/api/chart', { ...row, id: uuid(), formulaId: uuid() })).body.code).toBe('unknown-reference')
+  const jar = await ilse.send('POST', '/api/jars', { id: uuid(), entryId: uuid(), chemical: 'metol', lot: 'X', place: '', grams: 100.25 })
+  expect(jar.body).toMatchObject({ grams: 100.25, code: expect.stringMatching(/^[2-9A-HJKMNP-Z]{6}$/) })
+  expect(
+    (await ilse.send('POST', '/api/jars', { id: uuid(), entryId: uuid(), chemical: 'moonshine', lot: '', place: '', grams: 1 })).body.code,
+  ).toBe('unknown-chemical')
+})
+
 test('every change is told to whoever listens', async () => {
   const bottle = await find('Soft borax developer')
   const stream = await fetch(`${house.url}/api/events`, { headers: { cookie: ilse.cookie } })

@@ -26,6 +26,7 @@ export function schemaProblem(error: z.ZodError, part: string): Problem {
 const constraintWords: Record<string, string> = {
   bottle_never_below_zero: 'The bottle does not hold that much any more. Look how much is left and pour less.',
   jar_never_below_zero: 'The jar does not hold that much. Choose another jar, or correct what it holds.',
+  vessel_name_key: 'There is a tank of that name already. Choose another name.',
   person_login_key: 'Someone has that sign-in name already. Choose another.',
 }
 

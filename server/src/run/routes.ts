@@ -62,6 +62,15 @@ export function runRoutes(router: Router, house: House): void {
     ),
   )
 
+  route(router, house, api.run.addVessel, async ({ body, tx }) => {
+    await db.run(
+      'insert into vessel (id, name, kind, format, reels, covers_ml) values ($1, $2, $3, $4, $5, $6)',
+      [body.id, body.name, body.kind, body.format, body.coversMl.length, body.coversMl],
+      tx,
+    )
+    return (await db.one<Vessel>(`${vesselRows} where id = $1`, [body.id], tx)) as Vessel
+  })
+
   route(router, house, api.run.list, async ({ query }) =>
     pageOf(
       await db.rows<RunSummary>(

@@ -14,6 +14,41 @@ test('the cookie is out of scripts’ reach and not marked secure over plain htt
   expect(cookie).not.toMatch(/Secure/)
 })
 
+test('behind a trusted proxy with https the cookie is secure, and writes are taken from the https page only', async () => {
+  const own = await testHouse('demo', undefined, { trustProxy: '1' })
+  const stranger = await own.as(null)
+  const host = new URL(own.url).host
+  const from = (origin: string) =>
+    stranger.send('POST', '/api/session', { login: 'ilse', password: demoPassword }, { 'x-forwarded-proto': 'https', origin })
+  const { headers, status } = await from(`https://${host}`)
+  expect([status, headers.get('set-cookie')]).toEqual([200, expect.stringMatching(/Secure/)])
+  expect(headers.get('strict-transport-security')).toContain('max-age')
+  expect((await from(`http://${host}`)).status).toBe(403)
+  await own.close()
+}, 30_000)
+
+test('a session ends after its time, and signing out ends it at once', async () => {
+  const own = await testHouse()
+  const [nell, pell] = [await own.as('nell'), await own.as('pell')]
+  await pell.send('DELETE', '/api/session')
+  expect((await pell.send('GET', '/api/bottles')).status).toBe(401)
+  own.advance(29 * 86_400_000)
+  expect((await nell.send('GET', '/api/bottles')).status).toBe(200)
+  own.advance(2 * 86_400_000)
+  expect((await nell.send('GET', '/api/bottles')).status).toBe(401)
+  await own.close()
+}, 30_000)
+
+test('a one-time code is too old after a week', async () => {
+  const own = await testHouse()
+  const ilse = await own.as('ilse')
+  const { body } = await ilse.send('POST', '/api/people', { id: uuid(), name: 'Late Comer', login: 'late', role: 'member' })
+  own.advance(8 * 86_400_000)
+  const late = await (await own.as(null)).send('POST', '/api/session/code', { login: 'late', code: body.code, password: demoPassword })
+  expect([late.status, late.body.code]).toEqual([401, 'wrong-code'])
+  await own.close()
+}, 30_000)
+
 test('wrong sign-ins are limited by name, and the right one does not count', async () => {
   const stranger = await house.as(null)
   const tries = [] as number[]

@@ -2,7 +2,7 @@ import type { AddressInfo } from 'node:net'
 import { createServer, type Server } from 'node:http'
 import type { Endpoint } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { createApp } from '../app'
+import { createApp, type Options } from '../app'
 import { connect, type Database } from '../database/connection'
 import { prepare, type Kind } from '../database/prepare'
 import { demoPassword } from '../demo/people'
@@ -48,13 +48,13 @@ export async function newDatabase(): Promise<string> {
 }
 
 /** The application on a database of its own, listening on loopback. */
-export async function testHouse(kind: Kind = 'demo', at?: string): Promise<TestHouse> {
+export async function testHouse(kind: Kind = 'demo', at?: string, options: Options = {}): Promise<TestHouse> {
   const databaseUrl = at ?? (await newDatabase())
   const db = connect(databaseUrl)
   let aheadMs = 0
   const clock = { now: () => Date.now() + aheadMs }
   const { firstCode } = await prepare(db, clock, { kind, strict: false, fresh: false })
-  const { app, close } = createApp({ db, clock })
+  const { app, close } = createApp({ db, clock }, options)
   const server: Server = createServer(app)
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`

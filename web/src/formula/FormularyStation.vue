@@ -35,7 +35,8 @@ function state(row: FormulaRow): string {
     <div class="mb-4 flex flex-wrap items-baseline gap-x-5 gap-y-2">
       <h1 class="text-3xl font-bold">Formulary</h1>
       <p class="text-lg text-quiet">What shall be mixed?</p>
-      <RouterLink to="/formulary/new" class="button button-small ml-auto">Write a new formula</RouterLink>
+      <RouterLink to="/formulary/jars" class="button button-small ml-auto">Jars</RouterLink>
+      <RouterLink to="/formulary/new" class="button button-small">Write a new formula</RouterLink>
     </div>
     <ProblemLine :problem="formulas.problem" />
     <p v-if="!formulas.loaded && !formulas.problem" class="text-quiet">Fetching the formulas …</p>

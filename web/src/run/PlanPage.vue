@@ -89,7 +89,10 @@ watch(
 const memberChoices = computed(() =>
   people.rows.filter((person) => person.active).map((person) => ({ value: person.id, name: person.name })),
 )
-const stops = computed(() => bathChoices(bottles.rows, 'stop-bath'))
+const stops = computed(() => [
+  ...bathChoices(bottles.rows, 'stop-bath'),
+  { value: 'none', name: 'Water instead', detail: 'after it the fixer carries the developer’s alkali', disabled: false, rolls: Infinity },
+])
 const fixers = computed(() => bathChoices(bottles.rows, 'fixer'))
 const aids = computed(() => [{ value: 'none', name: 'No wash aid' }, ...bathChoices(bottles.rows, 'wash-aid')])
 const wettings = computed(() => [{ value: 'none', name: 'No wetting agent' }, ...bathChoices(bottles.rows, 'wetting-agent')])
@@ -180,6 +183,13 @@ async function keep(): Promise<void> {
   <form class="station grid grid-cols-[340px_minmax(0,1fr)] gap-10 max-lg:grid-cols-1" @submit.prevent="keep">
     <section class="space-y-4">
       <h1 class="text-3xl font-bold">Plan a run</h1>
+      <p v-if="chart.loaded && chart.rows.length === 0" class="card">
+        The development chart is empty. <RouterLink to="/tanks/chart" class="link">Write its first row</RouterLink>: a film, a developer, a
+        time.
+      </p>
+      <p v-if="vessels.loaded && vessels.rows.length === 0" class="card">
+        There is no tank yet. <RouterLink to="/tanks" class="link">Add one</RouterLink> first.
+      </p>
       <ChoiceField v-model="film" label="Film" :choices="filmChoices" />
       <div class="grid grid-cols-2 gap-3">
         <ChoiceField v-model="ei" label="Exposed at" :choices="eiChoices" />

@@ -6,6 +6,7 @@ import { showMoment, showRolls } from '../marks/words'
 import { useSession } from '../session/store'
 import { useRuns } from '../stores'
 import { useClocks } from './clocks'
+import VesselsPanel from './VesselsPanel.vue'
 
 const session = useSession()
 const runs = useRuns()
@@ -21,7 +22,8 @@ const clock = (id: string) => clocks.running.find((one) => one.id === id)
   <div class="station">
     <div class="mb-4 flex flex-wrap items-center gap-5">
       <h1 class="text-3xl font-bold">Tanks</h1>
-      <RouterLink to="/tanks/plan" class="button button-main ml-auto">Plan a run</RouterLink>
+      <RouterLink to="/tanks/chart" class="button ml-auto">Development chart</RouterLink>
+      <RouterLink to="/tanks/plan" class="button button-main">Plan a run</RouterLink>
     </div>
     <ProblemLine :problem="runs.problem" />
     <ul v-if="open.length > 0" class="mb-8 space-y-3">
@@ -40,7 +42,9 @@ const clock = (id: string) => clocks.running.find((one) => one.id === id)
       </li>
     </ul>
     <p v-else-if="runs.loaded" class="mb-8 text-xl">No tank is in use.</p>
+    <VesselsPanel class="mb-8" />
     <h2 class="mb-1 text-xl font-bold">Developed lately</h2>
+    <p v-if="runs.loaded && past.length === 0" class="text-quiet">Nothing yet.</p>
     <ul>
       <li v-for="run in past" :key="run.id" class="border-b border-line">
         <RouterLink

@@ -281,6 +281,7 @@ create trigger tell after insert on run_event for each row execute function tell
 create trigger tell after insert or update on roll for each row execute function tell_change('roll', 'id');
 create trigger tell after insert or update on person for each row execute function tell_change('person', 'id');
 create trigger tell after insert or update on darkroom for each row execute function tell_change('darkroom', 'kind');
+create trigger tell after insert or update on vessel for each row execute function tell_change('vessel', 'id');
 create trigger tell after insert or update on chart_row for each row execute function tell_change('chart', 'id');
 `,
   down: /* sql */ `
