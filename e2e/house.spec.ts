@@ -83,6 +83,7 @@ test('someone else’s pour moves the level here; / finds a bottle by its code; 
   await second.keyboard.press('Escape')
   await second.keyboard.press('/')
   await second.getByLabel('Name, label or code').fill(code?.code.toLowerCase() ?? '')
+  await expect(second.getByRole('button', { name: /Bottle D8/ })).toBeVisible()
   await second.keyboard.press('Enter')
   await second.getByRole('button', { name: 'Pour or top up' }).click()
   await second.getByLabel('How much').fill('9 L')

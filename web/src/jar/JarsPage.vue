@@ -57,8 +57,8 @@ async function receive(): Promise<void> {
           <ul>
             <li v-for="jar in list" :key="jar.id" class="flex items-baseline gap-3 border-b border-line py-1.5">
               <span class="min-w-0 flex-1"
-                ><b>{{ catalogue[jar.chemical]?.name ?? jar.chemical }}</b>
-                <span class="text-quiet"
+                ><b>{{ catalogue[jar.chemical]?.name ?? jar.chemical }}</b
+                ><span class="ml-2 text-quiet"
                   >{{ jar.lot }} <span class="font-mono">{{ jar.code }}</span></span
                 ></span
               >

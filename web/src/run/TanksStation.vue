@@ -42,7 +42,6 @@ const clock = (id: string) => clocks.running.find((one) => one.id === id)
       </li>
     </ul>
     <p v-else-if="runs.loaded" class="mb-8 text-xl">No tank is in use.</p>
-    <VesselsPanel class="mb-8" />
     <h2 class="mb-1 text-xl font-bold">Developed lately</h2>
     <p v-if="runs.loaded && past.length === 0" class="text-quiet">Nothing yet.</p>
     <ul>
@@ -60,5 +59,6 @@ const clock = (id: string) => clocks.running.find((one) => one.id === id)
         </RouterLink>
       </li>
     </ul>
+    <VesselsPanel class="mt-8" />
   </div>
 </template>
