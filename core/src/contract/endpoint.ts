@@ -18,6 +18,8 @@ export interface Endpoint<
   query: Q
   body: B
   response: R
+  /** the answer holds a code that is shown once and never kept */
+  secret?: boolean
 }
 
 const nothing = z.strictObject({})
@@ -34,8 +36,8 @@ export function endpoint<
   path: string,
   access: Access,
   summary: string,
-  parts: { params?: P; query?: Q; body?: B; response: R },
+  parts: { params?: P; query?: Q; body?: B; response: R; secret?: boolean },
 ): Endpoint<P, Q, B, R> {
-  const { params = nothing, query = nothing, body = nothing, response } = parts
-  return { method, path, access, summary, params: params as P, query: query as Q, body: body as B, response }
+  const { params = nothing, query = nothing, body = nothing, response, secret = false } = parts
+  return { method, path, access, summary, params: params as P, query: query as Q, body: body as B, response, secret }
 }

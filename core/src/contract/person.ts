@@ -30,6 +30,7 @@ export const personApi = {
   invite: endpoint('POST', '/api/people', 'technician', 'Invite someone: answers a one-time code', {
     body: z.strictObject({ id, name, login, role }),
     response: codeAnswer,
+    secret: true,
   }),
   change: endpoint('PUT', '/api/people/:id', 'technician', 'Change name, role or whether someone may sign in', {
     params: idParams,
@@ -39,6 +40,7 @@ export const personApi = {
   resetCode: endpoint('POST', '/api/people/:id/code', 'technician', 'A one-time code to set a new password', {
     params: idParams,
     response: codeAnswer,
+    secret: true,
   }),
   signOutEverywhere: endpoint('POST', '/api/people/:id/sign-out', 'member', 'End all sessions of a person (members: their own)', {
     params: idParams,

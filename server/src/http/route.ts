@@ -50,7 +50,15 @@ function allow(endpoint: Endpoint, who: Who | null): Who {
 }
 
 /** Same key and body → the stored answer; the same key with another body is refused. Runs inside the request's transaction. */
-async function once<T>({ db }: House, who: Who, request: Request, now: number, tx: Transaction, work: () => Promise<T>): Promise<T> {
+async function once<T>(
+  { db }: House,
+  endpoint: Endpoint,
+  who: Who,
+  request: Request,
+  now: number,
+  tx: Transaction,
+  work: () => Promise<T>,
+): Promise<T> {
   const key = request.get('idempotency-key') ?? ''
   if (!keyPattern.test(key)) throw new Refusal(400, 'no-key', 'A write needs an Idempotency-Key header of 8 to 80 letters and digits.')
   const hash = createHash('sha256')
@@ -62,16 +70,18 @@ async function once<T>({ db }: House, who: Who, request: Request, now: number, t
     tx,
   )
   if (fresh.length === 0) {
-    const kept = await db.one<{ request_hash: string; answer: T }>(
+    const kept = await db.one<{ request_hash: string; answer: T | null }>(
       'select request_hash, answer from idempotency where person_id = $1 and key = $2',
       [who.id, key],
       tx,
     )
     if (kept?.request_hash !== hash) throw new Refusal(422, 'key-reused', 'This Idempotency-Key was used for another request.')
+    if (kept.answer === null) throw new Refusal(409, 'shown-once', 'That code was shown already and is not kept. Make a new one.')
     return kept.answer
   }
   const answer = await work()
-  await db.run('update idempotency set answer = $3 where person_id = $1 and key = $2', [who.id, key, JSON.stringify(answer)], tx)
+  if (!endpoint.secret)
+    await db.run('update idempotency set answer = $3 where person_id = $1 and key = $2', [who.id, key, JSON.stringify(answer)], tx)
   return answer
 }
 
@@ -95,7 +105,7 @@ export function route<E extends Endpoint>(router: Router, house: House, endpoint
     const answer =
       endpoint.method === 'GET' || endpoint.path.startsWith('/api/session')
         ? await send()
-        : await house.db.transaction((tx) => once(house, who, request, now, tx, () => send(tx)))
+        : await house.db.transaction((tx) => once(house, endpoint, who, request, now, tx, () => send(tx)))
     response.json(answer)
   })
 }

@@ -63,6 +63,7 @@ test('invite, set a password with the code once, change role, end the sessions, 
   const id = uuid()
   const { body } = await ilse.send('POST', '/api/people', { id, name: 'Fen Marlow', login: 'fen', role: 'member' })
   const code = body.code as string
+  expect(JSON.stringify(await house.db.rows('select * from idempotency, one_time_code'))).not.toContain(code)
   const stranger = await house.as(null)
   expect((await stranger.send('POST', '/api/session/code', { login: 'fen', code, password: 'short' })).status).toBe(400)
   const entered = await stranger.send('POST', '/api/session/code', { login: 'fen', code, password: demoPassword })

@@ -30,8 +30,9 @@ test('a draft is read in any units: powders by weight, liquids and percent solut
 
 test('what is kept and opened again reads the same', () => {
   const { body } = readDraft(draft({ usual: '9:30' }))
-  expect(body).not.toBeNull()
-  if (body) expect(readDraft(draftOf(body)).body).toEqual(body)
+  if (!body) throw new Error('it cannot be read')
+  const whole = { ...body, storeMinC: 10, additions: body.additions.map((line) => ({ ...line, role: 'other' as const, wholePack: true })) }
+  expect(readDraft(draftOf(whole)).body).toEqual(whole)
 })
 
 test.each<[string, Partial<Draft>, string]>([

@@ -10,6 +10,8 @@ export interface DraftLine {
   percent: string
   at: string
   note: string
+  /** parts of the line that have no field here and stay as they were */
+  kept: Pick<FormulaBody['additions'][number], 'role' | 'wholePack'>
 }
 export interface Draft {
   name: string
@@ -29,11 +31,11 @@ export interface Draft {
   working: string
   usual: string
   note: string
-  kept: Pick<FormulaBody, 'temperatureCoefficient' | 'rangeC'>
+  kept: Pick<FormulaBody, 'temperatureCoefficient' | 'rangeC' | 'storeMinC'>
 }
 
 let keys = 0
-export const emptyLine = (): DraftLine => ({ key: keys++, chemical: null, amount: '', percent: '', at: '', note: '' })
+export const emptyLine = (): DraftLine => ({ key: keys++, chemical: null, amount: '', percent: '', at: '', note: '', kept: {} })
 const number = (value: number | null | undefined): string =>
   value === null || value === undefined ? '' : String(Math.round(value * 1e4) / 1e4)
 
@@ -73,6 +75,7 @@ export const draftOf = (body: FormulaBody): Draft => ({
     percent: number(line.percent),
     at: line.atC === undefined ? '' : `${line.atC} °C`,
     note: line.note ?? '',
+    kept: { ...(line.role ? { role: line.role } : {}), ...(line.wholePack ? { wholePack: true } : {}) },
   })),
   school: body.use.school,
   capacity: number(body.use.capacityRollsPerL),
@@ -83,7 +86,11 @@ export const draftOf = (body: FormulaBody): Draft => ({
   working: number(body.use.keeping.workingDays),
   usual: body.usualS === null ? '' : `${body.usualS} s`,
   note: body.note,
-  kept: { temperatureCoefficient: body.temperatureCoefficient, rangeC: body.rangeC },
+  kept: {
+    temperatureCoefficient: body.temperatureCoefficient,
+    rangeC: body.rangeC,
+    ...(body.storeMinC === undefined ? {} : { storeMinC: body.storeMinC }),
+  },
 })
 
 export type Problems = Record<string, string>
@@ -112,6 +119,7 @@ export function readDraft(draft: Draft): { body: FormulaBody | null; problems: P
       const amount = read(field, () => parseQuantity(line.amount, inMl ? 'volume' : 'mass'), 0)
       return {
         chemical: line.chemical ?? '',
+        ...line.kept,
         ...(inMl ? { millilitres: amount } : { grams: amount }),
         ...(line.percent.trim() === '' ? {} : { percent: read(field, () => parseQuantity(line.percent.replace('%', ''), 'volume'), 1) }),
         ...(line.at.trim() === '' ? {} : { atC: read(field, () => parseQuantity(line.at, 'temperature'), 20) }),

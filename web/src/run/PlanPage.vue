@@ -102,6 +102,8 @@ const firstThatServes = (choices: { value: string; disabled: boolean; rolls: num
 watch(
   [stops, fixers],
   () => {
+    // before the shelf is here there is only water to choose from
+    if (!bottles.loaded) return
     stop.value ??= firstThatServes(stops.value)
     fixer.value ??= firstThatServes(fixers.value)
   },
