@@ -149,6 +149,7 @@ test('people: invited with a code, comes in, and is signed out everywhere', asyn
   await expect(rowan.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible()
   await page.getByRole('button', { name: /Rowan Leat/ }).click()
   await page.getByRole('button', { name: 'Sign out everywhere' }).click()
+  await expect(page.getByText('Signed out on every machine.')).toBeVisible()
   await rowan.keyboard.press('5')
   await expect(rowan.getByText('You were signed out')).toBeVisible()
   await other.close()

@@ -6,6 +6,9 @@ export const showDate = (at: number, zone: string): string =>
 /** '14 Apr' */
 export const showDay = (at: number, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: zone }).format(at)
+/** 'Apr 2026' */
+export const showMonth = (at: number, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: zone }).format(at)
 /** 'Tue 14 Apr, 19:30' */
 export const showMoment = (at: number, zone: string): string =>
   `${showDate(at, zone)}, ${new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(at)}`

@@ -8,7 +8,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
-import { showDate } from '../marks/words'
+import { showDate, showMonth } from '../marks/words'
 import { useSession } from '../session/store'
 import { usePeople } from '../stores'
 
@@ -53,7 +53,11 @@ const reset = () =>
     code.value = { name: answer.person.name, login: answer.person.login, code: answer.code, expiresAt: answer.expiresAt }
     chosen.value = null
   })
-const signOut = () => act(() => call(api.person.signOutEverywhere, { params: { id: person.value?.id ?? '' } }))
+const said = ref('')
+const signOut = () =>
+  act(() => call(api.person.signOutEverywhere, { params: { id: person.value?.id ?? '' } })).then(
+    (good) => (said.value = good ? 'Signed out on every machine.' : ''),
+  )
 async function takeOut(): Promise<void> {
   await act(async () => {
     const data = await call(api.person.exportData, { params: { id: person.value?.id ?? '' } })
@@ -86,7 +90,7 @@ async function erase(): Promise<void> {
       <li v-for="one in sorted" :key="one.id" class="border-b border-line">
         <button
           class="grid min-h-14 w-full cursor-pointer grid-cols-[minmax(0,1fr)_8rem_minmax(0,1fr)] items-center gap-4 text-left max-sm:grid-cols-2"
-          @click="((chosen = one), (problem = ''), (erasing = false))"
+          @click="((chosen = one), (problem = ''), (said = ''), (erasing = false))"
         >
           <b class="text-lg" :class="one.active ? '' : 'line-through'">{{ one.name }}</b>
           <span>{{ one.role }}</span>
@@ -137,6 +141,7 @@ async function erase(): Promise<void> {
           <button class="button" :disabled="busy" @click="takeOut">Take the record out</button>
           <button class="button" @click="erasing = true">Erase {{ person.name }} …</button>
         </div>
+        <p v-if="said" role="status" class="font-semibold">{{ said }}</p>
         <ProblemLine :problem="problem" />
       </div>
       <div v-else-if="person" class="space-y-3">

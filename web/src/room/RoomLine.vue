@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { showTemperature, showTime } from '@selvrin/core'
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import { connected } from '../api/live'
 import { useClocks } from '../run/clocks'
+import { todoList } from '../bottle/todo'
 import { useSession } from '../session/store'
+import { useBottles, useMixes, useRuns } from '../stores'
 import { darker, light } from './light'
 
 const session = useSession()
@@ -18,6 +20,21 @@ const pages = computed(() => [
     : []),
   { name: 'Settings', to: '/settings' },
 ])
+const [bottles, mixes, runs] = [useBottles(), useMixes(), useRuns()]
+watch(
+  () => session.isTechnician,
+  (technician) => void (technician && Promise.all([bottles.load(), mixes.load(), runs.load()])),
+  { immediate: true },
+)
+const due = computed(() => {
+  if (!session.isTechnician || !bottles.loaded) return undefined
+  const running = new Set(clocks.running.map((clock) => clock.id))
+  return todoList(
+    bottles.rows.filter((bottle) => bottle.retiredAt === null),
+    mixes.rows,
+    runs.rows.filter((run) => !running.has(run.id)),
+  )[0]
+})
 const temperature = (celsius: number) => showTemperature(celsius, session.units)
 </script>
 
@@ -49,8 +66,14 @@ const temperature = (celsius: number) => showTemperature(celsius, session.units)
       ▶ <b class="font-mono">{{ showTime(Math.max(Math.ceil(clock.remainingS), 0)) }}</b> {{ clock.vessel }}, {{ clock.step
       }}{{ clock.over ? ': time is up' : '' }}
     </RouterLink>
+    <RouterLink
+      v-if="due"
+      :to="due.to"
+      class="ml-auto truncate underline-offset-4 hover:underline focus-visible:outline-on-bar max-lg:hidden"
+      >Due: {{ due.what.charAt(0).toLowerCase() + due.what.slice(1) }}</RouterLink
+    >
     <span v-if="!connected" class="font-semibold whitespace-nowrap" role="status">⚠ No connection</span>
-    <Menu as="div" class="ml-auto">
+    <Menu as="div" :class="due ? 'max-lg:ml-auto' : 'ml-auto'">
       <MenuButton class="min-h-11 cursor-pointer whitespace-nowrap focus-visible:outline-on-bar"
         ><span class="max-sm:hidden">{{ session.isTechnician ? 'On duty: ' : '' }}</span
         >{{ session.person?.name.split(' ')[0]
