@@ -95,7 +95,7 @@ async function erase(): Promise<void> {
           <b class="text-lg" :class="one.active ? '' : 'line-through'">{{ one.name }}</b>
           <span>{{ one.role }}</span>
           <span class="text-quiet"
-            >{{ one.login }}, since {{ showDate(one.createdAt, zone)
+            >{{ one.login }}, since {{ showMonth(one.createdAt, zone)
             }}{{ one.active ? (one.hasPassword ? '' : ', has not come in yet') : ', may not sign in' }}</span
           >
         </button>
