@@ -116,12 +116,13 @@ function bottleFindings(plan: Plan, step: PlanStep, i: number): Finding[] {
       ...at,
       message: `${bottle.label} is good for ${bottle.rollsLeft.toFixed(1)} more rolls and this load is ${plan.rolls.toFixed(1)}: take another bottle or fewer films.`,
     })
-  if (bottle.oneShot && step.volumeMl > plan.vessel.coversMl * 1.001)
+  const holdsMl = plan.vessel.holdsMl ?? plan.vessel.coversMl
+  if (bottle.oneShot && step.volumeMl > holdsMl * 1.001)
     findings.push({
       rule: 'plan-concentrate',
       severity: 'error',
       ...at,
-      message: `At ${bottle.parts.join('+')} this load needs ${showVolume(step.volumeMl)} to hold enough developer, more than the ${showVolume(plan.vessel.coversMl)} that cover it: fewer films, or a stronger dilution.`,
+      message: `At ${bottle.parts.join('+')} this load needs ${showVolume(step.volumeMl)} to hold enough developer, more than the ${showVolume(holdsMl)} ${plan.vessel.name} takes: fewer films, or a stronger dilution.`,
     })
   return findings
 }

@@ -59,6 +59,8 @@ const shelf = {
   chart: [
     { id: 'cool', film: 'M', formulaId: 'f-d1', parts: [1, 1], ei: 400, temperatureC: 20, seconds: 600, source: '', note: '', by: '' },
     { id: 'warm', film: 'M', formulaId: 'f-d1', parts: [1, 1], ei: 400, temperatureC: 24, seconds: 450, source: '', note: '', by: '' },
+    { id: 'weak', film: 'M', formulaId: 'f-d1', parts: [1, 3], ei: 400, temperatureC: 20, seconds: 1100, source: '', note: '', by: '' },
+    { id: 'other', film: 'N', formulaId: 'f-d1', parts: [1, 1], ei: 400, temperatureC: 20, seconds: 500, source: '', note: '', by: '' },
   ] as ChartRow[],
 }
 const film = (pushStops = 0) => ({ id: 'a', memberId: 'm', film: 'M', format: '135-36' as const, ei: 400, pushStops })
@@ -106,6 +108,21 @@ test('a drum agitates all the time and shortens; push lengthens; both are shown'
   expect(plan.findings.map((finding) => finding.rule)).toContain('plan-concentrate')
 })
 
+test('a weak dilution fills a tank beyond what covers the film, and is refused where it cannot', () => {
+  const weak = (count: number) =>
+    planFor(
+      request({
+        chartRowIds: ['weak'],
+        films: Array.from({ length: count }, () => film()),
+        baths: [{ family: 'film-developer', bottleId: 'd1', parts: [1, 3] }, ...request().baths.slice(1)],
+      }),
+      shelf,
+    )
+  expect(weak(1).steps.map((step) => step.volumeMl)).toEqual([400, 300, 300, 300])
+  expect(weak(1).findings).toEqual([])
+  expect(weak(2).findings.map((finding) => finding.rule)).toEqual(['plan-concentrate'])
+})
+
 test('the developer’s range is kept, and hydroquinone’s 13 °C where none is written', () => {
   expect(code({ temperatureC: 27 })).toBe('outside-range')
   const cold = {
@@ -127,4 +144,6 @@ test.each<[string, Partial<PlanRequest>]>([
   ['no-bottle', { baths: [{ family: 'fixer', bottleId: 'gone', parts: [1] }] }],
   ['wrong-family', { baths: [{ family: 'fixer', bottleId: 's1', parts: [1] }] }],
   ['wrong-chart', { baths: request().baths.slice(1) }],
+  ['wrong-chart', { chartRowIds: ['weak'] }],
+  ['wrong-chart', { chartRowIds: ['other'] }],
 ])('%s is said', (wanted, part) => expect(code(part)).toBe(wanted))

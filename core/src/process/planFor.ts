@@ -33,8 +33,12 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
     return { ...planBottle(from, bath.parts), from }
   })
   const developer = bottles.find((bottle) => bottle.family === 'film-developer')
-  if (rows.some((row) => row.formulaId !== developer?.from.formulaId))
-    throw new DomainError('wrong-chart', 'The chart rows belong to another developer. Choose them again.')
+  const charted = (row: ChartRow): boolean =>
+    row.formulaId === developer?.from.formulaId &&
+    row.parts.join() === (developer.parts.length > 1 ? developer.parts : (developer.from.parts ?? [1])).join() &&
+    request.films.every((film) => film.film === row.film && film.ei === row.ei)
+  if (!rows.every(charted))
+    throw new DomainError('wrong-chart', 'The chart rows are for another film, developer or dilution. Choose them again.')
   const count = request.films.length
   const fixer = bottles.find((bottle) => bottle.family === 'fixer')
   const stop = bottles.find((bottle) => bottle.family === 'stop-bath')
@@ -58,6 +62,7 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
         kind: vessel.kind,
         reels: vessel.reels,
         coversMl: vessel.coversMl[count - 1] ?? vessel.coversMl.at(-1) ?? 0,
+        holdsMl: vessel.coversMl.at(-1) ?? 0,
       },
       films: request.films.map((film) => ({ format: film.format, count: 1 })),
       temperatureC: request.temperatureC,

@@ -83,8 +83,12 @@ export interface Load {
     id: string
     name: string
     kind: 'hand' | 'rotary'
-    /** ml that covers this load */ coversMl: number
-    /** reels it takes */ reels: number
+    /** ml that covers this load */
+    coversMl: number
+    /** ml it holds at the most; what covers the load where not given */
+    holdsMl?: number
+    /** reels it takes */
+    reels: number
   }
   films: PlanFilm[]
   /** measured in the developer; the other baths follow it */

@@ -56,7 +56,7 @@ watch(developers, (choices) => {
 })
 const chosenDeveloper = computed(() => developers.value.find((choice) => choice.value === developer.value))
 const sources = computed(() =>
-  sourcesOf(chart.rows, film.value, Number(ei.value), chosenDeveloper.value?.formulaId, chosenDeveloper.value?.parts),
+  sourcesOf(chart.rows, film.value, Number(ei.value), chosenDeveloper.value?.formulaId, chosenDeveloper.value?.charted),
 )
 watch(sources, (choices) => (source.value = choices[0]?.value ?? null), { immediate: true })
 const chartRows = computed(() => sources.value.find((choice) => choice.value === source.value)?.rows ?? [])
@@ -244,7 +244,7 @@ async function keep(): Promise<void> {
         <p class="text-4xl font-bold">{{ worked.refused || lacking }}</p>
         <p class="mt-3 text-xl text-quiet">The time, the beakers and the steps appear here as you choose.</p>
         <p v-if="chosenDeveloper && worked.refused" class="mt-3 text-lg">
-          {{ chosenDeveloper.name }}, {{ showParts(chosenDeveloper.parts) }}
+          {{ chosenDeveloper.name }}, {{ showParts(chosenDeveloper.charted) }}
         </p>
       </div>
       <div class="space-y-3">

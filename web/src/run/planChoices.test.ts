@@ -43,6 +43,11 @@ test('developers are those on the shelf with a charted time, at each charted dil
   expect(developerChoices([stock('D1', 9)], chart, null, NaN)).toEqual([])
 })
 
+test('working strength is poured as it is, for the time of its dilution', () => {
+  const working = { ...stock('D4', 1), parts: [1, 1] }
+  expect(developerChoices([working], chart, 'Millrace 400', 400).map((choice) => [choice.charted, choice.parts])).toEqual([[[1, 1], [1]]])
+})
+
 test('a spent bottle is shown but cannot be picked', () => {
   const choices = bathChoices(
     [

@@ -16,6 +16,9 @@ export interface DeveloperChoice {
   disabled: boolean
   bottleId: string
   formulaId: string
+  /** the dilution the chart speaks of */
+  charted: number[]
+  /** how it is diluted for the run; working strength is poured as it is */
   parts: number[]
 }
 
@@ -39,7 +42,8 @@ export function developerChoices(bottles: Bottle[], chart: ChartRow[], film: str
           disabled: spent(bottle),
           bottleId: bottle.id,
           formulaId: bottle.formulaId,
-          parts,
+          charted: parts,
+          parts: bottle.parts === null ? parts : [1],
         }
       }),
     )
