@@ -14,7 +14,7 @@ const usable = (bottle: Bottle): boolean =>
 export function shelfGroups(bottles: Bottle[]): ShelfGroup[] {
   const order = (a: Bottle, b: Bottle) =>
     Number(!usable(a)) - Number(!usable(b)) ||
-    a.formulaId.localeCompare(b.formulaId) ||
+    a.name.localeCompare(b.name) ||
     Number(a.parts !== null) - Number(b.parts !== null) ||
     a.madeAt - b.madeAt
   return families

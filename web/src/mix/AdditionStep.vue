@@ -79,10 +79,10 @@ useKeys((event) => {
     </p>
     <p class="my-4 font-mono leading-none font-bold">
       <template v-if="again"
-        ><span class="text-8xl max-sm:text-5xl">{{ amount(line.put) }}</span>
-        <span class="ml-4 text-4xl font-normal max-sm:text-2xl">of {{ amount(line.target) }}</span></template
+        ><span class="big whitespace-nowrap">{{ amount(line.put) }}</span>
+        <span class="ml-4 text-4xl font-normal whitespace-nowrap max-sm:text-2xl">of {{ amount(line.target) }}</span></template
       >
-      <span v-else class="text-8xl max-sm:text-6xl">{{ amount(line.target) }}</span>
+      <span v-else class="big">{{ amount(line.target) }}</span>
     </p>
     <div
       class="relative mb-10 h-10"
@@ -146,3 +146,9 @@ useKeys((event) => {
     <ProblemLine :problem="problem" class="mt-4" />
   </div>
 </template>
+
+<style scoped>
+.big {
+  font-size: clamp(3.5rem, 8vw, 6.5rem);
+}
+</style>

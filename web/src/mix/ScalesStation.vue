@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { showVolume } from '@selvrin/core'
-import { onMounted } from 'vue'
+import { families, showVolume, type Family } from '@selvrin/core'
+import { computed, onMounted } from 'vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import BathMark from '../marks/BathMark.vue'
 import { showMoment } from '../marks/words'
@@ -11,6 +11,13 @@ const session = useSession()
 const mixes = useMixes()
 const formulas = useFormulas()
 onMounted(() => void Promise.all([mixes.load(), formulas.load()]))
+/** What is mixed here, by family and name. */
+const mixable = computed(() => {
+  const rank = (family: Family) => families.indexOf(family)
+  return formulas.rows
+    .filter((one) => one.body.additions.length > 0)
+    .sort((a, b) => rank(a.body.family) - rank(b.body.family) || a.body.name.localeCompare(b.body.name))
+})
 const zone = () => session.session?.darkroom.zone ?? 'UTC'
 </script>
 
@@ -35,7 +42,7 @@ const zone = () => session.session?.darkroom.zone ?? 'UTC'
     <section class="mt-8">
       <h2 class="mb-2 text-xl font-bold">Begin with</h2>
       <ul class="grid grid-cols-3 gap-x-8 max-lg:grid-cols-2 max-sm:grid-cols-1">
-        <li v-for="row in formulas.rows.filter((one) => one.body.additions.length > 0)" :key="row.id" class="border-b border-line">
+        <li v-for="row in mixable" :key="row.id" class="border-b border-line">
           <RouterLink
             :to="`/formulary/${row.id}`"
             class="flex min-h-14 items-center gap-3 text-lg font-semibold underline-offset-4 hover:underline"
