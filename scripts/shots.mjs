@@ -56,7 +56,10 @@ try {
   await page.getByRole('link', { name: /D8/ }).waitFor()
   await page.locator('main').focus()
   await shot('shelf')
-  await page.getByRole('link', { name: /F5/ }).click()
+  await page
+    .getByRole('link', { name: /Neutral rapid fixer .* left/ })
+    .first()
+    .click()
   await page.getByRole('heading', { name: 'Ledger' }).waitFor()
   await shot('bottle')
   await page.goto('/formulary')

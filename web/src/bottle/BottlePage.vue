@@ -46,6 +46,12 @@ const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const volume = (ml: number) => showVolume(ml, session.units)
 const state = computed(() => bottle.value?.state)
 const canDilute = computed(() => bottle.value?.parts === null && bottle.value.use.dilutions.some((parts) => parts.length > 1))
+/** Liquid that is poured back as it is; a concentrate never is. */
+const canTally = computed(
+  () =>
+    bottle.value?.use.school === 'counted' &&
+    (bottle.value.parts !== null || bottle.value.use.dilutions.some((parts) => parts.length === 1)),
+)
 const age = computed(() => {
   if (!bottle.value || !state.value) return ''
   const keeps = state.value.keepsDays
@@ -132,9 +138,7 @@ async function poured(page: BottlePage): Promise<void> {
           </p>
           <div v-if="session.isTechnician && bottle.retiredAt === null" class="mt-6 flex flex-wrap gap-3">
             <button v-if="canDilute" class="button button-main" @click="open('dilute')">Make working strength</button>
-            <button v-if="bottle.use.school === 'counted'" class="button" :class="canDilute ? '' : 'button-main'" @click="open('use')">
-              Poured back, tally
-            </button>
+            <button v-if="canTally" class="button" :class="canDilute ? '' : 'button-main'" @click="open('use')">Poured back, tally</button>
             <button class="button" @click="open('pour')">Pour or top up</button>
             <button class="button" @click="open('retire')">Retire {{ bottle.label }}</button>
           </div>
