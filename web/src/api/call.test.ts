@@ -60,3 +60,14 @@ test('an answer that is no JSON is said to be one, and a lost session is told on
   await caught(() => call(api.session.signIn, { body: { login: 'a1', password: 'x' } }))
   expect(told).toBe(1)
 })
+
+test('only a refusal of the request itself is final; a lost session, a limit or a broken server may be tried again', async () => {
+  const finals = []
+  for (const status of [400, 403, 409, 422, 401, 429, 500, 502]) {
+    answer = () => ok({ code: 'x', message: 'No.' }, status)
+    finals.push((await caught(pour)).final)
+  }
+  answer = () => Promise.reject(new TypeError('no network'))
+  finals.push((await caught(pour)).final)
+  expect(finals).toEqual([true, true, true, true, false, false, false, false, false])
+})

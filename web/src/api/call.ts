@@ -10,6 +10,10 @@ export class CallError extends Error {
   ) {
     super(problem.message)
   }
+  /** the same request would be refused again: not a lost connection, a server in trouble, a limit or a session that ended */
+  get final(): boolean {
+    return this.status >= 400 && this.status < 500 && this.status !== 401 && this.status !== 429
+  }
   get offline(): boolean {
     return this.status === 0
   }

@@ -210,7 +210,8 @@ async function giveUp(): Promise<void> {
             Measured {{ showTemperature(lastMeasured, session.units) }}, planned {{ showTemperature(step.temperatureC, session.units) }}.
           </p>
           <p v-if="clocks.waiting > 0" role="status">
-            {{ clocks.waiting }} {{ clocks.waiting === 1 ? 'line' : 'lines' }} of the log wait for the server; the clock goes on.
+            {{ clocks.waiting === 1 ? 'One line of the log waits' : `${clocks.waiting} lines of the log wait` }} for the server; the clock
+            goes on.
           </p>
           <p v-if="silent">Silent until you touch the screen or press a key here.</p>
           <p v-if="!wake.possible">This browser cannot keep the screen on: switch its sleep off.</p>

@@ -42,8 +42,8 @@ const lights = { dark: 'dark', tank: 'tank closed', safelight: 'safelight', whit
         :class="i === step ? 'font-bold' : ''"
         :style="{ width: share(one.seconds) }"
       >
-        {{ one.name }}<br /><span class="font-mono">{{ showTime(one.seconds, 5) }}</span>
-        <span class="whitespace-nowrap text-quiet max-sm:hidden">{{ showTemperature(one.temperatureC, session.units) }}</span>
+        {{ one.name }}<br /><span class="font-mono">{{ showTime(one.seconds, 5) }}</span
+        ><span class="block whitespace-nowrap text-quiet max-sm:hidden">{{ showTemperature(one.temperatureC, session.units) }}</span>
       </p>
     </div>
   </div>

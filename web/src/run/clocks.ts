@@ -12,6 +12,8 @@ import { runLog } from './log'
 
 const tickMs = 200
 const sendAgainMs = 3000
+/** what the server takes in one request */
+const mostAtOnce = 200
 
 /** Running clocks of the darkroom, from stored start times; what happens here is kept on the device first and sent when the server can be reached. */
 export const useClocks = defineStore('clocks', () => {
@@ -63,20 +65,23 @@ export const useClocks = defineStore('clocks', () => {
     if (sending) return
     sending = true
     clearTimeout(retry)
+    let left = 0
     try {
       const unsent = await runLog.unsent()
-      waiting.value = [...unsent.values()].reduce((sum, list) => sum + list.length, 0)
-      for (const [id, list] of unsent) {
-        try {
-          await call(api.run.record, { params: { id }, body: { events: list.slice(0, 200) } })
-        } catch (error) {
-          if (error instanceof CallError && error.offline) throw error
-          // refused for good: it stays in the device's log and is not sent for ever
+      left = [...unsent.values()].reduce((sum, list) => sum + list.length, 0)
+      for (const [id, list] of unsent)
+        for (let from = 0; from < list.length; from += mostAtOnce) {
+          const events = list.slice(from, from + mostAtOnce)
+          await call(api.run.record, { params: { id }, body: { events } }).catch((error: unknown) => {
+            // refused for good: it stays in the device's log and is not sent for ever
+            if (!(error instanceof CallError) || !error.final) throw error
+          })
+          await runLog.markSent(events.map((event) => event.id))
+          left -= events.length
         }
-        await runLog.markSent(list.map((event) => event.id))
-        waiting.value = Math.max(0, waiting.value - list.length)
-      }
+      waiting.value = 0
     } catch {
+      waiting.value = left
       retry = window.setTimeout(() => void send(), sendAgainMs)
     } finally {
       sending = false
