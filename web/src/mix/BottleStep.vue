@@ -67,6 +67,10 @@ async function finish(): Promise<void> {
       <QuantityField v-model="sizeMl" kind="volume" label="Size of each" />
     </div>
     <p v-if="fills.length > 0" class="text-2xl">{{ fills.map((ml) => volume(ml)).join(' · ') }}</p>
+    <p v-if="number !== null && fills.length < number && fills.length > 0" class="text-lg">
+      {{ fills.length === 1 ? 'One bottle of that size is' : `${fills.length} bottles of that size are` }} enough; write a smaller size to
+      fill more.
+    </p>
     <p v-if="over > 0.5" class="text-lg font-semibold text-alarm">
       {{ volume(over) }} do not fit: take more or larger bottles, or pour the rest away.
     </p>

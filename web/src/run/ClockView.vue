@@ -143,11 +143,17 @@ watch(
 )
 const reschedule = window.setInterval(scheduleNow, 60_000)
 
+// the last page of a run has the stations below it again
+watch(
+  () => clock.value?.phase === 'done',
+  (done) => void (benchHidden.value = !done),
+  { immediate: true },
+)
+
 const guard = (event: BeforeUnloadEvent) => {
   if (inside.value) event.preventDefault()
 }
 onMounted(() => {
-  benchHidden.value = true
   document.addEventListener('keydown', onKey)
   document.addEventListener('keyup', onKey)
   window.addEventListener('beforeunload', guard)

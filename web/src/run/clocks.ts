@@ -55,9 +55,10 @@ export const useClocks = defineStore('clocks', () => {
   /** Writes down what happens: on the device at once, to the server as soon as it can be. */
   async function note(run: string, part: Pick<RunEvent, 'kind' | 'step'> & Partial<RunEvent>): Promise<void> {
     const event: RunEvent = { id: uuid(), seq: seq++, device: deviceName(), at: Math.round(now()), ...part }
+    // a browser that keeps nothing still runs the clock
+    await runLog.append(run, event).catch(() => undefined)
     merge(run, [event])
     time.value = now()
-    await runLog.append(run, event).catch(() => undefined)
     void send()
   }
 

@@ -20,8 +20,10 @@ const database = (): Promise<IDBPDatabase> =>
 
 /** The run log of this device: only ever appended to, and marked when the server has it. */
 export const runLog = {
+  /** Resolves when the event is on the disk, so that what a page shows is never lost by a reload. */
   async append(run: string, event: RunEvent): Promise<void> {
-    await (await database()).put('events', { id: event.id, run, event, sent: 0 } satisfies Kept)
+    const transaction = (await database()).transaction('events', 'readwrite')
+    await Promise.all([transaction.store.put({ id: event.id, run, event, sent: 0 } satisfies Kept), transaction.done])
   },
   async of(run: string): Promise<RunEvent[]> {
     return ((await (await database()).getAllFromIndex('events', 'run', run)) as Kept[]).map((kept) => kept.event)
