@@ -40,7 +40,8 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
     <div v-else />
     <SafelightNotice />
     <main ref="main" class="min-h-0 overflow-y-auto" tabindex="-1">
-      <RouterView />
+      <!-- another bottle or run is another page: nothing of the one before may come late into it -->
+      <RouterView :key="route.path" />
     </main>
     <BenchEdge v-if="inside && !benchHidden" />
     <EndedPanel v-if="inside" />
