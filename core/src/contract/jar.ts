@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { amount, id, listQuery, page, positive, version } from './common'
+import { id, listQuery, page, positive, version } from './common'
 import { endpoint } from './endpoint'
 
 export const jar = z.object({
@@ -29,5 +29,4 @@ export const jarApi = {
     response: jar,
   }),
 }
-export const jarAmount = amount
 export type Jar = z.infer<typeof jar>

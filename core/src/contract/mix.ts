@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { amount, celsius, done, id, idParams, listQuery, page, positive, reason } from './common'
+import { celsius, done, id, idParams, listQuery, page, positive, reason } from './common'
 import { endpoint } from './endpoint'
 import { formulaVersion } from './formula'
 
@@ -59,4 +59,3 @@ export const mixApi = {
 }
 export type Mix = z.infer<typeof mix>
 export type MixSummary = z.infer<typeof mixSummary>
-export const weighedAmount = amount

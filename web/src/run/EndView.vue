@@ -34,7 +34,7 @@ async function finish(): Promise<void> {
     clocks.put(
       await call(api.run.finish, {
         params: { id: run.id },
-        body: { version: run.version, at: endAt, events: clocks.events.get(run.id) ?? [], note: note.value },
+        body: { version: run.version, at: endAt, events: (clocks.events.get(run.id) ?? []).slice(-200), note: note.value },
       }),
     ),
   )
