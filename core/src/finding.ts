@@ -1,3 +1,5 @@
+import type { Repair } from './formula/repair'
+
 export type Severity = 'error' | 'warning' | 'advice'
 
 /** Something unwise that was noticed: which rule, how bad, at which step (from 0), and why in one sentence. */
@@ -6,6 +8,8 @@ export interface Finding {
   severity: Severity
   step?: number
   message: string
+  /** what would answer it, where there is such a change */
+  repair?: Repair
 }
 
 const rank: Record<Severity, number> = { error: 0, warning: 1, advice: 2 }

@@ -1,4 +1,6 @@
+import { inWater } from '../ph/inWater'
 import type { Catalogue, Chemical, Hazard, Nature } from './chemical'
+import { statements } from './statements'
 
 const source = 'rounded literature value'
 
@@ -14,6 +16,7 @@ interface Row {
   solubility?: Solubility
   heat?: number
   hazards?: Hazard[]
+  usualAssay?: number
   note?: string
 }
 
@@ -35,6 +38,9 @@ const row = (id: string, name: string, molarMass: number | null, more: Row = {})
           : solubility.map(([celsius, gPer100Ml]) => ({ celsius, gPer100Ml })),
     heatOfSolution: more.heat ?? null,
     hazards: more.hazards ?? [],
+    ...(inWater[id] === undefined ? {} : { inWater: inWater[id] }),
+    ...(more.usualAssay === undefined ? {} : { usualAssay: more.usualAssay }),
+    ...(statements[id] === undefined ? {} : { statements: statements[id] }),
     note: more.note ?? '',
     source,
   }
@@ -250,6 +256,7 @@ const rows: Chemical[] = [
     ],
     heat: -44.5,
     hazards: ['corrosive'],
+    usualAssay: 0.97,
     note: 'caustic; heats the water hard',
   }),
   row('potassium-hydroxide', 'Potassium hydroxide', 56.11, {
@@ -258,6 +265,7 @@ const rows: Chemical[] = [
     solubility: 112,
     heat: -57.6,
     hazards: ['corrosive'],
+    usualAssay: 0.85,
     note: 'caustic; ordinary pellets hold 85 %',
   }),
   row('trisodium-phosphate-dodecahydrate', 'Trisodium phosphate, 12-water', 380.12, {
@@ -298,6 +306,7 @@ const rows: Chemical[] = [
     note: '20 °C: 140 and 144 are both printed; the table of points is used',
   }),
   row('sodium-chloride', 'Sodium chloride', 58.44, {
+    natures: ['chloride'],
     solubility: [
       [0, 35.7],
       [20, 36],
@@ -306,6 +315,7 @@ const rows: Chemical[] = [
     heat: 3.9,
   }),
   row('potassium-thiocyanate', 'Potassium thiocyanate', 97.18, {
+    natures: ['thiocyanate'],
     group: 'thiocyanate',
     solubility: 217,
     heat: 24,
@@ -339,7 +349,7 @@ const rows: Chemical[] = [
     group: 'thiosulfate',
     content: 0.6,
     density: 1.33,
-    natures: ['thiosulfate'],
+    natures: ['thiosulfate', 'ammonium'],
     hazards: ['gives-off-gas'],
     note: '60 % w/w liquid, 1.33 g/ml: 0.80 g in a millilitre; ammonia with strong alkali',
   }),
@@ -347,7 +357,7 @@ const rows: Chemical[] = [
     group: 'acetic acid',
     content: 0.997,
     density: 1.05,
-    natures: ['weak-acid', 'strong-acid'],
+    natures: ['weak-acid', 'concentrated-acid'],
     heat: -1.5,
     hazards: ['corrosive'],
     note: '99.7 %, 1.05 g/ml; always acid into water',
@@ -389,6 +399,7 @@ const rows: Chemical[] = [
   }),
   row('chrome-alum', 'Chrome alum', 499.4, { natures: ['alum'], solubility: 24, note: 'hardener' }),
   row('potassium-ferricyanide', 'Potassium ferricyanide', 329.25, {
+    natures: ['ferricyanide'],
     solubility: [
       [0, 30],
       [20, 46],
@@ -398,6 +409,7 @@ const rows: Chemical[] = [
     note: 'bleach; hydrogen cyanide with strong or hot acid',
   }),
   row('potassium-dichromate', 'Potassium dichromate', 294.18, {
+    natures: ['dichromate'],
     solubility: [
       [0, 4.7],
       [20, 12.5],
@@ -408,6 +420,7 @@ const rows: Chemical[] = [
     note: 'bleach; carcinogen, mutagen, restricted in places',
   }),
   row('potassium-permanganate', 'Potassium permanganate', 158.03, {
+    natures: ['permanganate'],
     solubility: [
       [0, 2.8],
       [20, 6.4],
@@ -427,7 +440,7 @@ const rows: Chemical[] = [
     group: 'sulfuric acid',
     content: 0.96,
     density: 1.84,
-    natures: ['strong-acid'],
+    natures: ['strong-acid', 'concentrated-acid'],
     heat: -65,
     hazards: ['corrosive'],
     note: '96 % w/w, 1.84 g/ml; always acid into water',
@@ -439,17 +452,23 @@ const rows: Chemical[] = [
     note: 'toner; its dust fogs film and paper',
   }),
   row('sodium-sulfide-nonahydrate', 'Sodium sulfide, 9-water', 240.18, {
+    natures: ['sulfide'],
     solubility: 90,
     hazards: ['corrosive', 'poison'],
     note: 'toner, residual-silver test; hydrogen sulfide with acid',
   }),
   row('silver-nitrate', 'Silver nitrate', 169.87, {
+    natures: ['silver'],
     solubility: 216,
     heat: 22.6,
     hazards: ['oxidiser', 'corrosive'],
     note: 'sensitizer, residual-hypo test; stains',
   }),
-  row('ferric-ammonium-citrate-green', 'Ferric ammonium citrate, green', null, { solubility: 120, note: 'sensitizer; by mass only' }),
+  row('ferric-ammonium-citrate-green', 'Ferric ammonium citrate, green', null, {
+    natures: ['ammonium'],
+    solubility: 120,
+    note: 'sensitizer; by mass only',
+  }),
   row('tartaric-acid', 'Tartaric acid', 150.09, { natures: ['weak-acid'], solubility: 139, hazards: ['eye-damage'] }),
   row('oxalic-acid-dihydrate', 'Oxalic acid, 2-water', 126.07, {
     natures: ['strong-acid'],
@@ -492,11 +511,13 @@ const rows: Chemical[] = [
     note: 'solvent for phenidone and benzotriazole',
   }),
   row('sodium-thiocyanate', 'Sodium thiocyanate', 81.07, {
+    natures: ['thiocyanate'],
     group: 'thiocyanate',
     solubility: 139,
     note: 'silver solvent; never with strong or hot acid',
   }),
   row('ammonium-chloride', 'Ammonium chloride', 53.49, {
+    natures: ['ammonium', 'chloride'],
     solubility: 37,
     heat: 14.8,
     hazards: ['eye-damage'],
@@ -514,6 +535,44 @@ const rows: Chemical[] = [
     note: 'meter calibration buffer',
   }),
   row('disodium-phosphate', 'Disodium hydrogen phosphate', 141.96, { solubility: 7.7, note: 'meter calibration buffer' }),
+  row('hydrochloric-acid', 'Hydrochloric acid, 37 %', 36.46, {
+    content: 0.37,
+    density: 1.18,
+    natures: ['strong-acid', 'concentrated-acid', 'chloride'],
+    hazards: ['corrosive', 'gives-off-gas'],
+    note: '37 % w/w; cleaning of vessels; always acid into water',
+  }),
+  row('ammonia-solution', 'Ammonia solution, 25 %', 17.03, {
+    content: 0.25,
+    density: 0.91,
+    natures: ['alkali', 'ammonium'],
+    hazards: ['corrosive', 'gives-off-gas'],
+    note: '25 % w/w',
+  }),
+  row('sodium-hypochlorite', 'Hypochlorite solution, 5 %', 74.44, {
+    content: 0.05,
+    density: 1.08,
+    natures: ['hypochlorite'],
+    hazards: ['corrosive'],
+    note: 'household bleach, for cleaning only; chlorine with acid',
+  }),
+  row('glycerol', 'Glycerol', 92.09, {
+    density: 1.26,
+    natures: ['solvent'],
+    note: 'keeps paper from curling; feeds a fire with oxidisers',
+  }),
+  row('aluminium-metal', 'Aluminium foil', 26.98, { natures: ['metal'], note: 'silver recovery; hydrogen with hydroxide' }),
+  row('zinc-metal', 'Zinc powder', 65.38, { natures: ['metal'], note: 'silver recovery; hydrogen with hydroxide or acid' }),
+  row('bleach-fix-powder-a', 'Bleach-fix powder, part A', null, {
+    natures: ['bleach-fix-part'],
+    note: 'a bought pack: the iron part, first into the water; use it whole',
+  }),
+  row('bleach-fix-powder-b', 'Bleach-fix powder, part B', null, {
+    natures: ['bleach-fix-part', 'sulfite'],
+    hazards: ['gives-off-gas'],
+    note: 'a bought pack: the thiosulfate part, after the iron part and slowly; use it whole',
+  }),
+  row('powder-pack', 'Powder pack', null, { note: 'a bought mix of powders in one sachet: use it whole' }),
 ]
 
 /** The built-in catalogue, by id. */

@@ -1,3 +1,5 @@
+import type { AcidName } from '../ph/acids'
+
 export type ChemicalId = string
 
 export type Hazard =
@@ -28,6 +30,27 @@ export type Nature =
   | 'ascorbate'
   | 'solvent'
   | 'sequestrant'
+  | 'concentrated-acid'
+  | 'ammonium'
+  | 'sulfide'
+  | 'ferricyanide'
+  | 'thiocyanate'
+  | 'permanganate'
+  | 'dichromate'
+  | 'chloride'
+  | 'hypochlorite'
+  | 'silver'
+  | 'metal'
+  | 'bleach-fix-part'
+
+/** What one formula unit brings to a solution: charge of the ions that take no part in any equilibrium, and acids or their salts, counted. */
+export interface Dissolved {
+  /** summed charge of sodium, potassium, halides and the like */
+  ions: number
+  /** ionic strength of those ions: the sum of their squared charges */
+  ionSquares: number
+  acids: [acid: AcidName, count: number][]
+}
 
 export interface Chemical {
   id: ChemicalId
@@ -47,6 +70,12 @@ export interface Chemical {
   /** kJ/mol, positive cools; null means unknown, not zero */
   heatOfSolution: number | null
   hazards: Hazard[]
+  /** what it brings to a solution; 'trace' is left out up to 2 g/L; absent where nothing is known of it */
+  inWater?: Dissolved | 'trace'
+  /** share of an ordinary jar that is the product, where that is not the content */
+  usualAssay?: number
+  /** codes of the harmonised hazard statements; absent where the project has none on record */
+  statements?: readonly string[]
   note: string
   source: string
 }

@@ -16,13 +16,15 @@ export function checkWeighing(formula: Formula, readabilityG: number, catalogue:
       const least = minimumWeighable(readabilityG, tolerance)
       if (line.grams === 0 || line.grams >= least) return []
       const percent = (line.chemical.solubility.find((point) => point.celsius === 20)?.gPer100Ml ?? 0) > 20 ? 10 : 1
-      const drawn = showVolume(percentSolutionVolume(line.grams, percent))
+      const millilitres = percentSolutionVolume(line.grams, percent)
+      const drawn = showVolume(millilitres)
       return [
         {
           rule: 'scale-1',
           severity: 'warning' as const,
           step: line.step,
           message: `${showMass(line.grams)} of ${line.chemical.name} is less than this scale weighs to ${tolerance * 100} % (${showMass(least)}): measure ${drawn} of a ${percent} % stock solution instead, or mix a bigger batch.`,
+          repair: { kind: 'stock-solution' as const, step: line.step, percent, millilitres },
         },
       ]
     })

@@ -1,4 +1,5 @@
 import type { Formula } from '../formula/formula'
+import { heatFindings, mixCourse } from './mixCourse'
 import { mixState, volumeFor, type MixEvent } from './mixState'
 
 const formula: Formula = {
@@ -48,4 +49,82 @@ test('over-weighing is answered by a batch it is right for; what is in already t
   expect(rescaled.at).toBe(0)
   expect(rescaled.lines[0]?.toGo).toBeCloseTo(0.4, 9)
   expect(rescaled.lines[1]?.state).toBe('in-band')
+})
+
+describe('the jar decides what is weighed', () => {
+  const carbonate: Formula = {
+    ...formula,
+    additions: [
+      { chemical: 'sodium-carbonate', grams: 100 },
+      { chemical: 'metol', grams: 2 },
+    ],
+  }
+  const from = (jarId: string, chemical: string, factor: number): MixEvent => ({
+    id: jarId,
+    kind: 'jar',
+    step: 0,
+    jarId,
+    chemical,
+    factor,
+    lot: '26-A',
+  })
+  const monohydrate = from('m', 'sodium-carbonate-monohydrate', 124 / 105.99)
+
+  test('another hydrate has its own weight and band', () => {
+    const [line] = mixState(carbonate, 1000, [water, monohydrate]).lines
+    expect(line).toMatchObject({ chemical: { id: 'sodium-carbonate-monohydrate' }, unit: 'g', lot: '26-A' })
+    expect(line?.target).toBeCloseTo(117, 1)
+    expect((line?.high ?? 0) / (line?.target ?? 1)).toBeCloseTo(1.03, 9)
+  })
+  test('two jars of different products add up to one dose', () => {
+    const events = [water, weigh(0, 50), monohydrate, weigh(0, (50 * 124) / 105.99)]
+    expect(mixState(carbonate, 1000, events).lines[0]).toMatchObject({ state: 'in-band' })
+    expect(mixState(carbonate, 1000, events).lines[0]?.toGo).toBeCloseTo(0, 6)
+  })
+  test('what was over-weighed of a converted product is made to fit in the formula’s own terms', () => {
+    const events = [water, monohydrate, weigh(0, 140.4)]
+    expect(volumeFor(mixState(carbonate, 1000, events), 0)).toBeCloseTo(1200, 0)
+  })
+  test('a solid in place of a liquid is weighed', () => {
+    const acid: Formula = { ...formula, additions: [{ chemical: 'ammonium-thiosulfate-60', millilitres: 100 }] }
+    const crystals = from('c', 'sodium-thiosulfate-pentahydrate', 1.0047)
+    expect(mixState(acid, 1000, [water]).lines[0]).toMatchObject({ unit: 'ml', target: 100 })
+    expect(mixState(acid, 1000, [water, crystals]).lines[0]).toMatchObject({ unit: 'g' })
+    expect(mixState(acid, 1000, [water, crystals]).lines[0]?.target).toBeCloseTo(133 * 1.0047, 1)
+  })
+})
+
+test('a second person looks at developing agents where the darkroom wants it, again after every change', () => {
+  const checked: MixEvent = { id: 'c', kind: 'checked', step: 0, by: 'odo', name: 'Odo' }
+  const state = (...events: MixEvent[]) => mixState(formula, 1000, [water, ...events], true).lines[0]
+  expect(state(weigh(0, 2))).toMatchObject({ needsCheck: true })
+  expect(state(weigh(0, 2), checked)).toMatchObject({ needsCheck: false, checkedBy: 'Odo' })
+  expect(state(weigh(0, 1.98), checked, weigh(0, 0.02))).toMatchObject({ needsCheck: true })
+  const sulfite = mixState(formula, 1000, [water, weigh(0, 2), checked, dissolved(0), weigh(1, 100)], true).lines[1]
+  expect(sulfite).toMatchObject({ needsCheck: false })
+})
+
+describe('the course of temperatures', () => {
+  const hypo: Formula = {
+    ...formula,
+    startMl: 650,
+    additions: [
+      { chemical: 'sodium-thiosulfate-pentahydrate', grams: 240 },
+      { chemical: 'potassium-alum', grams: 15, atC: 25 },
+    ],
+  }
+  test('starts from the water as measured and again where a line has a temperature of its own', () => {
+    const course = mixCourse(mixState(hypo, 1000, [{ id: 'w', kind: 'water', celsius: 48 }]))
+    expect(course[0]?.beforeC).toBe(48)
+    expect(course[0]?.afterC).toBeLessThan(36)
+    expect(course[1]?.beforeC).toBe(25)
+  })
+  test('warns of what boils and of what freezes the process', () => {
+    expect(heatFindings(mixState(hypo, 1000, [{ id: 'w', kind: 'water', celsius: 20 }]))).toMatchObject([
+      { rule: 'heat-2', severity: 'warning', step: 0 },
+    ])
+    const caustic: Formula = { ...formula, startMl: 700, mixC: 50, additions: [{ chemical: 'sodium-hydroxide', grams: 200 }] }
+    expect(heatFindings(mixState(caustic, 1000, [water]))).toMatchObject([{ rule: 'heat-1', severity: 'error' }])
+    expect(heatFindings(mixState(formula, 1000, [water]))).toEqual([])
+  })
 })

@@ -1,5 +1,6 @@
 import { catalogue as builtIn } from '../chemical/catalogue'
-import type { Catalogue } from '../chemical/chemical'
+import type { Catalogue, Chemical, ChemicalId } from '../chemical/chemical'
+import { chemicalOf } from '../chemical/equivalentMass'
 import type { Formula } from '../formula/formula'
 import { linesOf, type Line } from '../formula/lines'
 import { weighingTolerance } from '../formula/minimumWeighable'
@@ -8,15 +9,26 @@ import { scaleFormula } from '../formula/scaleFormula'
 /** What happened during a guided mix, in order. `step` is the index of the addition. */
 export type MixEvent =
   | { id: string; kind: 'water'; celsius: number | null }
-  | { id: string; kind: 'weigh'; step: number; amount: number; jarId: string | null }
+  /** the jar a line is taken from, with what was known of it then; `factor` is g of its product per g of the formula's */
+  | { id: string; kind: 'jar'; step: number; jarId: string; chemical: ChemicalId; factor: number; lot: string }
+  /** amount of what is in the jar, or ml of a stock solution from a bottle */
+  | { id: string; kind: 'weigh'; step: number; amount: number; jarId: string | null; bottleId?: string | null; device?: string | null }
+  /** a second person has looked at the weight */
+  | { id: string; kind: 'checked'; step: number; by: string; name: string }
   | { id: string; kind: 'dissolved'; step: number }
   | { id: string; kind: 'rescale'; finalMl: number }
   | { id: string; kind: 'topped-up' }
   | { id: string; kind: 'ph'; ph: number; celsius: number | null }
 
-/** One addition during the mix. Amounts are in `unit`: g for what is weighed, ml for what is measured. */
+/** One addition during the mix. Amounts are of what is in the jar, in `unit`: g for what is weighed, ml for what is measured. */
 export interface MixLine {
   line: Line
+  /** what is in the jar it is taken from; the formula's own chemical while no jar was said */
+  chemical: Chemical
+  jarId: string | null
+  lot: string
+  /** g of the jar's product per g of the formula's */
+  factor: number
   unit: 'g' | 'ml'
   target: number
   /** accepted from `low` to `high` */
@@ -24,6 +36,11 @@ export interface MixLine {
   high: number
   put: number
   toGo: number
+  /** share of the target that may be off */
+  tolerance: number
+  /** a second person has yet to look at it */
+  needsCheck: boolean
+  checkedBy: string | null
   state: 'to-come' | 'open' | 'in-band' | 'too-much' | 'done'
 }
 
@@ -34,35 +51,96 @@ export interface MixState {
   at: 'water' | number | 'top-up' | 'bottle'
   /** water to top up with is what lacks to the final volume; the starting volume already counts the liquids */
   startMl: number
+  /** °C of the water as it was measured; null where it was not */
+  waterC: number | null
   ph: number | null
   phCelsius: number | null
 }
 
-/** Where a guided mix stands, from its formula version, the volume first wanted and all that happened since. */
-export function mixState(formula: Formula, finalMl: number, events: MixEvent[], catalogue: Catalogue = builtIn): MixState {
+interface Record {
+  jar: Extract<MixEvent, { kind: 'jar' }> | null
+  /** g of the formula's product put in */
+  grams: number
+  dissolved: boolean
+  checkedBy: string | null
+}
+
+/** How a line is measured out of a jar: its unit, and the formula's g in one of it. */
+function measure(
+  line: Line,
+  jar: Record['jar'],
+  catalogue: Catalogue,
+): Pick<MixLine, 'chemical' | 'factor' | 'unit'> & { gramsPerUnit: number } {
+  const factor = jar?.factor ?? 1
+  const chemical = jar ? chemicalOf(jar.chemical, catalogue) : line.chemical
+  if (line.dissolved) return { chemical: line.chemical, factor: 1, unit: 'ml', gramsPerUnit: (line.addition.percent ?? 0) / 100 }
+  const density = chemical.densityGPerMl
+  const poured = density !== undefined && (line.addition.millilitres !== undefined || line.chemical.densityGPerMl === undefined)
+  return poured
+    ? { chemical, factor, unit: 'ml', gramsPerUnit: density / factor }
+    : { chemical, factor, unit: 'g', gramsPerUnit: 1 / factor }
+}
+
+/** What was put in of a line and said of it, in order. */
+function recordOf(line: Line, events: MixEvent[], catalogue: Catalogue): Record {
+  const record: Record = { jar: null, grams: 0, dissolved: false, checkedBy: null }
+  for (const event of events) {
+    if (!('step' in event) || event.step !== line.step) continue
+    if (event.kind === 'jar') record.jar = event
+    if (event.kind === 'weigh') {
+      record.grams += event.amount * measure(line, record.jar, catalogue).gramsPerUnit
+      record.dissolved = false
+      record.checkedBy = null
+    }
+    if (event.kind === 'checked') record.checkedBy = event.name
+    if (event.kind === 'dissolved') record.dissolved = true
+  }
+  return record
+}
+
+function mixLine(line: Line, events: MixEvent[], secondCheck: boolean, catalogue: Catalogue): MixLine {
+  const record = recordOf(line, events, catalogue)
+  const { gramsPerUnit, ...measured } = measure(line, record.jar, catalogue)
+  const target = gramsPerUnit === 0 ? 0 : line.grams / gramsPerUnit
+  const tolerance = weighingTolerance(line.addition, line.chemical)
+  const band = target * tolerance
+  const put = gramsPerUnit === 0 ? 0 : record.grams / gramsPerUnit
+  // binary fractions: 220 ± 5 % must accept 231.0
+  const slack = target * 1e-9
+  const inBand = put >= target - band - slack && put <= target + band + slack
+  const careful = line.addition.role === 'developer' || line.addition.role === 'restrainer' || tolerance <= 0.02
+  return {
+    line,
+    ...measured,
+    jarId: record.jar?.jarId ?? null,
+    lot: record.jar?.lot ?? '',
+    target,
+    low: target - band,
+    high: target + band,
+    put,
+    toGo: target - put,
+    tolerance,
+    needsCheck: secondCheck && careful && inBand && record.checkedBy === null,
+    checkedBy: record.checkedBy,
+    state: put > target + band + slack ? 'too-much' : !inBand ? 'open' : record.dissolved ? 'done' : 'in-band',
+  }
+}
+
+/**
+ * Where a guided mix stands, from its formula version, the volume first wanted and all that happened since. With `secondCheck` developing agents and
+ * restrainers wait for a second person's look.
+ */
+export function mixState(
+  formula: Formula,
+  finalMl: number,
+  events: MixEvent[],
+  secondCheck = false,
+  catalogue: Catalogue = builtIn,
+): MixState {
   const rescaled = events.reduce((ml, event) => (event.kind === 'rescale' ? event.finalMl : ml), finalMl)
   const scaled = scaleFormula(formula, rescaled)
-  const puts = new Map<number, number>()
-  const dissolved = new Set<number>()
-  for (const event of events) {
-    if (event.kind === 'weigh') {
-      puts.set(event.step, (puts.get(event.step) ?? 0) + event.amount)
-      dissolved.delete(event.step)
-    }
-    if (event.kind === 'dissolved') dissolved.add(event.step)
-  }
-  const lines = linesOf(scaled, catalogue).map((line): MixLine => {
-    const unit = line.addition.millilitres === undefined ? 'g' : 'ml'
-    const target = line.addition.grams ?? line.addition.millilitres ?? 0
-    const band = target * weighingTolerance(line.addition, line.chemical)
-    const put = puts.get(line.step) ?? 0
-    // binary fractions: 220 ± 5 % must accept 231.0
-    const slack = target * 1e-9
-    const inBand = put >= target - band - slack && put <= target + band + slack
-    const state = put > target + band + slack ? 'too-much' : !inBand ? 'open' : dissolved.has(line.step) ? 'done' : 'in-band'
-    return { line, unit, target, low: target - band, high: target + band, put, toGo: target - put, state }
-  })
-  const water = events.some((event) => event.kind === 'water')
+  const lines = linesOf(scaled, catalogue).map((line) => mixLine(line, events, secondCheck, catalogue))
+  const water = events.findLast((event) => event.kind === 'water')
   const open = lines.findIndex((line) => line.state !== 'done')
   const toppedUp = events.some((event) => event.kind === 'topped-up')
   const at = !water ? 'water' : open >= 0 ? open : toppedUp ? 'bottle' : 'top-up'
@@ -72,6 +150,7 @@ export function mixState(formula: Formula, finalMl: number, events: MixEvent[], 
     lines: lines.map((line, i) => (typeof at === 'number' && i > at && line.put === 0 ? { ...line, state: 'to-come' } : line)),
     at,
     startMl: scaled.startMl,
+    waterC: water?.celsius ?? null,
     ph: ph?.ph ?? null,
     phCelsius: ph?.celsius ?? null,
   }

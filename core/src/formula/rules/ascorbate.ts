@@ -21,6 +21,7 @@ export const ascorbate: Rule = (formula, lines) => {
               'warning',
               'A trace of iron or copper kills ascorbate: use deionised water, or put DTPA in first.',
               agent.step,
+              { kind: 'deionised' },
             ),
           ],
     )
@@ -34,6 +35,7 @@ export const ascorbate: Rule = (formula, lines) => {
         'warning',
         `${line.chemical.name} goes in at ${line.celsius} °C: above 40 °C it is destroyed. Cool the water to 25–30 °C first.`,
         line.step,
+        { kind: 'temperature', step: line.step, celsius: 28 },
       ),
     )
   const gas = lines

@@ -1,6 +1,6 @@
 import { equivalentMass } from '../../chemical/equivalentMass'
 import { is, type Line } from '../lines'
-import { before, finding, type Rule } from './rule'
+import { before, finding, moveBefore, type Rule } from './rule'
 
 /** g/L of sulfite that may go in ahead of the metol, and the most of the whole it should be. Rounded literature values. */
 const pinchGramsPerLitre = 3
@@ -17,6 +17,9 @@ export const metolBeforeSulfite: Rule = (_formula, lines) =>
       const sulfite = lines.filter((line) => is(line, 'sulfite'))
       const all = anhydrous(sulfite)
       if (all === 0) return []
+      const tooMuch = sulfite.find((line) => anhydrous(sulfite.filter((one) => one.step <= line.step)) > pinchGramsPerLitre + 1e-9)
+      const later = sulfite.find((line) => line.step > metol.step && line.addition.grams !== undefined)
+      const pinch = Math.min(pinchGramsPerLitre, 0.03 * all)
       const first = anhydrous(before(lines, metol).filter((line) => is(line, 'sulfite')))
       if (first > pinchGramsPerLitre + 1e-9)
         return [
@@ -25,6 +28,7 @@ export const metolBeforeSulfite: Rule = (_formula, lines) =>
             'error',
             'Metol after the sulfite salts out in it: dissolve the metol before all but a pinch of the sulfite (2–5 % of it, at most 3 g/L).',
             metol.step,
+            tooMuch && moveBefore(metol, tooMuch),
           ),
         ]
       if (first > pinchShare * all * (1 + 1e-9) && all > pinchGramsPerLitre)
@@ -43,6 +47,12 @@ export const metolBeforeSulfite: Rule = (_formula, lines) =>
             'advice',
             'Put a pinch of the sulfite (2–5 %, at most 3 g/L) in first: it takes up the oxygen in the water that would brown the metol.',
             metol.step,
+            later && {
+              kind: 'pinch',
+              from: later.step,
+              to: metol.step,
+              grams: (later.grams * pinch) / anhydrous([later]),
+            },
           ),
         ]
       return []

@@ -1,5 +1,5 @@
 import { isAny } from '../lines'
-import { after, finding, type Rule } from './rule'
+import { after, finding, moveAfter, type Rule } from './rule'
 
 const needSulfite = ['hydroquinone', 'catechol', 'pyrogallol']
 
@@ -7,12 +7,16 @@ const needSulfite = ['hydroquinone', 'catechol', 'pyrogallol']
 export const protectedBySulfite: Rule = (_formula, lines) =>
   lines
     .filter((line) => needSulfite.includes(line.chemical.id) && !line.dissolved)
-    .filter((line) => after(lines, line).some((later) => isAny(later, 'sulfite', 'acid-sulfite')))
-    .map((line) =>
+    .flatMap((line) => {
+      const last = after(lines, line).findLast((later) => isAny(later, 'sulfite', 'acid-sulfite'))
+      return last ? [{ line, last }] : []
+    })
+    .map(({ line, last }) =>
       finding(
         'mix-3',
         'warning',
         `${line.chemical.name} goes in before the sulfite that protects it from the air: dissolve the sulfite first.`,
         line.step,
+        moveAfter(line, last),
       ),
     )

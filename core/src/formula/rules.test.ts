@@ -1,0 +1,166 @@
+import { catalogue } from '../chemical/catalogue'
+import { whatNeverMeets } from '../chemical/meetings'
+import { comesOutBelow, saturatedGramsPerLitre, solubilityAt } from '../chemical/solubility'
+import { checkFormula } from './checkFormula'
+import type { Addition, Formula } from './formula'
+import { applyRepair } from './repair'
+import { scaleFormula } from './scaleFormula'
+import { checkWeighing } from './weighing'
+
+const formula = (additions: Addition[], more: Partial<Formula> = {}): Formula => ({
+  id: 'f',
+  name: 'Test formula',
+  family: 'other',
+  finalMl: 1000,
+  startMl: 750,
+  mixC: 25,
+  additions,
+  ...more,
+})
+const g = (chemical: string, grams: number, more: Partial<Addition> = {}): Addition => ({ chemical, grams, ...more })
+const ml = (chemical: string, millilitres: number): Addition => ({ chemical, millilitres })
+const of = (rule: string, one: Formula) => checkFormula(one).filter((finding) => finding.rule === rule)
+
+test.each<[string, Formula, string, Formula]>([
+  ['mix-9', formula([g('silver-nitrate', 10)]), 'error', formula([g('silver-nitrate', 10)], { water: 'deionised' })],
+  [
+    'mix-9',
+    formula([g('silver-nitrate', 10), g('citric-acid', 5)], { water: 'deionised' }),
+    'warning',
+    formula([g('citric-acid', 5), g('silver-nitrate', 10)], { water: 'deionised' }),
+  ],
+  ['mix-10', formula([g('bleach-fix-powder-b', 100), g('bleach-fix-powder-a', 80)]), 'warning', formula([g('bleach-fix-powder-b', 100)])],
+  ['mix-11', formula([g('borax-decahydrate', 80)]), 'error', formula([g('borax-decahydrate', 20)])],
+  ['mix-11', formula([g('sodium-sulfite', 250)], { storeMinC: 10 }), 'warning', formula([g('sodium-sulfite', 100)], { storeMinC: 10 })],
+  ['mix-11', formula([g('sodium-sulfite', 200)]), 'advice', formula([g('sodium-sulfite', 150)])],
+  ['mix-12', formula([g('sodium-metabisulfite', 10), g('sodium-bisulfate', 5)]), 'error', formula([g('sodium-metabisulfite', 10)])],
+  ['mix-12', formula([g('sodium-metabisulfite', 10)], { mixC: 41 }), 'error', formula([g('sodium-metabisulfite', 10)], { mixC: 29 })],
+  [
+    'mix-12',
+    formula([g('potassium-metabisulfite', 10)], { mixC: 30 }),
+    'warning',
+    formula([g('potassium-metabisulfite', 10, { atC: 20 })], { mixC: 45 }),
+  ],
+  ['mix-13', scaleFormula(formula([g('powder-pack', 90, { wholePack: true })]), 500), 'warning', formula([g('powder-pack', 90)])],
+  ['mix-13', formula([g('powder-pack', 90, { wholePack: true })]), 'advice', formula([g('powder-pack', 90)])],
+])('%s is broken by one formula and kept by the other', (rule, breaks, severity, keeps) => {
+  expect(of(rule, breaks).map((finding) => finding.severity)).toContain(severity)
+  expect(of(rule, keeps)).toEqual([])
+})
+
+test.each<[string, Formula, Formula]>([
+  ['never-1', formula([g('sodium-sulfide-nonahydrate', 20), g('citric-acid', 5)]), formula([g('sodium-sulfide-nonahydrate', 20)])],
+  [
+    'never-2',
+    formula([g('potassium-ferricyanide', 20), g('sodium-bisulfate', 5)]),
+    formula([g('potassium-ferricyanide', 20), g('citric-acid', 5)]),
+  ],
+  [
+    'never-2',
+    formula([g('potassium-thiocyanate', 20), g('citric-acid', 5)], { mixC: 50 }),
+    formula([g('potassium-thiocyanate', 20), g('citric-acid', 5)]),
+  ],
+  [
+    'never-3',
+    formula([g('ammonium-chloride', 20), g('sodium-hydroxide', 5)]),
+    formula([g('ammonium-chloride', 20), g('borax-decahydrate', 5)]),
+  ],
+  [
+    'never-4',
+    formula([g('sodium-thiosulfate', 20), g('sodium-bisulfate', 5)]),
+    formula([g('sodium-thiosulfate', 20), g('sodium-sulfite', 15), ml('acetic-acid-28', 40)]),
+  ],
+  [
+    'never-5',
+    formula([g('potassium-permanganate', 2), g('sodium-chloride', 5)]),
+    formula([g('potassium-permanganate', 2), g('sodium-bisulfate', 5)]),
+  ],
+  [
+    'never-6',
+    formula([g('potassium-permanganate', 2), ml('sulfuric-acid', 100)]),
+    formula([ml('sulfuric-acid', 10), g('potassium-permanganate', 2)]),
+  ],
+  [
+    'never-7',
+    formula([g('potassium-dichromate', 10), ml('glycerol', 20)]),
+    formula([g('potassium-dichromate', 10), ml('sulfuric-acid', 10)]),
+  ],
+  ['never-8', formula([ml('sodium-hypochlorite', 50), ml('acetic-acid-28', 20)]), formula([ml('sodium-hypochlorite', 50)])],
+  ['never-9', formula([g('sodium-hydroxide', 20), g('aluminium-metal', 5)]), formula([g('sodium-thiosulfate', 20), g('zinc-metal', 5)])],
+  [
+    'never-10',
+    formula([ml('ammonia-solution', 20), g('silver-nitrate', 10)], { water: 'deionised' }),
+    formula([g('silver-nitrate', 10)], { water: 'deionised' }),
+  ],
+])('%s blocks what never meets', (rule, breaks, keeps) => {
+  expect(of(rule, breaks).map((finding) => finding.severity)).toContain('error')
+  expect(of(rule, keeps)).toEqual([])
+})
+
+test('what never meets holds either way round, and a chemical may stand beside itself', () => {
+  const all = Object.values(catalogue)
+  for (const one of all) for (const other of all) expect(whatNeverMeets(one, other)).toEqual(whatNeverMeets(other, one))
+  expect(all.every((one) => whatNeverMeets(one, one) === null)).toBe(true)
+})
+
+describe('solubility', () => {
+  const sulfite = catalogue['sodium-sulfite']!
+  test('is the table’s figure where it has one, and between two runs in ln s', () => {
+    expect(solubilityAt(sulfite, 20)).toBe(26)
+    expect(solubilityAt(sulfite, 15)).toBeCloseTo(Math.sqrt(20 * 26), 9)
+    expect(saturatedGramsPerLitre(26)).toBeCloseTo((260 * 1.156) / 1.26, 9)
+  })
+  test('outside the table says so, with the nearest figure', () => {
+    expect(() => solubilityAt(catalogue['trisodium-phosphate-dodecahydrate']!, 8)).toThrow('no data at 8 °C')
+    const [said] = of('mix-11', formula([g('trisodium-phosphate-dodecahydrate', 150)], { storeMinC: 8 }))
+    expect(said?.message).toMatch(/no data at 8 °C; at 10 °C/)
+  })
+  test('names the temperature at which it comes out', () => {
+    const at = comesOutBelow(sulfite, 200) ?? 0
+    expect(saturatedGramsPerLitre(solubilityAt(sulfite, at))).toBeCloseTo(200, 0)
+    expect(of('mix-11', formula([g('sodium-sulfite', 200)]))[0]?.message).toContain(`below about ${at.toFixed(0)} °C`)
+  })
+  test('does not judge agents that wait for their alkali', () => {
+    expect(of('mix-11', formula([g('glycin', 5)]))).not.toEqual([])
+    expect(of('mix-11', formula([g('sodium-carbonate', 20), g('glycin', 5)]))).toEqual([])
+  })
+})
+
+test.each<[string, Formula]>([
+  ['all the water at the start', formula([g('citric-acid', 15)], { startMl: 1000 })],
+  ['metol after the sulfite', formula([g('sodium-sulfite', 100), g('metol', 2)], { mixC: 50 })],
+  ['no pinch before the metol', formula([g('metol', 2), g('sodium-sulfite', 100)], { mixC: 50 })],
+  ['hydroquinone before the sulfite', formula([g('hydroquinone', 5), g('sodium-sulfite', 50)])],
+  ['alkali before the agents', formula([g('sodium-sulfite', 50), g('sodium-carbonate', 30), g('hydroquinone', 5)])],
+  ['restrainer too early', formula([g('potassium-bromide', 1), g('sodium-sulfite', 50), g('hydroquinone', 5)])],
+  ['phenidone in cool water', formula([g('phenidone', 0.5), g('sodium-sulfite', 50), g('sodium-carbonate', 20)])],
+  ['ascorbate in tap water', formula([g('sodium-ascorbate', 10)])],
+  ['ascorbate in hot water', formula([g('sodium-ascorbate', 10)], { water: 'deionised', mixC: 50 })],
+  ['acid before the sulfite of a fixer', formula([g('sodium-thiosulfate', 150), ml('acetic-acid-28', 40), g('sodium-sulfite', 15)])],
+  [
+    'alum before the acid',
+    formula([g('sodium-thiosulfate', 150), g('sodium-sulfite', 15), g('potassium-alum', 10), ml('acetic-acid-28', 40)]),
+  ],
+  ['hydroxide into warm water', formula([g('sodium-hydroxide', 10)], { mixC: 45 })],
+  ['silver in tap water', formula([g('silver-nitrate', 10)])],
+  ['second part of a bleach-fix first', formula([g('bleach-fix-powder-b', 100), g('bleach-fix-powder-a', 80)])],
+  ['carbonate beyond its solubility', formula([g('sodium-carbonate', 250)], { mixC: 20 })],
+  ['metabisulfite in hot water', formula([g('sodium-metabisulfite', 10)], { mixC: 45 })],
+])('the repair offered for %s answers its finding and keeps every gram', (_name, broken) => {
+  const finding = checkFormula(broken).find((one) => one.repair)
+  if (!finding?.repair) throw new Error('no repair was offered')
+  const mended = applyRepair(broken, finding.repair)
+  const same = (one: Formula) =>
+    of(finding.rule, one).filter((other) => other.severity === finding.severity && other.message === finding.message)
+  expect(same(mended)).toEqual([])
+  const total = (one: Formula) => one.additions.reduce((sum, addition) => sum + (addition.grams ?? addition.millilitres ?? 0), 0)
+  if (finding.repair.kind !== 'substitute') expect(total(mended)).toBeCloseTo(total(broken), 9)
+})
+
+test('what is too little for the scale is drawn from a stock solution of the same grams', () => {
+  const small = formula([g('phenidone', 0.2)], { mixC: 45 })
+  const [said] = checkWeighing(small, 0.1)
+  const mended = applyRepair(small, said!.repair!)
+  expect(mended.additions).toEqual([{ chemical: 'phenidone', percent: 1, millilitres: 20 }])
+  expect(checkWeighing(mended, 0.1)).toEqual([])
+})

@@ -1,0 +1,78 @@
+import { catalogue as builtIn } from '../chemical/catalogue'
+import type { Catalogue, ChemicalId, Nature } from '../chemical/chemical'
+import { chemicalOf, substitutesFor } from '../chemical/equivalentMass'
+import { DomainError, requireAmounts } from '../error'
+import { estimatePh } from './estimatePh'
+
+export type Slip = 'left-out' | 'half' | 'twice' | 'other-product'
+
+/** One slip at the scale and the pH it would have given. */
+export interface Cause {
+  chemical: ChemicalId
+  slip: Slip
+  /** what was taken instead, gram for gram */
+  instead?: ChemicalId
+  ph: number
+  /** how far that is from the reading */
+  off: number
+}
+
+export interface Explanation {
+  predicted: number
+  uncertainty: number
+  /** the reading is further off than the uncertainty */
+  outside: boolean
+  /** nearest to the reading first; only what explains it better than no slip at all */
+  causes: Cause[]
+}
+
+const moving: Nature[] = [
+  'alkali',
+  'bicarbonate',
+  'weak-acid',
+  'strong-acid',
+  'concentrated-acid',
+  'boric-acid',
+  'sulfite',
+  'acid-sulfite',
+  'alum',
+]
+
+/**
+ * Likely causes of a pH reading, computed: for each alkali and acid the pH if it had been left out, halved, doubled or taken as another product of its group
+ * without converting. Amounts in g/L. Throws `no-data` as `estimatePh` does.
+ */
+export function explainReading(
+  gramsPerLitre: Partial<Record<ChemicalId, number>>,
+  readPh: number,
+  catalogue: Catalogue = builtIn,
+): Explanation {
+  requireAmounts({ 'The reading': readPh })
+  const { ph: predicted, uncertainty } = estimatePh(gramsPerLitre, catalogue)
+  const miss = Math.abs(readPh - predicted)
+  const amounts = Object.entries(gramsPerLitre).flatMap(([id, grams = 0]) => (grams > 0 ? [[id, grams] as const] : []))
+  const causes = amounts
+    .filter(([id]) => chemicalOf(id, catalogue).natures.some((nature) => moving.includes(nature)))
+    .flatMap(([chemical, grams]) => {
+      const tried = (slip: Slip, changed: Partial<Record<ChemicalId, number>>, instead?: ChemicalId): Cause[] => {
+        try {
+          const { ph } = estimatePh({ ...gramsPerLitre, ...changed }, catalogue)
+          return [{ chemical, slip, ...(instead === undefined ? {} : { instead }), ph, off: Math.abs(readPh - ph) }]
+        } catch (error) {
+          if (error instanceof DomainError && error.code === 'no-data') return []
+          throw error
+        }
+      }
+      return [
+        ...tried('left-out', { [chemical]: 0 }),
+        ...tried('half', { [chemical]: grams / 2 }),
+        ...tried('twice', { [chemical]: grams * 2 }),
+        ...substitutesFor(chemical, catalogue).flatMap((instead) =>
+          tried('other-product', { [chemical]: 0, [instead]: (gramsPerLitre[instead] ?? 0) + grams }, instead),
+        ),
+      ]
+    })
+    .filter((cause) => cause.off < miss && Math.sign(cause.ph - predicted) === Math.sign(readPh - predicted))
+    .sort((a, b) => a.off - b.off)
+  return { predicted, uncertainty, outside: miss > uncertainty, causes }
+}
