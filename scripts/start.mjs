@@ -45,11 +45,13 @@ const port = process.env.PORT ?? '4780'
 writeFileSync(lockFile, JSON.stringify({ pid: process.pid, host, port }))
 
 let postgres
+let devices
 let server
 let stopping = false
 function stop(code) {
   if (stopping) return
   stopping = true
+  devices?.stop()
   postgres?.stop()
   rmSync(lockFile, { force: true })
   process.exit(code)
@@ -71,6 +73,11 @@ try {
     postgres = await startPostgres(folder)
     url = ensureDatabase(postgres.url, kind === 'house' ? 'selvrin_house' : 'selvrin_demo')
   }
+  if (kind === 'demo') {
+    const { startDevices } = await import('../devices/start.mjs')
+    step('switching on the simulated scale, thermometer and pH meter …')
+    devices = await startDevices()
+  }
   step('opening the darkroom …')
   server = spawn(process.execPath, ['--enable-source-maps', join(root, 'server/dist/main.mjs')], {
     cwd: root,
@@ -85,6 +92,7 @@ try {
       SELVRIN_KIND: kind,
       SELVRIN_STRICT: asked('--demo') || asked('--house') ? '1' : '0',
       SELVRIN_FRESH: asked('--fresh') ? '1' : '0',
+      ...devices?.env,
     },
   })
   server.on('exit', (code) => stop(code ?? 0))

@@ -6,15 +6,18 @@ import express, { type Express } from 'express'
 import { bottleRoutes } from './bottle/routes'
 import { chartRoutes } from './chart/routes'
 import { darkroomRoutes } from './darkroom/routes'
+import { deviceRoutes } from './device/routes'
 import { formulaRoutes } from './formula/routes'
 import { openApi } from './http/openapi'
 import { problemHandler } from './http/problems'
 import type { House } from './http/route'
 import { headers, sameOrigin } from './http/security'
+import { importRoutes } from './import/routes'
 import { jarRoutes } from './jar/routes'
 import { liveStream } from './live/stream'
 import { mixRoutes } from './mix/routes'
 import { personRoutes } from './person/routes'
+import { printRoutes } from './print/routes'
 import { runRoutes } from './run/routes'
 import { sessionRoutes } from './session/routes'
 
@@ -37,7 +40,11 @@ export function createApp(house: House, { webDir, trustProxy }: Options = {}): {
     response.setHeader('cache-control', 'no-store')
     next()
   })
-  app.use('/api', sameOrigin, cookieParser(), express.json({ limit: '256kb', strict: false }))
+  app.use('/api', sameOrigin, cookieParser())
+  // safety sheets come as base64, imports in portions
+  app.use('/api/jars/:id/sheet', express.json({ limit: '11mb' }))
+  app.use('/api/imports', express.json({ limit: '2mb' }))
+  app.use('/api', express.json({ limit: '256kb', strict: false }))
   for (const routes of [
     sessionRoutes,
     personRoutes,
@@ -48,6 +55,9 @@ export function createApp(house: House, { webDir, trustProxy }: Options = {}): {
     bottleRoutes,
     chartRoutes,
     runRoutes,
+    deviceRoutes,
+    printRoutes,
+    importRoutes,
   ])
     routes(app, house)
   app.get('/api/openapi.json', (_request, response) => void response.json(openApi()))

@@ -6,8 +6,10 @@ import { clockFromParent, systemClock } from './clock'
 import { connect } from './database/connection'
 import { prepare, WrongKind, type Kind } from './database/prepare'
 import { demoSignIns } from './demo/people'
+import { readDevices } from './device/reader'
+import { pointSimulated } from './device/rows'
 
-/** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, TLS_CERT, TLS_KEY, TRUST_PROXY. */
+/** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, SELVRIN_DEVICES (ports of the simulated devices), TLS_CERT, TLS_KEY, TRUST_PROXY. */
 async function main(): Promise<void> {
   const { env } = process
   const url = env.DATABASE_URL
@@ -19,11 +21,14 @@ async function main(): Promise<void> {
   const kind: Kind = env.SELVRIN_KIND === 'demo' ? 'demo' : 'house'
   const ready = await prepare(db, clock, { kind, strict: env.SELVRIN_STRICT === '1', fresh: env.SELVRIN_FRESH === '1' })
 
+  if (env.SELVRIN_DEVICES) await pointSimulated(db, JSON.parse(env.SELVRIN_DEVICES) as Record<string, number>)
+
   const options = {
     ...(env.WEB_DIR === undefined ? {} : { webDir: env.WEB_DIR }),
     ...(env.TRUST_PROXY === undefined ? {} : { trustProxy: env.TRUST_PROXY }),
   }
   const { app, close } = createApp({ db, clock }, options)
+  const stopReading = readDevices({ db, clock })
   const tls = env.TLS_CERT && env.TLS_KEY ? { cert: readFileSync(env.TLS_CERT), key: readFileSync(env.TLS_KEY) } : null
   const server = tls ? createHttps(tls, app) : createHttp(app)
   await new Promise<void>((resolve, reject) => server.once('error', reject).listen(port, host, resolve))
@@ -41,6 +46,7 @@ async function main(): Promise<void> {
   const stop = async () => {
     server.closeAllConnections()
     server.close()
+    await stopReading()
     await close()
     await db.close()
     process.exit(0)

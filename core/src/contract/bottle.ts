@@ -67,7 +67,12 @@ export const ledgerEntry = z.object({
   reversedBy: id.nullable(),
   balanceMl: z.number(),
 })
-export const bottlePage = bottle.extend({ ledger: z.array(ledgerEntry), ph: z.number().nullable(), mixedFrom: z.string().nullable() })
+export const bottlePage = bottle.extend({
+  ledger: z.array(ledgerEntry),
+  ph: z.number().nullable(),
+  mixedFrom: z.string().nullable(),
+  batchNote: z.string(),
+})
 
 export const bottleApi = {
   list: endpoint('GET', '/api/bottles', 'member', 'The shelf: every bottle and what it has left', {
@@ -87,6 +92,20 @@ export const bottleApi = {
       .strictObject({ newId: id, parts: parts.min(2), totalMl: positive.max(100_000), sizeMl: positive.max(100_000) })
       .refine((one) => one.totalMl <= one.sizeMl, 'A bottle holds no more than its size.'),
     response: z.object({ from: bottle, made: bottle }),
+  }),
+  combine: endpoint('POST', '/api/bottles/combine', 'technician', 'Pour the parts of a formula together, in their order, with water', {
+    body: z
+      .strictObject({
+        newId: id,
+        formulaId: id,
+        /** one bottle a part, in the formula's order */
+        from: z.array(id).min(2).max(4),
+        parts: parts.min(2),
+        totalMl: positive.max(100_000),
+        sizeMl: positive.max(100_000),
+      })
+      .refine((one) => one.totalMl <= one.sizeMl, 'A bottle holds no more than its size.'),
+    response: bottle,
   }),
   pour: endpoint('POST', '/api/bottles/:id/entries', 'technician', 'Write a line into the ledger', {
     params: idParams,

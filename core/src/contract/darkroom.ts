@@ -14,7 +14,22 @@ const zone = z
     }
   }, 'Write a time zone such as Europe/Lisbon.')
 
-const settings = z.strictObject({ name, zone, tapColdC: celsius, tapHotC: celsius, roomC: celsius, scaleReadabilityG: positive.max(100) })
+const settings = z.strictObject({
+  name,
+  zone,
+  tapColdC: celsius,
+  tapHotC: celsius,
+  roomC: celsius,
+  scaleReadabilityG: positive.max(100),
+  /** of purchase prices */
+  currency: z
+    .string()
+    .trim()
+    .toUpperCase()
+    .regex(/^[A-Z]{3}$/, 'Write the three letters of a currency, such as EUR.'),
+  /** a second person looks at developing agents and restrainers on the scales */
+  secondCheck: z.boolean(),
+})
 export const darkroom = z.object({ version, ...settings.shape })
 
 export const darkroomApi = {

@@ -20,14 +20,24 @@ export interface Endpoint<
   response: R
   /** the answer holds a code that is shown once and never kept */
   secret?: boolean
+  /** the answer is a file instead of JSON */
+  file?: boolean
 }
+
+/** A file a route answers with. */
+export const fileAnswer = z.object({
+  name: z.string(),
+  type: z.string(),
+  bytes: z.custom<Uint8Array>((value) => value instanceof Uint8Array),
+})
+export type FileAnswer = z.infer<typeof fileAnswer>
 
 const nothing = z.strictObject({})
 export type Nothing = typeof nothing
 
 /** One route of the application: both sides take its types from here. */
 export function endpoint<
-  R extends z.ZodType,
+  R extends z.ZodType = typeof fileAnswer,
   P extends z.ZodObject = Nothing,
   Q extends z.ZodObject = Nothing,
   B extends z.ZodType = Nothing,
@@ -36,8 +46,8 @@ export function endpoint<
   path: string,
   access: Access,
   summary: string,
-  parts: { params?: P; query?: Q; body?: B; response: R; secret?: boolean },
+  parts: { params?: P; query?: Q; body?: B; secret?: boolean } & ({ response: R; file?: false } | { file: true; response?: R }),
 ): Endpoint<P, Q, B, R> {
-  const { params = nothing, query = nothing, body = nothing, response, secret = false } = parts
-  return { method, path, access, summary, params: params as P, query: query as Q, body: body as B, response, secret }
+  const { params = nothing, query = nothing, body = nothing, response = fileAnswer, secret = false, file = false } = parts
+  return { method, path, access, summary, params: params as P, query: query as Q, body: body as B, response: response as R, secret, file }
 }

@@ -37,6 +37,12 @@ export const formulaBody = z.strictObject({
   storeMinC: celsius.optional(),
   water: z.enum(['tap', 'deionised']).optional(),
   additions: z.array(addition).max(30),
+  /** bottles of other formulas poured together in this order before use; the dilutions give their parts, then the water */
+  combine: z
+    .array(z.strictObject({ part: z.string().trim().min(1).max(20), formulaId: id }))
+    .min(2)
+    .max(4)
+    .optional(),
   use: formulaUse,
   /** s a bath takes where no chart or test says so */
   usualS: positive.nullable(),
@@ -52,6 +58,9 @@ const head = { id, version, number: z.int(), versionId: id, changedBy: z.string(
 export const formula = z.object({ ...head, body: formulaBody })
 export const formulaVersion = z.object({ versionId: id, number: z.int(), changedBy: z.string(), changedAt: z.number(), body: formulaBody })
 
+/** A batch mixed of a formula, with its measured pH. */
+const batch = z.object({ id, number: z.int(), madeAt: z.number(), madeBy: z.string(), ph: z.number().nullable(), note: z.string() })
+
 export const formulaApi = {
   list: endpoint('GET', '/api/formulas', 'technician', 'All formulas in their newest version', {
     query: listQuery,
@@ -59,7 +68,7 @@ export const formulaApi = {
   }),
   get: endpoint('GET', '/api/formulas/:id', 'technician', 'One formula with its earlier versions', {
     params: idParams,
-    response: formula.extend({ versions: z.array(formulaVersion) }),
+    response: formula.extend({ versions: z.array(formulaVersion), batches: z.array(batch) }),
   }),
   create: endpoint('POST', '/api/formulas', 'technician', 'Write a new formula', {
     body: z.strictObject({ id, versionId: id, body: formulaBody }),
@@ -73,4 +82,5 @@ export const formulaApi = {
 }
 export type FormulaBody = z.infer<typeof formulaBody>
 export type FormulaRow = z.infer<typeof formula>
+export type FormulaBatch = z.infer<typeof batch>
 export type FormulaVersion = z.infer<typeof formulaVersion>

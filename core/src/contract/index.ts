@@ -1,11 +1,14 @@
 import { bottleApi } from './bottle'
 import { chartApi } from './chart'
 import { darkroomApi } from './darkroom'
+import { deviceApi } from './device'
 import type { Endpoint } from './endpoint'
 import { formulaApi } from './formula'
+import { importApi } from './import'
 import { jarApi } from './jar'
 import { mixApi } from './mix'
 import { personApi } from './person'
+import { printApi } from './print'
 import { runApi } from './run'
 import { sessionApi } from './session'
 
@@ -20,19 +23,25 @@ export const api = {
   bottle: bottleApi,
   chart: chartApi,
   run: runApi,
+  device: deviceApi,
+  print: printApi,
+  import: importApi,
 }
 
 /** Every route in one list, for what holds of them all. */
 export const endpoints: Endpoint[] = Object.values(api).flatMap((subject) => Object.values(subject) as Endpoint[])
 
-export type { Access, Endpoint } from './endpoint'
+export type { Access, Endpoint, FileAnswer } from './endpoint'
 export { problem, type Problem } from './common'
 export { liveEvent, type LiveEvent } from './live'
 export type { Bottle, BottlePage, LedgerEntry } from './bottle'
 export type { ChartRow } from './chart'
 export type { Darkroom } from './darkroom'
-export { formulaBody, type FormulaBody, type FormulaRow, type FormulaVersion } from './formula'
-export type { Jar } from './jar'
+export { formulaBody, type FormulaBatch, type FormulaBody, type FormulaRow, type FormulaVersion } from './formula'
+export { sheetBytes, sheetTypes, type Jar, type JarEntry, type JarPage } from './jar'
+export { reading, type Device, type DeviceKind, type Reading } from './device'
+export { importPortion, type ImportRow } from './import'
+export { labelSheets, type LabelSheet } from './print'
 export type { Mix, MixSummary } from './mix'
 export type { Me, Person } from './person'
 export { planRequest, runEvent, type PlanRequest, type Roll, type Run, type RunSummary, type Vessel } from './run'

@@ -1,12 +1,33 @@
 import { z } from 'zod'
-import { celsius, done, id, idParams, listQuery, page, positive, reason } from './common'
+import { celsius, done, id, idParams, listQuery, note, page, positive, reason } from './common'
 import { endpoint } from './endpoint'
 import { formulaVersion } from './formula'
 
 const step = z.int().min(0).max(29)
 export const mixEvent = z.discriminatedUnion('kind', [
   z.strictObject({ id, kind: z.literal('water'), celsius: celsius.nullable() }),
-  z.strictObject({ id, kind: z.literal('weigh'), step, amount: z.number().gt(0).max(100_000), jarId: id.nullable() }),
+  z.strictObject({
+    id,
+    kind: z.literal('jar'),
+    step,
+    jarId: id,
+    // the server writes what it knows of the jar itself
+    chemical: z.string().max(80).default(''),
+    factor: z.number().gt(0).max(100).default(1),
+    lot: z.string().max(60).default(''),
+  }),
+  z.strictObject({
+    id,
+    kind: z.literal('weigh'),
+    step,
+    amount: z.number().gt(0).max(100_000),
+    jarId: id.nullable(),
+    /** the bottle a stock solution was drawn from */
+    bottleId: id.nullable().optional(),
+    /** name of the scale it was read from; absent where it was typed */
+    device: z.string().max(120).nullable().optional(),
+  }),
+  z.strictObject({ id, kind: z.literal('checked'), step, by: id, name: z.string().max(120) }),
   z.strictObject({ id, kind: z.literal('dissolved'), step }),
   z.strictObject({ id, kind: z.literal('rescale'), finalMl: positive.max(1_000_000) }),
   z.strictObject({ id, kind: z.literal('topped-up') }),
@@ -23,7 +44,26 @@ export const mixSummary = z.object({
   by: z.string(),
   startedAt: z.number(),
 })
-export const mix = mixSummary.extend({ formula: formulaVersion, events: z.array(mixEvent) })
+const record = z.object({
+  step,
+  chemical: z.string(),
+  lot: z.string(),
+  unit: z.enum(['g', 'ml']),
+  target: z.number(),
+  tolerance: z.number(),
+  actual: z.number(),
+  by: z.string(),
+  device: z.string().nullable(),
+  checkedBy: z.string().nullable(),
+})
+export const mix = mixSummary.extend({
+  formula: formulaVersion,
+  secondCheck: z.boolean(),
+  note: z.string(),
+  events: z.array(mixEvent),
+  /** line by line what was weighed, by whom, and who looked at it */
+  record: z.array(record),
+})
 const filled = z
   .strictObject({ id, sizeMl: positive.max(100_000), ml: positive.max(100_000) })
   .refine((bottle) => bottle.ml <= bottle.sizeMl, 'A bottle holds no more than its size.')
@@ -32,7 +72,12 @@ export const mixApi = {
   list: endpoint('GET', '/api/mixes', 'technician', 'Mixes that are open, newest first', { query: listQuery, response: page(mixSummary) }),
   get: endpoint('GET', '/api/mixes/:id', 'technician', 'One mix with all that happened', { params: idParams, response: mix }),
   start: endpoint('POST', '/api/mixes', 'technician', 'Begin a guided mix', {
-    body: z.strictObject({ id, formulaId: id, finalMl: positive }),
+    body: z.strictObject({
+      id,
+      formulaId: id,
+      finalMl: positive,
+      /** why a part of a pack is mixed all the same */ note: note.default(''),
+    }),
     response: mix,
   }),
   record: endpoint('POST', '/api/mixes/:id/events', 'technician', 'What happened at the bench; each id counts once', {
@@ -40,6 +85,23 @@ export const mixApi = {
     body: z.strictObject({ events: z.array(mixEvent).min(1).max(50) }),
     response: mix,
   }),
+  check: endpoint(
+    'POST',
+    '/api/mixes/:id/checks',
+    'technician',
+    'A second person has looked at the weight: signed in elsewhere, or by password here',
+    {
+      params: idParams,
+      body: z.strictObject({
+        eventId: id,
+        step,
+        login: z.string().trim().toLowerCase().max(60).optional(),
+        password: z.string().max(200).optional(),
+      }),
+      response: mix,
+      secret: true,
+    },
+  ),
   finish: endpoint(
     'POST',
     '/api/mixes/:id/finish',
@@ -47,7 +109,7 @@ export const mixApi = {
     'Bottle it: takes the chemicals from the jars, puts the bottles on the shelf',
     {
       params: idParams,
-      body: z.strictObject({ batchId: id, bottles: z.array(filled).min(1).max(24) }),
+      body: z.strictObject({ batchId: id, bottles: z.array(filled).min(1).max(24), note: note.default('') }),
       response: z.object({ bottleIds: z.array(id), labels: z.array(z.string()) }),
     },
   ),

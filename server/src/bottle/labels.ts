@@ -12,6 +12,21 @@ export async function newLabelCode(db: Database, tx: Transaction | undefined): P
   }
 }
 
+/** Many codes at once, for an import. */
+export async function newLabelCodes(db: Database, count: number, tx: Transaction | undefined): Promise<string[]> {
+  const codes: string[] = []
+  while (codes.length < count) {
+    const wanted = Array.from({ length: count - codes.length }, () => newCode(6))
+    const kept = await db.rows<{ code: string }>(
+      'insert into label_code (code) select distinct unnest($1::text[]) on conflict do nothing returning code',
+      [wanted],
+      tx,
+    )
+    codes.push(...kept.map((row) => row.code))
+  }
+  return codes
+}
+
 /** What is written large on the tape: the family's letter and the next number of that letter, such as D5. */
 export async function nextLabel(db: Database, family: string, tx: Transaction | undefined): Promise<{ letter: string; number: number }> {
   const { letter } = markOf(family)

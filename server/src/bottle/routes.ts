@@ -1,4 +1,4 @@
-import { dilute, standing, type BottleEntry } from '@selvrin/core'
+import { checkFormula, dilute, scaleFormula, standing, type Addition, type BottleEntry } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import type { Transaction } from 'sequelize'
@@ -8,7 +8,7 @@ import { pageOf } from '../http/page'
 import { notFound, Refusal, stale } from '../http/refusal'
 import { route, type House } from '../http/route'
 import { newLabelCode, nextLabel } from './labels'
-import { bottleById, bottleList, bottlePage, lockBottles, requireVolume, writeEntry } from './rows'
+import { bottleById, bottleList, bottlePage, lockBottles, requireVolume, usedFormula, writeEntry } from './rows'
 
 export interface NewBottle {
   id: string
@@ -69,7 +69,8 @@ export function bottleRoutes(router: Router, house: House): void {
 
   route(router, house, api.bottle.bring, async ({ body, who, now, tx }) => {
     const formula = await formulaRow(db, body.formulaId, tx)
-    if (formula.body.additions.length > 0) throw new Refusal(422, 'mixed-here', `${formula.body.name} is mixed here: use the scales.`)
+    if (formula.body.additions.length > 0 || formula.body.combine)
+      throw new Refusal(422, 'mixed-here', `${formula.body.name} is mixed here: use the scales.`)
     const { family } = formula.body
     await putOnShelf(
       house,
@@ -133,6 +134,60 @@ export function bottleRoutes(router: Router, house: House): void {
       tx,
     )
     return { from: await bottleById(db, from.id, now, tx), made: await bottleById(db, body.newId, now, tx) }
+  })
+
+  route(router, house, api.bottle.combine, async ({ body, who, now, tx }) => {
+    const formula = await formulaRow(db, body.formulaId, tx)
+    const wanted = formula.body.combine
+    if (!wanted || wanted.length !== body.from.length || body.parts.length < body.from.length)
+      throw new Refusal(422, 'not-combined', `${formula.body.name} is not poured together from that many parts.`)
+    await lockBottles(db, body.from, tx)
+    const volumes = dilute({ parts: body.parts, totalMl: body.totalMl })
+    const additions: Addition[] = []
+    for (const [i, id] of body.from.entries()) {
+      const bottle = await bottleById(db, id, now, tx)
+      const part = wanted[i]
+      const ml = volumes[i] ?? 0
+      if (bottle.formulaId !== part?.formulaId)
+        throw new Refusal(422, 'wrong-part', `${bottle.label} ${bottle.name} is not part ${part?.part ?? i + 1} of ${formula.body.name}.`)
+      if (bottle.retiredAt !== null) throw new Refusal(409, 'retired', `${bottle.label} is retired. Take another bottle.`)
+      requireVolume(bottle, ml)
+      const of = await formulaRow(db, bottle.formulaId, tx)
+      additions.push(...scaleFormula(usedFormula(of.id, of.body), ml).additions)
+      await writeEntry(
+        db,
+        {
+          id: uuid(),
+          bottleId: id,
+          kind: 'dilute-out',
+          at: now,
+          by: who.id,
+          ml: -ml,
+          note: `part ${part.part} of ${body.totalMl} ml ${formula.body.name}`,
+        },
+        tx,
+      )
+    }
+    const together = { id: 'combined', name: '', family: 'other', finalMl: body.totalMl, startMl: 0, mixC: 20, additions }
+    const block = checkFormula(together).find((finding) => finding.severity === 'error' && finding.rule.startsWith('never-'))
+    if (block) throw new Refusal(422, 'never-meets', `These are not poured together: ${block.message}`)
+    await putOnShelf(
+      house,
+      {
+        id: body.newId,
+        family: formula.body.family,
+        formulaVersionId: formula.versionId,
+        batchId: null,
+        fromBottleId: body.from[0] ?? null,
+        sizeMl: body.sizeMl,
+        ml: body.totalMl,
+        parts: body.parts,
+        by: who.id,
+        now,
+      },
+      tx,
+    )
+    return bottleById(db, body.newId, now, tx)
   })
 
   route(router, house, api.bottle.pour, async ({ params, body, who, now, tx }) => {

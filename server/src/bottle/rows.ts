@@ -19,6 +19,7 @@ interface BottleRow {
   retiredAt: number | null
   retiredWhy: string | null
   ph: number | null
+  batchNote: string
   mixedFrom: string | null
 }
 
@@ -32,7 +33,7 @@ interface EntryRow extends BottleEntry {
 
 const bottleRows = `
   select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", v.body, b.size_ml as "sizeMl", b.parts,
-    b.made_at as "madeAt", coalesce(p.name, 'someone who left') as "madeBy", b.retired_at as "retiredAt", b.retired_why as "retiredWhy", batch.ph,
+    b.made_at as "madeAt", coalesce(p.name, 'someone who left') as "madeBy", b.retired_at as "retiredAt", b.retired_why as "retiredWhy", batch.ph, coalesce(batch.note, '') as "batchNote",
     (select o.letter || o.number from bottle o where o.id = b.from_bottle_id) as "mixedFrom"
   from bottle b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by left join batch on batch.id = b.batch_id`
 
@@ -46,7 +47,7 @@ const entryRows = `
 export const usedFormula = (id: string, body: FormulaBody): UsedFormula => ({ id, ...body }) as UsedFormula
 
 function bottleOf(row: BottleRow, entries: BottleEntry[], now: number): Bottle {
-  const { body, ph: _ph, mixedFrom: _mixedFrom, ...rest } = row
+  const { body, ph: _ph, mixedFrom: _mixedFrom, batchNote: _batchNote, ...rest } = row
   // a line written by someone a moment later than this request began counts all the same
   const at = entries.reduce((latest, entry) => Math.max(latest, entry.at), now)
   return {
@@ -112,7 +113,7 @@ export async function bottlePage(db: Database, id: string, now: number, tx?: Tra
     const { bottleId: _bottleId, waterInMl: _waterInMl, ...line } = entry
     return { ...line, reversedBy: reversedBy.get(entry.id) ?? null, balanceMl }
   })
-  return { ...bottleOf(row, entries, now), ledger: ledger.reverse(), ph: row.ph, mixedFrom: row.mixedFrom }
+  return { ...bottleOf(row, entries, now), ledger: ledger.reverse(), ph: row.ph, mixedFrom: row.mixedFrom, batchNote: row.batchNote }
 }
 
 /** Locks the bottles' rows, always in the same order, so that sums read after it hold until the end of the transaction. */

@@ -8,7 +8,7 @@ import { demoFormulas } from './formulas'
 import { demoPassword, members, technicians } from './people'
 import { seeded } from './random'
 import { playSeason } from './season'
-import { demoChart, demoJars, demoVessels } from './stock'
+import { demoChart, demoDevices, demoJars, demoPattern, demoVessels } from './stock'
 
 const day = 86_400_000
 
@@ -21,6 +21,7 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
     const memberIds = others.slice(technicians.length - 1)
     const formulas = await formulaRows(db, ilse, today, tx)
     await jars(db, ilse, today, tx)
+    await devices(db, today, tx)
     const vessels = await vesselRows(db, tx)
     const chart = await chartRows(db, formulas.ids, ilse, tx)
     const season = playSeason(today, { memberIds, vessels, chart, formulaIds: formulas.ids })
@@ -165,7 +166,11 @@ async function formulaRows(
 ): Promise<{ ids: Record<string, string>; versionIds: Record<string, string> }> {
   const ids: Record<string, string> = {}
   const versionIds: Record<string, string> = {}
-  for (const [key, body] of Object.entries(demoFormulas)) {
+  for (const [key, written] of Object.entries(demoFormulas)) {
+    // a formula of parts names them by their keys here
+    const body = written.combine
+      ? { ...written, combine: written.combine.map((part) => ({ ...part, formulaId: ids[part.formulaId] ?? part.formulaId })) }
+      : written
     const at = today - 300 * day
     ids[key] = uuid({ msecs: at })
     versionIds[key] = uuid({ msecs: at })
@@ -181,7 +186,7 @@ async function formulaRows(
 }
 
 async function jars(db: Database, by: string, today: number, tx: Transaction): Promise<void> {
-  for (const [i, [chemical, grams, place]] of demoJars.entries()) {
+  for (const [i, [chemical, grams, place, pricePerKg, more]] of demoJars.entries()) {
     const id = uuid({ msecs: today - (200 - i) * day })
     await insert(
       db,
@@ -193,6 +198,10 @@ async function jars(db: Database, by: string, today: number, tx: Transaction): P
         lot: `26-${String.fromCharCode(65 + (i % 6))}`,
         place,
         opened_at: new Date(today - (120 - i) * day),
+        price_per_kg: pricePerKg,
+        assay: more?.assay ?? null,
+        reorder_g: more?.reorderG ?? null,
+        spoon_g: more?.spoonG ?? null,
       },
       tx,
     )
@@ -244,4 +253,23 @@ async function chartRows(db: Database, formulaIds: Record<string, string>, by: s
       tx,
     )
   return rows
+}
+
+async function devices(db: Database, today: number, tx: Transaction): Promise<void> {
+  for (const { kind, name, port, calibration } of demoDevices)
+    await insert(
+      db,
+      'device',
+      {
+        id: uuid(),
+        kind,
+        name,
+        host: '127.0.0.1',
+        port,
+        pattern: demoPattern,
+        simulated: true,
+        calibration: calibration === null ? null : JSON.stringify({ ...calibration, at: today - 4 * day }),
+      },
+      tx,
+    )
 }

@@ -1,33 +1,40 @@
-/** Jars of the Tidewheel Darkroom: chemical, grams received, place. */
-export const demoJars: [chemical: string, grams: number, place: string][] = [
-  ['metol', 250, 'upper cabinet'],
-  ['hydroquinone', 500, 'upper cabinet'],
-  ['phenidone', 25, 'upper cabinet'],
-  ['sodium-ascorbate', 500, 'upper cabinet'],
-  ['glycin', 50, 'upper cabinet'],
-  ['pyrogallol', 25, 'locked drawer'],
-  ['sodium-sulfite', 2500, 'powder bin'],
-  ['sodium-sulfite', 1900, 'powder bin'],
-  ['sodium-metabisulfite', 500, 'powder bin'],
-  ['borax-decahydrate', 1000, 'powder bin'],
-  ['boric-acid', 250, 'powder bin'],
-  ['sodium-metaborate-tetrahydrate', 500, 'powder bin'],
-  ['sodium-carbonate-monohydrate', 2000, 'powder bin'],
-  ['sodium-carbonate', 1000, 'powder bin'],
-  ['sodium-bicarbonate', 500, 'powder bin'],
-  ['sodium-hydroxide', 60, 'caustics, low shelf'],
-  ['potassium-bromide', 250, 'upper cabinet'],
-  ['benzotriazole', 10, 'upper cabinet'],
-  ['sodium-thiosulfate-pentahydrate', 5000, 'powder bin'],
-  ['ammonium-thiosulfate-60', 6650, 'liquids, low shelf'],
-  ['acetic-acid-28', 2072, 'acids, low shelf'],
-  ['citric-acid', 1000, 'acids, low shelf'],
-  ['potassium-alum', 500, 'powder bin'],
-  ['potassium-ferricyanide', 250, 'locked drawer'],
-  ['thiourea', 100, 'locked drawer'],
-  ['dtpa-pentasodium', 260, 'liquids, low shelf'],
-  ['silver-nitrate', 25, 'locked drawer'],
-  ['propylene-glycol', 518, 'liquids, low shelf'],
+/** Jars of the Tidewheel Darkroom: chemical, grams received, place, price a kg (made up), and what else is known. */
+export const demoJars: [
+  chemical: string,
+  grams: number,
+  place: string,
+  pricePerKg: number | null,
+  more?: { assay?: number; reorderG?: number; spoonG?: number },
+][] = [
+  ['metol', 250, 'upper cabinet', 95, { reorderG: 100 }],
+  ['hydroquinone', 500, 'upper cabinet', 48, { reorderG: 150 }],
+  ['phenidone', 25, 'upper cabinet', 420],
+  ['sodium-ascorbate', 500, 'upper cabinet', 38],
+  ['glycin', 50, 'upper cabinet', 260],
+  ['pyrogallol', 25, 'locked drawer', 310],
+  ['sodium-sulfite', 2500, 'powder bin', 9.5, { reorderG: 1500 }],
+  ['sodium-sulfite', 1900, 'powder bin', 9.5],
+  ['sodium-metabisulfite', 500, 'powder bin', 11, { reorderG: 100 }],
+  ['borax-decahydrate', 1000, 'powder bin', 7.5, { reorderG: 250 }],
+  ['boric-acid', 250, 'powder bin', 14],
+  ['sodium-metaborate-tetrahydrate', 500, 'powder bin', 19],
+  ['sodium-carbonate-monohydrate', 2000, 'powder bin', 6.8, { reorderG: 500, spoonG: 5.4 }],
+  ['sodium-carbonate', 1000, 'powder bin', 7.2],
+  ['sodium-bicarbonate', 500, 'powder bin', 5],
+  ['sodium-hydroxide', 60, 'caustics, low shelf', 12, { reorderG: 100, assay: 0.98 }],
+  ['potassium-bromide', 250, 'upper cabinet', 32],
+  ['benzotriazole', 10, 'upper cabinet', 160],
+  ['sodium-thiosulfate-pentahydrate', 5000, 'powder bin', 6.4],
+  ['ammonium-thiosulfate-60', 6650, 'liquids, low shelf', 5.8, { reorderG: 1500 }],
+  ['acetic-acid-28', 2072, 'acids, low shelf', 7],
+  ['citric-acid', 1000, 'acids, low shelf', 9, { reorderG: 200 }],
+  ['potassium-alum', 500, 'powder bin', 13],
+  ['potassium-ferricyanide', 250, 'locked drawer', 58],
+  ['thiourea', 100, 'locked drawer', 44],
+  ['dtpa-pentasodium', 260, 'liquids, low shelf', 26],
+  ['silver-nitrate', 25, 'locked drawer', 980],
+  ['propylene-glycol', 518, 'liquids, low shelf', null],
+  ['powder-pack', 190, 'upper cabinet', 42],
 ]
 
 /** Tanks and drums, each with the ml that cover 1, 2, … films. */
@@ -196,3 +203,24 @@ export const demoChart: ChartSource[] = [
     'Maren',
   ],
 ]
+
+/** What the simulated devices send: 'ST,+0012.34,g', US while it moves. */
+export const demoPattern = '^(?:(?<stable>ST)|US),(?<value>[+-]?\\d+(?:\\.\\d+)?),(?<unit>g|C|pH)$'
+/** The bench devices, simulated: kind, name, usual port, calibration. */
+export const demoDevices = [
+  { kind: 'scale', name: 'Bench scale', port: 4791, calibration: null },
+  { kind: 'thermometer', name: 'Glass probe', port: 4792, calibration: null },
+  {
+    kind: 'ph-meter',
+    name: 'pH meter',
+    port: 4793,
+    calibration: {
+      slope: 0.97,
+      offset: 0.05,
+      points: [
+        { read: 6.91, buffer: 6.86 },
+        { read: 9.16, buffer: 9.18 },
+      ],
+    },
+  },
+] as const

@@ -5,7 +5,7 @@ import type { Transaction } from 'sequelize'
 import { pageOf } from '../http/page'
 import { stale } from '../http/refusal'
 import { route, type House } from '../http/route'
-import { formulaRow, formulaVersions, newestFormulas } from './rows'
+import { formulaBatches, formulaRow, formulaVersions, newestFormulas } from './rows'
 
 export function formulaRoutes(router: Router, house: House): void {
   const { db } = house
@@ -41,6 +41,7 @@ export function formulaRoutes(router: Router, house: House): void {
   route(router, house, api.formula.get, async ({ params }) => ({
     ...(await formulaRow(db, params.id)),
     versions: await formulaVersions(db, params.id),
+    batches: await formulaBatches(db, params.id),
   }))
 
   route(router, house, api.formula.create, async ({ body, who, now, tx }) => {

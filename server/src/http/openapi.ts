@@ -9,7 +9,7 @@ const isEmpty = (schema: z.ZodType): boolean => schema instanceof z.ZodObject &&
 /** The OpenAPI document of every route, made from the contract. */
 export function openApi() {
   const paths: Record<string, Record<string, unknown>> = {}
-  for (const { method, path, access, summary, params, query, body, response } of endpoints) {
+  for (const { method, path, access, summary, params, query, body, response, file } of endpoints) {
     const of = (schema: z.ZodObject, where: 'path' | 'query') =>
       Object.entries(schema.shape).map(([name, type]) => ({
         name,
@@ -32,7 +32,9 @@ export function openApi() {
         ],
         ...(isEmpty(body) ? {} : { requestBody: { required: true, content: json(body, 'input') } }),
         responses: {
-          200: { description: 'Done', content: json(response, 'output') },
+          200: file
+            ? { description: 'A file', content: { '*/*': { schema: { type: 'string', format: 'binary' } } } }
+            : { description: 'Done', content: json(response, 'output') },
           '4XX': { description: 'Refused, with a sentence that says what to do', content: json(problem, 'output') },
         },
       },

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { Endpoint } from '@selvrin/core/contract'
+import type { Endpoint, FileAnswer } from '@selvrin/core/contract'
 import type { Request, Response, Router } from 'express'
 import type { Transaction } from 'sequelize'
 import type { z } from 'zod'
@@ -62,7 +62,8 @@ async function once<T>(
   const key = request.get('idempotency-key') ?? ''
   if (!keyPattern.test(key)) throw new Refusal(400, 'no-key', 'A write needs an Idempotency-Key header of 8 to 80 letters and digits.')
   const hash = createHash('sha256')
-    .update(`${request.method} ${request.originalUrl} ${JSON.stringify(request.body ?? null)}`)
+    // what a secret route was sent is not kept, not even as a hash
+    .update(`${request.method} ${request.originalUrl} ${endpoint.secret ? '' : JSON.stringify(request.body ?? null)}`)
     .digest('hex')
   const fresh = await db.rows(
     'insert into idempotency (person_id, key, request_hash, created_at) values ($1, $2, $3, $4) on conflict do nothing returning key',
@@ -83,6 +84,14 @@ async function once<T>(
   if (!endpoint.secret)
     await db.run('update idempotency set answer = $3 where person_id = $1 and key = $2', [who.id, key, JSON.stringify(answer)], tx)
   return answer
+}
+
+/** Shown in the browser, never run by it: the content security policy of the pages does not let a file do anything. */
+function sendFile(response: Response, { name, type, bytes }: FileAnswer): void {
+  response.setHeader('content-type', type)
+  response.setHeader('content-security-policy', "default-src 'none'; style-src 'unsafe-inline'; object-src 'self'; sandbox")
+  response.setHeader('content-disposition', `inline; filename*=UTF-8''${encodeURIComponent(name)}`)
+  response.end(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength))
 }
 
 /** Adds a route of the contract: checks who asks and what was sent, runs writes once and in one transaction, and sends only what the contract names. */
@@ -106,6 +115,7 @@ export function route<E extends Endpoint>(router: Router, house: House, endpoint
       endpoint.method === 'GET' || endpoint.path.startsWith('/api/session')
         ? await send()
         : await house.db.transaction((tx) => once(house, endpoint, who, request, now, tx, () => send(tx)))
-    response.json(answer)
+    if (endpoint.file) sendFile(response, answer as FileAnswer)
+    else response.json(answer)
   })
 }

@@ -1,4 +1,4 @@
-import { liveEvent } from '@selvrin/core/contract'
+import { liveEvent, reading } from '@selvrin/core/contract'
 import type { Response, Router } from 'express'
 import pg from 'pg'
 import type { House } from '../http/route'
@@ -17,7 +17,12 @@ export function liveStream(router: Router, house: House): () => Promise<void> {
     if (ended) return
     const next = new pg.Client({ connectionString: house.db.url })
     client = next
-    next.on('notification', ({ payload }) => {
+    next.on('notification', ({ channel, payload }) => {
+      if (channel === 'selvrin_reading') {
+        const read = reading.safeParse(JSON.parse(payload ?? '{}'))
+        if (read.success) for (const response of listeners) response.write(`event: reading\ndata: ${JSON.stringify(read.data)}\n\n`)
+        return
+      }
       const event = liveEvent.safeParse(JSON.parse(payload ?? '{}'))
       if (event.success) for (const response of listeners) response.write(`data: ${JSON.stringify(event.data)}\n\n`)
     })
@@ -25,7 +30,7 @@ export function liveStream(router: Router, house: House): () => Promise<void> {
     next.on('end', () => void (ended || setTimeout(() => void listen(), retryMs)))
     try {
       await next.connect()
-      await next.query('listen selvrin')
+      await next.query('listen selvrin; listen selvrin_reading')
       // what was missed while away cannot be known: browsers fetch again
       for (const response of listeners) response.write('event: again\ndata: {}\n\n')
     } catch {

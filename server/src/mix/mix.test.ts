@@ -36,7 +36,7 @@ test('a mix takes the chemicals from the jars and puts labelled bottles on the s
   const weighed = { id: uuid(), kind: 'weigh', step: 0, amount: 30.5, jarId: jar.id }
   await mix.record(weighed)
   const twice = await mix.record(weighed)
-  expect((twice.body.events as unknown[]).length).toBe(2)
+  expect((twice.body.events as { kind: string }[]).map((event) => event.kind)).toEqual(['water', 'jar', 'weigh'])
   await mix.record({ kind: 'dissolved', step: 0 }, { kind: 'topped-up' }, { kind: 'ph', ph: 2.2, celsius: 20 })
   expect((await mix.finish([1500, 1500], [1500, 1400])).body.code).toBe('too-much')
   const done = await mix.finish([1000, 1000], [1000, 1000])
@@ -103,4 +103,124 @@ test('a new version leaves old bottles theirs; a version based on an older one i
     body: { ...body, additions: [{ chemical: 'unobtainium', grams: 1 }] },
   })
   expect([wrong.status, wrong.body.code]).toEqual([422, 'unknown-chemical'])
+})
+
+describe('the jar decides on the scales', () => {
+  test('another hydrate is taken by its own weight, and leaves its own jar', async () => {
+    const jar = await jarOf('borax-decahydrate')
+    const mix = await begin('Buffered borax developer', 1000)
+    await mix.record({ kind: 'water', celsius: 50 })
+    const dose = async (step: number, amount: number, jarId: string | null = null) => {
+      const { body } = await mix.record({ kind: 'weigh', step, amount, jarId }, { kind: 'dissolved', step })
+      return body
+    }
+    for (const [step, amount] of [3, 2, 97, 5].entries()) await dose(step, amount)
+    const tenWater = (6 * 381.37) / 291.29
+    const wrong = await mix.record(
+      { kind: 'jar', step: 4, jarId: jar.id },
+      { kind: 'weigh', step: 4, amount: 6, jarId: jar.id },
+      { kind: 'dissolved', step: 4 },
+    )
+    expect(wrong.body.code).toBe('out-of-band')
+    await mix.record({ kind: 'jar', step: 4, jarId: jar.id })
+    const right = await dose(4, tenWater, jar.id)
+    expect((right.record as { chemical: string; lot: string; target: number; by: string }[])[4]).toMatchObject({
+      chemical: 'borax-decahydrate',
+      by: 'Ilse Varn',
+      actual: tenWater,
+      unit: 'g',
+    })
+    await dose(5, 8)
+    await mix.record({ kind: 'topped-up' })
+    expect((await mix.finish([1000, 1000])).status).toBe(200)
+    expect((await jarOf('borax-decahydrate')).grams).toBeCloseTo(jar.grams - tenWater, 3)
+    const metol = await jarOf('metol')
+    const other = await begin('Buffered borax developer', 1000)
+    await other.record({ kind: 'water', celsius: 50 })
+    expect((await other.record({ kind: 'jar', step: 0, jarId: metol.id })).body.code).toBe('not-equivalent')
+  })
+
+  test('a stock solution is drawn from its bottle', async () => {
+    const stock = (await ilse.send('GET', '/api/bottles')).body.rows?.find((row) => row.name === 'Potassium bromide 10 %') as {
+      id: string
+      state: { volumeMl: number }
+    }
+    const mix = await begin('Warm print developer', 1000)
+    await mix.record({ kind: 'water', celsius: 45 })
+    for (const [step, amount] of [40, 10, 30].entries())
+      await mix.record({ kind: 'weigh', step, amount, jarId: null }, { kind: 'dissolved', step })
+    await mix.record(
+      { kind: 'weigh', step: 3, amount: 40, jarId: null, bottleId: stock.id },
+      { kind: 'dissolved', step: 3 },
+      { kind: 'topped-up' },
+    )
+    expect((await mix.finish([1000, 1000])).status).toBe(200)
+    const page = (await ilse.send('GET', `/api/bottles/${stock.id}`)).body as unknown as {
+      state: { volumeMl: number }
+      ledger: { note: string }[]
+    }
+    expect(page.state.volumeMl).toBeCloseTo(stock.state.volumeMl - 40, 6)
+    expect(page.ledger[0]?.note).toContain('Warm print developer')
+  })
+})
+
+test('a second person looks, not the one who weighed, at what the darkroom wants looked at', async () => {
+  const { version, ...settings } = (await ilse.send('GET', '/api/darkroom')).body
+  await ilse.send('PUT', '/api/darkroom', { version, ...settings, secondCheck: true })
+  const mix = await begin('Plain metol developer', 1000)
+  await mix.record({ kind: 'water', celsius: 50 }, { kind: 'weigh', step: 0, amount: 3, jarId: null }, { kind: 'dissolved', step: 0 })
+  await mix.record({ kind: 'weigh', step: 1, amount: 7.5, jarId: null })
+  expect((await mix.record({ kind: 'dissolved', step: 1 })).body.code).toBe('needs-check')
+  expect((await mix.record({ kind: 'checked', step: 1, by: uuid(), name: 'me' })).body.code).toBe('check-apart')
+  const check = (who: typeof ilse, more: object = {}) =>
+    who.send('POST', `/api/mixes/${mix.id}/checks`, { eventId: uuid(), step: 1, ...more })
+  expect((await check(ilse)).body.code).toBe('same-person')
+  expect((await check(ilse, { login: 'odo', password: 'wrong' })).body.code).toBe('wrong-password')
+  const looked = await check(ilse, { login: 'odo', password: 'tide-mill-loft' })
+  expect((looked.body.record as { checkedBy: string }[])[1]?.checkedBy).toMatch(/^Odo/)
+  expect(JSON.stringify(await house.db.rows('select * from idempotency'))).not.toContain('tide-mill-loft')
+  expect((await mix.record({ kind: 'dissolved', step: 1 })).status).toBe(200)
+})
+
+test('what never meets is not begun; a part of a pack only with a reason, which the batch keeps', async () => {
+  const id = uuid()
+  const body = (await formulaNamed('Ferricyanide bleach for toning')).body
+  const bad = {
+    ...body,
+    name: 'Bad idea',
+    additions: [
+      { chemical: 'potassium-ferricyanide', grams: 20 },
+      { chemical: 'sodium-bisulfate', grams: 5 },
+    ],
+  }
+  await ilse.send('POST', '/api/formulas', { id, versionId: uuid(), body: bad })
+  expect((await ilse.send('POST', '/api/mixes', { id: uuid(), formulaId: id, finalMl: 1000 })).body.code).toBe('never-meets')
+  const pack = (await formulaNamed('Print developer from a powder pack')).id
+  const start = (finalMl: number, note?: string) =>
+    ilse.send('POST', '/api/mixes', { id: uuid(), formulaId: pack, finalMl, ...(note ? { note } : {}) })
+  expect((await start(500)).body).toMatchObject({ code: 'part-of-pack', field: 'note' })
+  expect((await start(1000)).status).toBe(200)
+  expect((await start(2000)).status).toBe(200)
+  expect((await start(500, 'half for the workshop')).body.note).toBe('half for the workshop')
+})
+
+test('parts are poured together in their order, from the right bottles', async () => {
+  const formula = await formulaNamed('Sepia toner, working')
+  const shelf = (await ilse.send('GET', '/api/bottles')).body.rows ?? []
+  const of = (name: RegExp) => shelf.find((row) => name.test(row.name as string)) as { id: string; state: { volumeMl: number } }
+  const [a, b] = [of(/part A/), of(/part B/)]
+  const combine = (from: string[], totalMl = 1200) =>
+    ilse.send('POST', '/api/bottles/combine', { newId: uuid(), formulaId: formula.id, from, parts: [1, 4, 10], totalMl, sizeMl: totalMl })
+  expect((await combine([b.id, a.id])).body.code).toBe('wrong-part')
+  expect((await combine([a.id, b.id], 90_000)).body.code).toBe('not-enough')
+  const made = await combine([a.id, b.id])
+  expect([made.status, made.body.name, (made.body.state as { volumeMl: number }).volumeMl]).toEqual([200, 'Sepia toner, working', 1200])
+  const left = (await ilse.send('GET', `/api/bottles/${b.id}`)).body.state as { volumeMl: number }
+  expect(left.volumeMl).toBeCloseTo(b.state.volumeMl - 320, 6)
+})
+
+test('a formula shows the measured pH of its batches', async () => {
+  const { id } = (await formulaNamed('Loft print developer')) as unknown as { id: string }
+  const { batches } = (await ilse.send('GET', `/api/formulas/${id}`)).body as unknown as { batches: { ph: number | null }[] }
+  expect(batches.map((batch) => batch.ph)).toContain(10.1)
 })

@@ -1,19 +1,35 @@
-import { mixState } from '@selvrin/core'
+import { checkFormula, mixState, scaleFormula } from '@selvrin/core'
+import type { MixEvent } from '@selvrin/core'
 import { api, type MixSummary } from '@selvrin/core/contract'
 import type { Router } from 'express'
+import type { Transaction } from 'sequelize'
+import { v7 as uuid } from 'uuid'
 import { usedFormula } from '../bottle/rows'
 import { putOnShelf } from '../bottle/routes'
 import { formulaRow } from '../formula/rows'
 import { pageOf } from '../http/page'
 import { Refusal } from '../http/refusal'
 import { route, type House } from '../http/route'
-import { mixRow, mixSummaries, openMix, stateOf, takeFromJars } from './rows'
+import { isPassword } from '../session/password'
+import { signInLimiter } from '../session/limit'
+import { eventRows, mixRow, mixSummaries, openMix, stateOf } from './rows'
+import { jarEvent, takeFromShelf } from './taking'
 
 /** Bottles may take this much more than the final volume: the meniscus is not a ruler. */
 const fillTolerance = 1.02
 
 export function mixRoutes(router: Router, house: House): void {
   const { db } = house
+  const limiter = signInLimiter(house)
+
+  async function writeEvents(mixId: string, fresh: MixEvent[], by: string, now: number, tx: Transaction | undefined): Promise<void> {
+    if (fresh.length === 0) return
+    await db.run(
+      `insert into mix_event (id, mix_id, event, by_person, at) select (e ->> 'id')::uuid, $2, e, $3, $4 from jsonb_array_elements($1::jsonb) with ordinality as t(e, n) order by n`,
+      [JSON.stringify(fresh), mixId, by, new Date(now)],
+      tx,
+    )
+  }
 
   route(router, house, api.mix.list, async ({ query }) =>
     pageOf(
@@ -31,9 +47,19 @@ export function mixRoutes(router: Router, house: House): void {
     const formula = await formulaRow(db, body.formulaId, tx)
     if (formula.body.additions.length === 0)
       throw new Refusal(422, 'bought', `${formula.body.name} is bought ready made: bring its bottle onto the shelf instead.`)
+    const findings = checkFormula(scaleFormula(usedFormula(formula.id, formula.body), body.finalMl))
+    const block = findings.find((finding) => finding.severity === 'error' && finding.rule.startsWith('never-'))
+    if (block) throw new Refusal(422, 'never-meets', `This is not mixed here: ${block.message} Change the formula.`)
+    if (findings.some((finding) => finding.rule === 'mix-13' && finding.severity === 'warning') && body.note === '')
+      throw new Refusal(
+        422,
+        'part-of-pack',
+        'A part of a pack is no fair sample of it. Mix the whole pack, or say why a part is taken: it is noted on the batch.',
+        { field: 'note' },
+      )
     await db.run(
-      'insert into mix (id, formula_version_id, final_ml, started_by, started_at) values ($1, $2, $3, $4, $5)',
-      [body.id, formula.versionId, body.finalMl, who.id, new Date(now)],
+      `insert into mix (id, formula_version_id, final_ml, started_by, started_at, note, second_check) select $1, $2, $3, $4, $5, $6, second_check from darkroom`,
+      [body.id, formula.versionId, body.finalMl, who.id, new Date(now), body.note],
       tx,
     )
     return mixRow(db, body.id, tx)
@@ -42,11 +68,16 @@ export function mixRoutes(router: Router, house: House): void {
   route(router, house, api.mix.record, async ({ params, body, who, now, tx }) => {
     const mix = await openMix(db, params.id, tx)
     const kept = new Set(mix.events.map((event) => event.id))
-    const fresh = body.events.filter((event) => !kept.has(event.id))
-    const events = [...mix.events]
-    for (const event of fresh) {
-      const state = mixState(usedFormula(mix.formulaId, mix.formula.body), mix.finalMl, events)
+    const fresh: MixEvent[] = []
+    const events: MixEvent[] = [...mix.events]
+    const keep = (event: MixEvent) => {
+      events.push(event)
+      fresh.push(event)
+    }
+    for (const event of body.events.filter((one) => !kept.has(one.id))) {
+      const state = mixState(usedFormula(mix.formulaId, mix.formula.body), mix.finalMl, events, mix.secondCheck)
       const line = 'step' in event ? state.lines[event.step] : undefined
+      if (event.kind === 'checked') throw new Refusal(422, 'check-apart', 'A second person’s check is written by that person.')
       if ('step' in event && !line) throw new Refusal(422, 'no-step', 'This formula has no such step. Load the page again.')
       if ('step' in event && event.step !== state.at)
         throw new Refusal(409, 'out-of-step', 'Someone else is mixing this too and is at another step. The page shows where it stands.', {
@@ -54,14 +85,41 @@ export function mixRoutes(router: Router, house: House): void {
         })
       if (event.kind === 'dissolved' && line?.state !== 'in-band')
         throw new Refusal(409, 'out-of-band', 'The weight is not in its band yet. Weigh on, or take a way out of too much.')
-      events.push(event)
+      if (event.kind === 'dissolved' && line?.needsCheck)
+        throw new Refusal(409, 'needs-check', 'A second person looks at this weight first.')
+      if (event.kind === 'jar') keep(await jarEvent(db, state, event, tx))
+      else {
+        if (event.kind === 'weigh' && event.jarId !== null && event.jarId !== line?.jarId)
+          keep(await jarEvent(db, state, { id: uuid(), step: event.step, jarId: event.jarId }, tx))
+        keep(event as MixEvent)
+      }
     }
-    if (fresh.length > 0)
-      await db.run(
-        `insert into mix_event (id, mix_id, event, by_person, at) select (e ->> 'id')::uuid, $2, e, $3, $4 from jsonb_array_elements($1::jsonb) with ordinality as t(e, n) order by n`,
-        [JSON.stringify(fresh), mix.id, who.id, new Date(now)],
+    await writeEvents(mix.id, fresh, who.id, now, tx)
+    return mixRow(db, mix.id, tx)
+  })
+
+  route(router, house, api.mix.check, async ({ params, body, who, now, tx, request }) => {
+    const mix = await openMix(db, params.id, tx)
+    const line = stateOf(mix).lines[body.step]
+    if (!line?.needsCheck) throw new Refusal(409, 'no-check', 'There is nothing to look at in this step now. Load the page again.')
+    let checker = await db.one<{ id: string; name: string }>('select id, name from person where id = $1', [who.id], tx)
+    if (body.login !== undefined) {
+      await limiter.take(request, body.login)
+      const person = await db.one<{ id: string; name: string; password_hash: string | null }>(
+        'select id, name, password_hash from person where login = $1 and active',
+        [body.login],
         tx,
       )
+      if (!(await isPassword(body.password ?? '', person?.password_hash)) || !person)
+        throw new Refusal(422, 'wrong-password', 'Name or password is wrong. Type them again.', { field: 'password' })
+      await limiter.forget(request, body.login)
+      checker = person
+    }
+    const weighers = (await eventRows(db, mix.id, tx)).filter(({ event }) => event.kind === 'weigh' && event.step === body.step)
+    if (!checker || weighers.some((row) => row.byId === checker?.id))
+      throw new Refusal(422, 'same-person', 'Whoever weighed it cannot be the second pair of eyes. Ask someone else.')
+    const event: MixEvent = { id: body.eventId, kind: 'checked', step: body.step, by: checker.id, name: checker.name }
+    await writeEvents(mix.id, [event], checker.id, now, tx)
     return mixRow(db, mix.id, tx)
   })
 
@@ -78,11 +136,11 @@ export function mixRoutes(router: Router, house: House): void {
         { field: 'bottles' },
       )
     await db.run(
-      'insert into batch (id, mix_id, formula_version_id, made_at, made_by, ph) values ($1, $2, $3, $4, $5, $6)',
-      [body.batchId, mix.id, mix.formula.versionId, new Date(now), who.id, state.ph],
+      'insert into batch (id, mix_id, formula_version_id, made_at, made_by, ph, note) values ($1, $2, $3, $4, $5, $6, $7)',
+      [body.batchId, mix.id, mix.formula.versionId, new Date(now), who.id, state.ph, [mix.note, body.note].filter(Boolean).join(' · ')],
       tx,
     )
-    await takeFromJars(db, mix, who.id, now, tx)
+    await takeFromShelf(db, mix, who.id, now, tx)
     const labels: string[] = []
     for (const bottle of body.bottles)
       labels.push(
@@ -107,7 +165,7 @@ export function mixRoutes(router: Router, house: House): void {
 
   route(router, house, api.mix.abandon, async ({ params, body, who, now, tx }) => {
     const mix = await openMix(db, params.id, tx)
-    await takeFromJars(db, mix, who.id, now, tx)
+    await takeFromShelf(db, mix, who.id, now, tx)
     await db.run(
       `update mix set state = 'abandoned', ended_at = $2, why = $3, version = version + 1 where id = $1`,
       [mix.id, new Date(now), body.reason],

@@ -1,5 +1,6 @@
 import { house } from './0001-house'
+import { scales } from './0002-scales'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
-export const migrations: Migration[] = [house]
+export const migrations: Migration[] = [house, scales]

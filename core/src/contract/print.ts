@@ -1,0 +1,29 @@
+import { z } from 'zod'
+import { id, idParams } from './common'
+import { endpoint } from './endpoint'
+
+/** Sheets of labels by what is printed on their box: millimetres and how many. */
+export const labelSheets = ['plain', 'a4-24', 'a4-14', 'letter-30', 'letter-10'] as const
+const ids = z
+  .string()
+  .max(4000)
+  .transform((text) => text.split(',').filter(Boolean))
+  .pipe(z.array(id).min(1).max(100))
+
+export const printApi = {
+  labels: endpoint('GET', '/api/print/labels', 'technician', 'Labels of bottles and jars as PDF, each with a code that opens it', {
+    query: z.strictObject({
+      bottles: ids.optional(),
+      jars: ids.optional(),
+      sheet: z.enum(labelSheets).default('plain'),
+      from: z.coerce.number().int().min(1).max(60).default(1),
+    }),
+    file: true,
+  }),
+  card: endpoint('GET', '/api/print/formulas/:id', 'technician', 'The bench card of a formula at a volume, with boxes to tick, as PDF', {
+    params: idParams,
+    query: z.strictObject({ ml: z.coerce.number().gt(0).max(1_000_000).optional() }),
+    file: true,
+  }),
+}
+export type LabelSheet = (typeof labelSheets)[number]

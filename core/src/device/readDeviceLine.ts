@@ -1,0 +1,35 @@
+import { DomainError } from '../error'
+import { parseQuantity } from '../quantity/parseQuantity'
+
+export type DeviceUnit = 'g' | 'C' | 'pH'
+
+/** A reading of a bench device: g, °C or pH. */
+export interface DeviceLine {
+  value: number
+  /** the device says the value has settled; one that does not say is taken at its word */
+  stable: boolean
+}
+
+const number = /^[+-]?\s*\d+(?:[.,]\d+)?$/
+
+/**
+ * Reads one line a device has sent. `pattern` is a regular expression with a group `value`, and if the device says so `unit` and a group `stable` that takes
+ * part only when the value has settled. Lines that do not fit answer null. 'ST,+0012.34,g' is 12.34 g, stable.
+ */
+export function readDeviceLine(pattern: RegExp, line: string, kind: 'scale' | 'thermometer' | 'ph-meter'): DeviceLine | null {
+  const groups = pattern.exec(line.trim())?.groups
+  const text = groups?.value?.replace(/\s/g, '')
+  if (!groups || text === undefined || !number.test(text)) return null
+  const plain = Number(text.replace(',', '.'))
+  const stable = !pattern.source.includes('(?<stable>') || groups.stable !== undefined
+  if (kind === 'ph-meter') return { value: plain, stable }
+  const unit = groups.unit ?? (kind === 'scale' ? 'g' : 'C')
+  try {
+    // parseQuantity takes no sign on masses
+    const value = Math.sign(plain) * parseQuantity(`${Math.abs(plain)} ${unit}`, kind === 'scale' ? 'mass' : 'temperature')
+    return { value: kind === 'thermometer' && plain < 0 ? parseQuantity(`${plain} ${unit}`, 'temperature') : value, stable }
+  } catch (error) {
+    if (error instanceof DomainError) return null
+    throw error
+  }
+}

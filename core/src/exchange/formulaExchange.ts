@@ -1,0 +1,130 @@
+import type { FormulaBody } from '../contract/formula'
+import { formulaBody } from '../contract/formula'
+import { checkFormula } from '../formula/checkFormula'
+import type { Formula } from '../formula/formula'
+import { DomainError } from '../error'
+import { chemicalNamed, cellReader } from './reader'
+import type { AdditionRecord, FormulaRecord } from './schemas'
+
+const round = (value: number): number => Number(value.toFixed(4))
+const showParts = (parts: number[]): string => (parts.length === 1 ? 'stock' : parts.join('+'))
+
+/** A formula as it is written into a file. `nameOf` gives the names of the formulas its parts come from. */
+export function formulaToRecord(body: FormulaBody, nameOf: (formulaId: string) => string): FormulaRecord {
+  const { use } = body
+  const given = <K extends string, V>(key: K, value: V | null | undefined): { [key in K]?: V } =>
+    value === null || value === undefined || value === '' ? {} : ({ [key]: value } as { [key in K]: V })
+  return {
+    name: body.name,
+    family: body.family,
+    ...given('purpose', body.purpose),
+    makes: `${round(body.finalMl)} ml`,
+    start_with: `${round(body.startMl)} ml`,
+    mix_at: `${round(body.mixC)} °C`,
+    ...given('store_above', body.storeMinC === undefined ? null : `${body.storeMinC} °C`),
+    ...given('water', body.water),
+    additions: body.additions.map((line): AdditionRecord => ({
+      chemical: line.chemical,
+      amount: line.grams === undefined ? `${round(line.millilitres ?? 0)} ml` : `${round(line.grams)} g`,
+      ...given('percent', line.percent),
+      ...given('at', line.atC === undefined ? null : `${line.atC} °C`),
+      ...given('role', line.role),
+      ...given('whole_pack', line.wholePack),
+      ...given('watch', line.note),
+    })),
+    ...(body.combine ? { combine: body.combine.map(({ part, formulaId }) => ({ part, formula: nameOf(formulaId) })) } : {}),
+    school: use.school,
+    ...given('rolls_per_litre', use.capacityRollsPerL),
+    dilutions: use.dilutions.map(showParts).join(', '),
+    ...given('least_stock_per_roll', use.minConcentrateMlPerRoll === 0 ? null : `${round(use.minConcentrateMlPerRoll)} ml`),
+    ...given('keeps_full_days', use.keeping.fullDays),
+    ...given('keeps_half_days', use.keeping.halfDays),
+    ...given('keeps_working_days', use.keeping.workingDays),
+    ...given('usual_time', body.usualS === null ? null : `${round(body.usualS)} s`),
+    ...given('temperature_coefficient', body.temperatureCoefficient),
+    ...given('coolest', body.rangeC === null ? null : `${body.rangeC[0]} °C`),
+    ...given('warmest', body.rangeC === null ? null : `${body.rangeC[1]} °C`),
+    ...given('note', body.note),
+  }
+}
+
+/** What a record of a file says, as a formula; `idOf` finds the formulas its parts come from. */
+export function recordToFormula(
+  record: FormulaRecord,
+  idOf: (name: string) => string | undefined,
+): { body: FormulaBody | null; problems: string[]; notes: string[] } {
+  const problems: string[] = []
+  const read = cellReader(problems)
+  const additions = record.additions.map((line, i) => {
+    const where = `addition ${i + 1}`
+    const chemical = chemicalNamed(read.text(line.chemical))
+    if (!chemical) problems.push(`${where}: “${line.chemical}” is not in the catalogue of chemicals.`)
+    const percent = read.number(`${where}, percent`, typeof line.percent === 'string' ? line.percent.replace('%', '') : line.percent)
+    const poured = percent !== null || (chemical?.densityGPerMl !== undefined && !/(g|kg|oz|lb|grains?)$/i.test(String(line.amount).trim()))
+    const amount = read.needQuantity(`${where}, amount`, line.amount, poured ? 'volume' : 'mass')
+    const atC = read.quantity(`${where}, at`, line.at, 'temperature')
+    const whole = line.whole_pack === undefined || line.whole_pack === '' ? undefined : /^(true|yes|1)$/i.test(String(line.whole_pack))
+    return {
+      chemical: chemical?.id ?? line.chemical,
+      ...(poured ? { millilitres: amount } : { grams: amount }),
+      ...(percent === null ? {} : { percent }),
+      ...(atC === null ? {} : { atC }),
+      ...(line.role ? { role: line.role } : {}),
+      ...(whole === undefined ? {} : { wholePack: whole }),
+      ...(line.watch ? { note: line.watch } : {}),
+    }
+  })
+  const combine = record.combine?.map(({ part, formula }) => {
+    const formulaId = idOf(formula)
+    if (formulaId === undefined) problems.push(`part ${part}: there is no formula “${formula}” here yet. Import that one first.`)
+    return { part, formulaId: formulaId ?? '' }
+  })
+  const [coolest, warmest] = [
+    read.quantity('coolest', record.coolest, 'temperature'),
+    read.quantity('warmest', record.warmest, 'temperature'),
+  ]
+  const storeMinC = read.quantity('store_above', record.store_above, 'temperature')
+  const candidate = {
+    name: read.needText('name', record.name),
+    family: record.family,
+    purpose: read.text(record.purpose),
+    finalMl: read.needQuantity('makes', record.makes, 'volume'),
+    startMl: read.needQuantity('start_with', record.start_with, 'volume'),
+    mixC: read.needQuantity('mix_at', record.mix_at, 'temperature'),
+    ...(storeMinC === null ? {} : { storeMinC }),
+    ...(record.water ? { water: record.water } : {}),
+    additions,
+    ...(combine ? { combine } : {}),
+    use: {
+      school: record.school,
+      capacityRollsPerL: read.number('rolls_per_litre', record.rolls_per_litre),
+      keeping: {
+        fullDays: read.number('keeps_full_days', record.keeps_full_days),
+        halfDays: read.number('keeps_half_days', record.keeps_half_days),
+        workingDays: read.number('keeps_working_days', record.keeps_working_days),
+      },
+      dilutions: read
+        .text(record.dilutions)
+        .split(/[,;]/)
+        .map((text) => read.parts('dilutions', text)),
+      minConcentrateMlPerRoll: read.quantity('least_stock_per_roll', record.least_stock_per_roll, 'volume') ?? 0,
+    },
+    usualS: read.quantity('usual_time', record.usual_time, 'time'),
+    temperatureCoefficient: read.number('temperature_coefficient', record.temperature_coefficient),
+    rangeC: coolest === null || warmest === null ? null : ([coolest, warmest] as [number, number]),
+    note: read.text(record.note),
+  }
+  if (problems.length > 0) return { body: null, problems, notes: [] }
+  const parsed = formulaBody.safeParse(candidate)
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0]
+    return { body: null, problems: [`${issue?.path.join(', ') ?? 'formula'}: ${issue?.message ?? 'cannot be kept'}`], notes: [] }
+  }
+  try {
+    const findings = checkFormula({ id: 'import', ...parsed.data } as Formula)
+    return { body: parsed.data, problems, notes: findings.filter((one) => one.severity !== 'advice').map((one) => one.message) }
+  } catch (error) {
+    if (!(error instanceof DomainError)) throw error
+    return { body: null, problems: [error.message], notes: [] }
+  }
+}

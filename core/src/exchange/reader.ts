@@ -1,0 +1,75 @@
+import { catalogue as builtIn } from '../chemical/catalogue'
+import type { Catalogue, Chemical } from '../chemical/chemical'
+import { DomainError } from '../error'
+import { parseQuantity } from '../quantity/parseQuantity'
+import { parseRatio } from '../quantity/parseRatio'
+import type { QuantityKind } from '../quantity/units'
+
+type Cell = string | number | boolean | undefined
+
+/** Reads the cells of one record; what cannot be read is kept as a sentence and read as its fallback. */
+export function cellReader(problems: string[]) {
+  const blank = (cell: Cell): boolean => cell === undefined || String(cell).trim() === ''
+  const attempt = <T>(field: string, work: () => T, instead: T): T => {
+    try {
+      return work()
+    } catch (error) {
+      if (!(error instanceof DomainError)) throw error
+      problems.push(`${field}: ${error.message}`)
+      return instead
+    }
+  }
+  const need = (field: string): void => void problems.push(`${field} is missing.`)
+  const read = {
+    text: (cell: Cell): string => (cell === undefined ? '' : String(cell).trim()),
+    needText: (field: string, cell: Cell): string => {
+      if (blank(cell)) need(field)
+      return read.text(cell)
+    },
+    quantity: (field: string, cell: Cell, kind: QuantityKind): number | null =>
+      blank(cell)
+        ? null
+        : attempt(field, () => (typeof cell === 'number' && kind === 'time' ? cell : parseQuantity(String(cell), kind)), null),
+    needQuantity: (field: string, cell: Cell, kind: QuantityKind): number => {
+      if (blank(cell)) {
+        need(field)
+        return 0
+      }
+      return read.quantity(field, cell, kind) ?? 0
+    },
+    number: (field: string, cell: Cell): number | null => (blank(cell) ? null : attempt(field, () => plain(cell), null)),
+    percent: (field: string, cell: Cell): number | null => {
+      if (blank(cell)) return null
+      const value = attempt(field, () => plain(String(cell).replace('%', '')), 0)
+      return String(cell).includes('%') || value > 1.2 ? value / 100 : value
+    },
+    parts: (field: string, cell: Cell): number[] => {
+      const written = read.text(cell)
+      if (written === '' || /^(stock|undiluted|1)$/i.test(written)) return [1]
+      return attempt(field, () => {
+        const ratio = parseRatio(written)
+        if (ratio.ambiguous) throw new DomainError('not-a-ratio', `“${written}” is read in two ways: write 1+4 for one part and four.`)
+        return ratio.parts
+      }, [1])
+    },
+    date: (field: string, cell: Cell): number | null => {
+      if (blank(cell)) return null
+      const at = /^\d{4}-\d{2}-\d{2}$/.test(read.text(cell)) ? Date.parse(`${read.text(cell)}T12:00:00Z`) : NaN
+      if (Number.isNaN(at)) problems.push(`${field}: write the date as 2026-04-14, not “${read.text(cell)}”.`)
+      return Number.isNaN(at) ? null : at
+    },
+  }
+  return read
+}
+
+function plain(cell: Cell): number {
+  const value = Number(String(cell).trim().replace(',', '.'))
+  if (!Number.isFinite(value) || value < 0) throw new DomainError('not-a-number', `“${String(cell)}” is no number of at least 0.`)
+  return value
+}
+
+/** A chemical by its id or its name, whatever the case. */
+export function chemicalNamed(text: string, catalogue: Catalogue = builtIn): Chemical | undefined {
+  const wanted = text.trim().toLowerCase()
+  return Object.hasOwn(catalogue, wanted) ? catalogue[wanted] : Object.values(catalogue).find((one) => one.name.toLowerCase() === wanted)
+}

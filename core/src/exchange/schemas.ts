@@ -1,0 +1,82 @@
+import { z } from 'zod'
+import { families } from '../mark/mark'
+
+/** Amounts are written with their unit, such as "2.5 L", "3 g", "20 °C", "9:30"; a bare number is ml, g, °C or s. */
+const quantity = z.union([z.string(), z.number()])
+const text = z.string()
+const count = z.union([z.number(), z.string()])
+
+export const chartRecord = z.object({
+  film: text.describe('name of the film'),
+  formula: text.describe('name of the developer’s formula'),
+  dilution: text.describe('stock, 1+1, 1+50'),
+  ei: count.describe('exposure index'),
+  temperature: quantity,
+  time: quantity.describe('9:30, 570 s'),
+  source: text.optional(),
+  note: text.optional(),
+})
+
+export const jarRecord = z.object({
+  code: text.optional().describe('six characters on the jar’s label; a jar with a code here is the one meant'),
+  chemical: text.describe('its id in the catalogue, such as sodium-sulfite, or its name'),
+  lot: text.optional(),
+  place: text.optional(),
+  holds: quantity,
+  opened: text.optional().describe('YYYY-MM-DD'),
+  assay: count.optional().describe('share of the substance, such as 97 %'),
+  price_per_kg: count.optional(),
+  reorder_below: quantity.optional(),
+})
+
+export const additionRecord = z.object({
+  chemical: text,
+  amount: quantity.describe('g of a powder, ml of a liquid or of a stock solution'),
+  percent: count.optional().describe('% w/v of the stock solution it is drawn from'),
+  at: quantity.optional().describe('°C at which it goes in'),
+  role: z.enum(['developer', 'preservative', 'alkali', 'restrainer', 'acid', 'fixer', 'hardener', 'other']).optional(),
+  whole_pack: z.union([z.boolean(), z.string()]).optional(),
+  watch: text.optional(),
+})
+
+export const formulaRecord = z.object({
+  name: text,
+  family: z.enum(families),
+  purpose: text.optional(),
+  makes: quantity,
+  start_with: quantity,
+  mix_at: quantity,
+  store_above: quantity.optional(),
+  water: z.enum(['tap', 'deionised']).optional(),
+  additions: z.array(additionRecord).max(30),
+  combine: z.array(z.object({ part: text, formula: text })).optional(),
+  school: z.enum(['one-shot', 'counted']),
+  rolls_per_litre: count.optional(),
+  dilutions: text.describe('stock, 1+1, 1+3'),
+  least_stock_per_roll: quantity.optional(),
+  keeps_full_days: count.optional(),
+  keeps_half_days: count.optional(),
+  keeps_working_days: count.optional(),
+  usual_time: quantity.optional(),
+  temperature_coefficient: count.optional(),
+  coolest: quantity.optional(),
+  warmest: quantity.optional(),
+  note: text.optional(),
+})
+
+export type ChartRecord = z.infer<typeof chartRecord>
+export type JarRecord = z.infer<typeof jarRecord>
+export type FormulaRecord = z.infer<typeof formulaRecord>
+export type AdditionRecord = z.infer<typeof additionRecord>
+
+const file = <T extends z.ZodType>(format: string, row: T) =>
+  z.object({ format: z.literal(format), version: z.literal(1), rows: z.array(row) })
+
+/** The open formats, one file a kind: docs/formats holds the JSON Schemas made of these. */
+export const exchangeFiles = {
+  formulas: file('selvrin-formulas', formulaRecord),
+  jars: file('selvrin-jars', jarRecord),
+  chart: file('selvrin-chart', chartRecord),
+}
+export type ExchangeKind = keyof typeof exchangeFiles
+export const exchangeKinds = Object.keys(exchangeFiles) as ExchangeKind[]

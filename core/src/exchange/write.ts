@@ -1,0 +1,41 @@
+import { formulaToRecord } from './formulaExchange'
+import { toCsv } from './csv'
+import type { ChartRecord, ExchangeKind, JarRecord } from './schemas'
+import type { Present } from './understand'
+
+const round = (value: number): number => Number(value.toFixed(4))
+
+/** What is there, as the records of a file. */
+export function recordsOf(kind: ExchangeKind, present: Present): object[] {
+  const names = new Map(present.formulas.map((row) => [row.id, row.body.name]))
+  const nameOf = (id: string) => names.get(id) ?? ''
+  if (kind === 'formulas') return present.formulas.map((row) => formulaToRecord(row.body, nameOf))
+  if (kind === 'jars')
+    return present.jars.map((jar): JarRecord => ({
+      code: jar.code,
+      chemical: jar.chemical,
+      lot: jar.lot,
+      place: jar.place,
+      holds: `${round(jar.grams)} g`,
+      ...(jar.openedAt === null ? {} : { opened: new Date(jar.openedAt).toISOString().slice(0, 10) }),
+      ...(jar.assay === null ? {} : { assay: `${round(jar.assay * 100)} %` }),
+      ...(jar.pricePerKg === null ? {} : { price_per_kg: jar.pricePerKg }),
+      ...(jar.reorderG === null ? {} : { reorder_below: `${round(jar.reorderG)} g` }),
+    }))
+  return present.chart.map((row): ChartRecord => ({
+    film: row.film,
+    formula: nameOf(row.formulaId),
+    dilution: row.parts.length === 1 ? 'stock' : row.parts.join('+'),
+    ei: row.ei,
+    temperature: `${round(row.temperatureC)} °C`,
+    time: `${round(row.seconds)} s`,
+    source: row.source,
+    note: row.note,
+  }))
+}
+
+/** The text of a file: JSON after docs/formats, or CSV. */
+export function writeFile(kind: ExchangeKind, format: 'json' | 'csv', present: Present): string {
+  const rows = recordsOf(kind, present)
+  return format === 'csv' ? toCsv(kind, rows) : `${JSON.stringify({ format: `selvrin-${kind}`, version: 1, rows }, null, 2)}\n`
+}

@@ -1,0 +1,121 @@
+import { connect, type Socket } from 'node:net'
+import { createInterface } from 'node:readline'
+import { calibratedPh, readDeviceLine } from '@selvrin/core'
+import type { Device, Reading } from '@selvrin/core/contract'
+import pg from 'pg'
+import type { House } from '../http/route'
+import { deviceRows } from './rows'
+
+/** Whoever holds this lock reads the devices; several servers take turns. */
+const lockKey = 7_150_431
+const retryMs = 2000
+/** readings are passed on at most this often, a steady one less often */
+const passMs = 200
+const steadyMs = 1000
+const silentMs = 4000
+const longestLine = 200
+
+/** Reads the bench devices while this server holds their lock, and tells every server of each reading. Answers a function that ends it. */
+export function readDevices(house: House): () => Promise<void> {
+  let ended = false
+  let client: pg.Client | undefined
+  let retry: NodeJS.Timeout | undefined
+  const open = new Map<string, { device: Device; stop: () => void }>()
+
+  const tell = (reading: Reading) =>
+    void client?.query('select pg_notify($1, $2)', ['selvrin_reading', JSON.stringify(reading)]).catch(() => undefined)
+
+  async function refresh(): Promise<void> {
+    const devices = (await house.db.rows<Device>(`${deviceRows} where active`)).filter(() => !ended)
+    for (const [id, { device, stop }] of open)
+      if (!devices.some((one) => one.id === id && one.version === device.version)) {
+        stop()
+        open.delete(id)
+      }
+    for (const device of devices) if (!open.has(device.id)) open.set(device.id, { device, stop: follow(device, tell, house.clock.now) })
+  }
+
+  function dropAll(): void {
+    for (const { stop } of open.values()) stop()
+    open.clear()
+  }
+
+  async function hold(): Promise<void> {
+    if (ended) return
+    const mine = new pg.Client({ connectionString: house.db.url })
+    const again = () => {
+      dropAll()
+      void mine.end().catch(() => undefined)
+      if (!ended) retry = setTimeout(() => void hold(), retryMs)
+    }
+    try {
+      await mine.connect()
+      mine.once('error', again)
+      const { rows } = await mine.query<{ held: boolean }>('select pg_try_advisory_lock($1) as held', [lockKey])
+      if (!rows[0]?.held) return again()
+      client = mine
+      mine.on('notification', ({ payload }) => void (payload?.includes('"device"') && refresh().catch(() => undefined)))
+      await mine.query('listen selvrin')
+      await refresh()
+    } catch {
+      again()
+    }
+  }
+  void hold()
+
+  return async () => {
+    ended = true
+    clearTimeout(retry)
+    dropAll()
+    await client?.end().catch(() => undefined)
+  }
+}
+
+/** Keeps a connection to one device and passes its readings on. A device that falls silent is told once, with no value. */
+function follow(device: Device, tell: (reading: Reading) => void, now: () => number): () => void {
+  const pattern = new RegExp(device.pattern)
+  let socket: Socket | undefined
+  let retry: NodeJS.Timeout | undefined
+  let stopped = false
+  let lost = false
+  let last: Reading = { deviceId: device.id, value: null, stable: false, at: 0 }
+
+  function lose(): void {
+    if (stopped || lost) return
+    lost = true
+    last = { deviceId: device.id, value: null, stable: false, at: now() }
+    tell(last)
+  }
+  function take(line: string): void {
+    const read = line.length > longestLine ? null : readDeviceLine(pattern, line, device.kind)
+    if (!read) return
+    lost = false
+    const value = device.kind === 'ph-meter' && device.calibration ? calibratedPh(read.value, device.calibration) : read.value
+    const at = now()
+    const changed = value !== last.value || read.stable !== last.stable
+    if (at - last.at < (changed ? passMs : steadyMs) && read.stable === last.stable) return
+    last = { deviceId: device.id, value, stable: read.stable, at }
+    tell(last)
+  }
+  function dial(): void {
+    if (stopped) return
+    const mine = connect({ host: device.host, port: device.port })
+    socket = mine
+    mine.setEncoding('ascii')
+    mine.setTimeout(silentMs, () => mine.destroy())
+    createInterface({ input: mine })
+      .on('line', take)
+      .on('error', () => undefined)
+    mine.on('error', () => undefined)
+    mine.on('close', () => {
+      lose()
+      if (!stopped) retry = setTimeout(dial, retryMs)
+    })
+  }
+  dial()
+  return () => {
+    stopped = true
+    clearTimeout(retry)
+    socket?.destroy()
+  }
+}

@@ -1,0 +1,120 @@
+import { readFile, understander, writeFile, type Present } from '@selvrin/core'
+import { api, importPortion, type ChartRow, type FormulaRow, type ImportRow, type Jar } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { testHouse, type Caller, type TestHouse } from '../test/house'
+
+let house: TestHouse
+let ilse: Caller
+beforeAll(async () => {
+  house = await testHouse()
+  ilse = await house.as('ilse')
+}, 30_000)
+afterAll(() => house.close())
+
+async function all<T>(path: string): Promise<T[]> {
+  const rows: T[] = []
+  let after: string | null = ''
+  while (after !== null) {
+    const page = (await ilse.send('GET', `${path}?limit=200${after === '' ? '' : `&after=${after}`}`)).body as {
+      rows?: unknown[]
+      after?: string | null
+    }
+    rows.push(...((page.rows ?? []) as T[]))
+    after = page.after ?? null
+  }
+  return rows
+}
+const present = async (): Promise<Present> => ({
+  formulas: await all<FormulaRow>('/api/formulas'),
+  jars: await all<Jar>('/api/jars'),
+  chart: await all<ChartRow>('/api/chart'),
+})
+async function stage(kind: string, rows: ImportRow[]) {
+  const id = uuid()
+  await ilse.call(api.import.begin, { body: { id, kind, rows: rows.length } })
+  for (let from = 0; from < rows.length; from += importPortion) {
+    const { status, body } = await ilse.call(api.import.stage, {
+      params: { id },
+      body: { from, rows: rows.slice(from, from + importPortion) },
+    })
+    if (status !== 200) return { id, refused: body }
+  }
+  return { id, refused: null }
+}
+const rowsOf = (kind: 'formulas' | 'jars' | 'chart', text: string, shelf: Present) =>
+  readFile(kind, text)
+    .map(understander(kind, shelf, uuid))
+    .flatMap((line) => (line.row ? [line.row] : []))
+
+test.each(['formulas', 'jars', 'chart'] as const)(
+  'what the demo has of %s goes out and comes back the same, as JSON and as CSV',
+  async (kind) => {
+    const shelf = await present()
+    for (const format of ['json', 'csv'] as const) {
+      const understood = readFile(kind, writeFile(kind, format, shelf)).map(understander(kind, shelf, uuid))
+      expect(understood.length).toBe(shelf[kind].length)
+      expect(understood.filter((line) => line.state !== 'same')).toEqual([])
+    }
+  },
+)
+
+test('10,000 rows of a chart are written at once, or not at all', async () => {
+  const shelf = await present()
+  const name = shelf.formulas[0]?.body.name ?? ''
+  const lines = Array.from({ length: 10_000 }, (_, i) => `Test film ${i},"${name}",1+1,100,20 °C,${5 + (i % 10)}:30`)
+  const rows = rowsOf('chart', ['film,formula,dilution,ei,temperature,time', ...lines].join('\n'), shelf)
+  const { id } = await stage('chart', rows)
+  const count = async () => (await house.db.one<{ n: number }>(`select count(*) as n from chart_row where film like 'Test film %'`))?.n
+  expect(await count()).toBe(0)
+  expect((await ilse.call(api.import.apply, { params: { id } })).body.written).toBe(10_000)
+  expect(await count()).toBe(10_000)
+  expect((await ilse.call(api.import.apply, { params: { id } })).body.code).toBe('import-over')
+}, 60_000)
+
+test('a cancelled or incomplete import writes nothing', async () => {
+  const shelf = await present()
+  const rows = rowsOf(
+    'jars',
+    'chemical,holds,place\nmetol,1/2 lb,attic\nBorax \\, 10-water,1 kg,attic'.replace('Borax \\, 10-water', '"Borax, 10-water"'),
+    shelf,
+  )
+  expect(rows.map((row) => row.kind === 'jars' && Math.round(row.grams))).toEqual([227, 1000])
+  const half = await stage('jars', rows)
+  await house.db.run('delete from import_row where import_id = $1 and position = 1', [half.id])
+  expect((await ilse.call(api.import.apply, { params: { id: half.id } })).body.code).toBe('incomplete')
+  expect((await ilse.call(api.import.cancel, { params: { id: half.id } })).status).toBe(200)
+  expect((await ilse.call(api.import.apply, { params: { id: half.id } })).body.code).toBe('import-over')
+  expect((await all<Jar>('/api/jars')).filter((jar) => jar.place === 'attic')).toEqual([])
+  const whole = await stage('jars', rows)
+  await ilse.call(api.import.apply, { params: { id: whole.id } })
+  expect((await all<Jar>('/api/jars')).filter((jar) => jar.place === 'attic')).toHaveLength(2)
+})
+
+test('formulas come in new and as next versions; one changed meanwhile refuses the whole import', async () => {
+  const shelf = await present()
+  const text = writeFile('formulas', 'json', shelf).replaceAll('"mix_at": "50 °C"', '"mix_at": "48 °C"')
+  const rows = rowsOf('formulas', text, shelf)
+  expect(rows.length).toBeGreaterThan(2)
+  const late = await stage('formulas', rows)
+  const first = shelf.formulas.find((row) => row.id === rows[0]?.id) as FormulaRow
+  await ilse.call(api.formula.revise, { params: { id: first.id }, body: { version: first.version, versionId: uuid(), body: first.body } })
+  expect((await ilse.call(api.import.apply, { params: { id: late.id } })).body.code).toBe('stale')
+  const fresh = await present()
+  const good = await stage('formulas', rowsOf('formulas', text, fresh))
+  await ilse.call(api.import.apply, { params: { id: good.id } })
+  const after = (await all<FormulaRow>('/api/formulas')).find((row) => row.id === first.id)
+  expect([after?.number, after?.body.mixC]).toEqual([3, 48])
+})
+
+test('rows of another kind, unknown chemicals and members are refused', async () => {
+  const jar = {
+    kind: 'jars',
+    id: uuid(),
+    version: null,
+    grams: 1,
+    body: { chemical: 'unobtainium', lot: '', place: '', openedAt: null, assay: null, pricePerKg: null, reorderG: null },
+  } as ImportRow
+  expect((await stage('jars', [jar])).refused?.code).toBe('unknown-chemical')
+  expect((await stage('chart', [jar])).refused?.code).toBe('other-kind')
+  expect((await (await house.as('tilda')).call(api.import.begin, { body: { id: uuid(), kind: 'jars', rows: 1 } })).status).toBe(403)
+})

@@ -1,0 +1,90 @@
+import { chemicalOf, checkFormula } from '@selvrin/core'
+import { api, type ImportRow } from '@selvrin/core/contract'
+import type { Router } from 'express'
+import type { Transaction } from 'sequelize'
+import { usedFormula } from '../bottle/rows'
+import { notFound, Refusal } from '../http/refusal'
+import { route, type House } from '../http/route'
+import { writeChart, writeFormulas, writeJars } from './write'
+
+interface Import {
+  kind: ImportRow['kind']
+  state: string
+  rows: number
+}
+
+export function importRoutes(router: Router, house: House): void {
+  const { db } = house
+
+  async function openImport(id: string, tx: Transaction | undefined): Promise<Import> {
+    const row = await db.one<Import>('select kind, state, rows from import where id = $1 for update', [id], tx)
+    if (!row) throw notFound('import')
+    if (row.state !== 'open')
+      throw new Refusal(
+        409,
+        'import-over',
+        row.state === 'done' ? 'This import is written already.' : 'This import was cancelled. Begin it again.',
+      )
+    return row
+  }
+
+  route(router, house, api.import.begin, async ({ body, who, now, tx }) => {
+    // what was begun and left behind is nobody's any more
+    await db.run(`delete from import where state = 'open' and at < $1`, [new Date(now - 86_400_000)], tx)
+    await db.run(
+      'insert into import (id, kind, rows, by_person, at) values ($1, $2, $3, $4, $5)',
+      [body.id, body.kind, body.rows, who.id, new Date(now)],
+      tx,
+    )
+    return { staged: 0, rows: body.rows }
+  })
+
+  route(router, house, api.import.stage, async ({ params, body, tx }) => {
+    const open = await openImport(params.id, tx)
+    for (const [i, row] of body.rows.entries()) {
+      if (row.kind !== open.kind) throw new Refusal(422, 'other-kind', `Row ${body.from + i + 1} is of another kind than this import.`)
+      if (row.kind === 'jars') chemicalOf(row.body.chemical)
+      if (row.kind === 'formulas') checkFormula(usedFormula(row.id, row.body))
+    }
+    await db.run(
+      `insert into import_row (import_id, position, row) select $1, $2 + n - 1, r from jsonb_array_elements($3::jsonb) with ordinality as t(r, n)
+       on conflict (import_id, position) do update set row = excluded.row`,
+      [params.id, body.from, JSON.stringify(body.rows)],
+      tx,
+    )
+    const staged = await db.one<{ count: number }>('select count(*) as count from import_row where import_id = $1', [params.id], tx)
+    return { staged: staged?.count ?? 0, rows: open.rows }
+  })
+
+  route(router, house, api.import.apply, async ({ params, who, now, tx }) => {
+    const open = await openImport(params.id, tx)
+    const rows = (
+      await db.rows<{ row: ImportRow }>('select row from import_row where import_id = $1 order by position', [params.id], tx)
+    ).map((one) => one.row)
+    if (rows.length !== open.rows)
+      throw new Refusal(409, 'incomplete', `Only ${rows.length} of ${open.rows} rows arrived. Nothing was written; send the rest.`)
+    const write = { db, by: who.id, now, tx }
+    await writeFormulas(
+      write,
+      rows.filter((row) => row.kind === 'formulas'),
+    )
+    await writeJars(
+      write,
+      rows.filter((row) => row.kind === 'jars'),
+    )
+    await writeChart(
+      write,
+      rows.filter((row) => row.kind === 'chart'),
+    )
+    await db.run(`update import set state = 'done' where id = $1`, [params.id], tx)
+    await db.run('delete from import_row where import_id = $1', [params.id], tx)
+    return { written: rows.length }
+  })
+
+  route(router, house, api.import.cancel, async ({ params, tx }) => {
+    await openImport(params.id, tx)
+    await db.run(`update import set state = 'cancelled' where id = $1`, [params.id], tx)
+    await db.run('delete from import_row where import_id = $1', [params.id], tx)
+    return { done: true as const }
+  })
+}

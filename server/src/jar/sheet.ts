@@ -1,0 +1,26 @@
+import { sheetBytes, type sheetTypes } from '@selvrin/core/contract'
+import { Refusal } from '../http/refusal'
+
+type SheetType = (typeof sheetTypes)[number]
+
+/** What a file is by its first bytes, whatever its name says. */
+const signatures: [SheetType, number[]][] = [
+  ['application/pdf', [0x25, 0x50, 0x44, 0x46, 0x2d]],
+  ['image/png', [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]],
+  ['image/jpeg', [0xff, 0xd8, 0xff]],
+]
+
+/** The bytes and kind of an attached safety sheet; what is no PDF, PNG or JPEG, or too large, is refused. */
+export function readSheet(base64: string): { type: SheetType; bytes: Buffer } {
+  const bytes = Buffer.from(base64, 'base64')
+  if (bytes.length > sheetBytes)
+    throw new Refusal(
+      413,
+      'too-large',
+      `A safety sheet may have ${sheetBytes / 1e6} MB; this one has ${(bytes.length / 1e6).toFixed(1)} MB.`,
+    )
+  const type = signatures.find(([, start]) => start.every((byte, i) => bytes[i] === byte))?.[0]
+  if (!type)
+    throw new Refusal(422, 'not-a-sheet', 'This is neither a PDF nor a PNG or JPEG picture. Attach the supplier’s sheet as one of these.')
+  return { type, bytes }
+}

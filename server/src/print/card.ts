@@ -1,0 +1,123 @@
+import {
+  byGravity,
+  cautions,
+  checkFormula,
+  linesOf,
+  scaleFormula,
+  showMass,
+  showTemperature,
+  showVolume,
+  whatToWatch,
+  type Formula,
+  type Taking,
+} from '@selvrin/core'
+import { chemicalOf } from '@selvrin/core'
+import type { FormulaRow } from '@selvrin/core/contract'
+import { finished, mark, mm, newDocument, oneLine, printable, qr, type Page } from './page'
+
+const left = 18 * mm
+const right = 192 * mm
+const bottom = 280 * mm
+
+/** The bench card of a formula at a volume: its ladder with a box to tick for every rung, what to watch, cautions, and room for pH and initials. */
+export function cardPdf(row: FormulaRow, finalMl: number, takings: Taking[], origin: string): Promise<Uint8Array> {
+  const formula = scaleFormula({ id: row.id, ...row.body } as Formula, finalMl)
+  const lines = linesOf(formula)
+  const doc = newDocument('A4', row.body.name)
+  mark(doc, row.body.family, left, 18 * mm, 34)
+  oneLine(doc, row.body.name, left + 46, 18 * mm, right - left - 46 - 70, 'bold', 20)
+  oneLine(
+    doc,
+    `${showVolume(finalMl)} · version ${row.number} · ${row.body.purpose}`,
+    left + 46,
+    18 * mm + 26,
+    right - left - 46 - 70,
+    'text',
+    10,
+  )
+  qr(doc, `${origin}/formulary/${row.id}`, right - 52, 16 * mm, 52)
+  let y = 42 * mm
+  const rung = (amount: string, what: string, watch: string) => {
+    doc.font('text').fontSize(9.5)
+    const height = Math.max(30, 20 + doc.heightOfString(printable(watch), { width: right - left - 150 }))
+    if (y + height > bottom) {
+      doc.addPage({ size: 'A4', margin: 0 })
+      y = 20 * mm
+    }
+    doc
+      .lineWidth(1)
+      .strokeColor('black')
+      .rect(left, y + 4, 13, 13)
+      .stroke()
+    doc
+      .font('mono')
+      .fontSize(15)
+      .fillColor('black')
+      .text(printable(amount), left + 20, y + 2, { width: 110, align: 'right', lineBreak: false })
+    oneLine(doc, what, left + 146, y + 2, right - left - 146, 'bold', 13)
+    doc
+      .font('text')
+      .fontSize(9.5)
+      .text(printable(watch), left + 146, y + 19, { width: right - left - 150 })
+    doc
+      .lineWidth(0.4)
+      .strokeColor('#999999')
+      .moveTo(left, y + height)
+      .lineTo(right, y + height)
+      .stroke()
+    y += height + 2
+  }
+  rung(
+    showVolume(formula.startMl),
+    `${row.body.water === 'deionised' ? 'Deionised water' : 'Water'} at ${showTemperature(row.body.mixC)}`,
+    'Never start with the full volume.',
+  )
+  for (const line of lines) {
+    const taking = takings.find((one) => one.step === line.step)
+    const converted = taking && Math.abs(taking.factor - 1) > 1e-9 ? taking : undefined
+    const chemical = converted ? chemicalOf(converted.chemical) : line.chemical
+    const amount =
+      line.addition.grams === undefined && !converted
+        ? showVolume(line.addition.millilitres ?? 0)
+        : showMass(converted?.grams ?? line.grams)
+    const temperature = line.addition.atC === undefined ? '' : ` at ${showTemperature(line.addition.atC)}`
+    const name = `${chemical.name}${line.addition.percent ? `, ${line.addition.percent} % solution` : ''}${temperature}`
+    rung(amount, name, [whatToWatch(line), converted?.because].filter(Boolean).join(' '))
+  }
+  rung(
+    showVolume(finalMl),
+    'Cold water to the mark',
+    'Only when everything is dissolved. Cool, measure pH, bottle full to the neck, label.',
+  )
+  y = closing(doc, y, formula)
+  return finished(doc)
+}
+
+/** Findings, cautions, and what is written by hand. */
+function closing(doc: Page, from: number, formula: Formula): number {
+  let y = from + 8
+  const say = (text: string, font: 'text' | 'bold' = 'text') => {
+    doc.font(font).fontSize(9.5)
+    const height = doc.heightOfString(printable(text), { width: right - left })
+    if (y + height > bottom) {
+      doc.addPage({ size: 'A4', margin: 0 })
+      y = 20 * mm
+    }
+    doc.text(printable(text), left, y, { width: right - left })
+    y += height + 3
+  }
+  for (const finding of checkFormula(formula)
+    .sort(byGravity)
+    .filter((one) => one.severity !== 'advice'))
+    say(finding.message, 'bold')
+  const byWord = new Map<string, Set<string>>()
+  for (const line of linesOf(formula))
+    for (const word of cautions(line.chemical)) byWord.set(word, (byWord.get(word) ?? new Set()).add(line.chemical.name.toLowerCase()))
+  for (const [word, names] of byWord) say(`${word} (${[...names].join(', ')}).`)
+  say(
+    'Gloves, eye protection, apron; air on; away from film and paper. The supplier’s safety sheet decides. Skin or eye: water for 15 to 20 minutes, and call.',
+  )
+  y += 10
+  say('Mixed on ______________   by ______________   looked at by ______________   pH ________ at ________ °C   bottles ______________')
+  return y
+}

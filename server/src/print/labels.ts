@@ -1,0 +1,179 @@
+import { chemicalOf, hazardLabel, showMass, showParts, showVolume, type Chemical } from '@selvrin/core'
+import type { Bottle, Jar, LabelSheet } from '@selvrin/core/contract'
+import { finished, mark, mm, newDocument, oneLine, qr, type Page } from './page'
+
+interface Sheet {
+  page: 'A4' | 'LETTER'
+  columns: number
+  rows: number
+  /** mm */
+  width: number
+  height: number
+  left: number
+  top: number
+  /** mm between columns */
+  gap: number
+  /** plain paper is cut along thin lines */
+  lines: boolean
+}
+/** Measures of common label sheets, by how many stand on one. Rounded from the sheets themselves. */
+const sheets: Record<LabelSheet, Sheet> = {
+  plain: { page: 'A4', columns: 2, rows: 5, width: 90, height: 54, left: 15, top: 13.5, gap: 0, lines: true },
+  'a4-24': { page: 'A4', columns: 3, rows: 8, width: 70, height: 37, left: 0, top: 0.5, gap: 0, lines: false },
+  'a4-14': { page: 'A4', columns: 2, rows: 7, width: 99.1, height: 38.1, left: 4.7, top: 15.2, gap: 2.5, lines: false },
+  'letter-30': { page: 'LETTER', columns: 3, rows: 10, width: 66.7, height: 25.4, left: 4.8, top: 12.7, gap: 3.2, lines: false },
+  'letter-10': { page: 'LETTER', columns: 2, rows: 5, width: 101.6, height: 50.8, left: 4, top: 12.7, gap: 4.7, lines: false },
+}
+
+export interface LabelContent {
+  /** large: D5, or the chemical's name */
+  head: string
+  family: string | null
+  name: string
+  lines: string[]
+  hazard: string
+  /** squares to tick, one a roll */
+  ticks: number
+  code: string
+  /** opens it */
+  url: string
+}
+
+const date = (at: number, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: zone }).format(at)
+
+/** Signal word and the worst statements of the chemicals in it, short enough for a label. */
+function hazardLine(chemicals: Chemical[]): string {
+  const labels = chemicals.map(hazardLabel)
+  const signal = labels.some((label) => label.signal === 'Danger')
+    ? 'Danger'
+    : labels.some((label) => label.signal === 'Warning')
+      ? 'Warning'
+      : ''
+  const rank = [
+    'H314',
+    'H330',
+    'H301',
+    'H311',
+    'H350',
+    'H340',
+    'H360',
+    'H318',
+    'H334',
+    'H351',
+    'H341',
+    'H361',
+    'H317',
+    'EUH032',
+    'EUH031',
+    'H302',
+    'H319',
+    'H315',
+  ]
+  const statements = labels.flatMap((label) => label.statements)
+  const worst = rank.flatMap((code) => statements.find((statement) => statement.code === code)?.words ?? []).slice(0, 2)
+  return signal === '' && worst.length === 0 ? 'See the supplier’s safety sheets' : [signal, worst.join('. ')].filter(Boolean).join(': ')
+}
+
+export function bottleLabel(bottle: Bottle, chemicals: string[], zone: string, origin: string): LabelContent {
+  const { state, use } = bottle
+  const until = state.keepsDays === null ? null : bottle.madeAt + state.keepsDays * 86_400_000
+  const rolls = use.school === 'counted' && use.capacityRollsPerL !== null ? Math.floor((use.capacityRollsPerL * bottle.sizeMl) / 1000) : 0
+  const counted = bottle.parts !== null || use.dilutions.some((parts) => parts.length === 1)
+  return {
+    head: bottle.label,
+    family: bottle.family,
+    name: bottle.name,
+    lines: [
+      `${showParts(bottle.parts)}, ${showVolume(bottle.sizeMl)}`,
+      `mixed ${date(bottle.madeAt, zone)}, ${bottle.madeBy}`,
+      until === null ? 'good until: not known' : `good until ${date(until, zone)}`,
+      ...(rolls > 0 && counted ? [`for ${rolls} rolls`] : []),
+    ],
+    hazard: hazardLine(chemicals.map((id) => chemicalOf(id))),
+    ticks: counted ? Math.min(rolls, 30) : 0,
+    code: bottle.code,
+    url: `${origin}/b/${bottle.code}`,
+  }
+}
+
+export function jarLabel(jar: Jar, zone: string, origin: string): LabelContent {
+  const chemical = chemicalOf(jar.chemical)
+  return {
+    head: chemical.name,
+    family: null,
+    name: [jar.lot && `lot ${jar.lot}`, jar.place].filter(Boolean).join(', '),
+    lines: [`${showMass(jar.grams)} when printed`, jar.openedAt === null ? 'opened: ____________' : `opened ${date(jar.openedAt, zone)}`],
+    hazard: hazardLine([chemical]),
+    ticks: 0,
+    code: jar.code,
+    url: `${origin}/b/${jar.code}`,
+  }
+}
+
+/** Labels on a sheet, beginning at its `from`th place, as PDF. */
+export function labelsPdf(labels: LabelContent[], sheetName: LabelSheet, from: number): Promise<Uint8Array> {
+  const sheet = sheets[sheetName]
+  const perPage = sheet.columns * sheet.rows
+  const doc = newDocument(sheet.page, 'Labels')
+  for (const [i, label] of labels.entries()) {
+    const place = (from - 1 + i) % perPage
+    if (i > 0 && place === 0) doc.addPage({ size: sheet.page, margin: 0 })
+    const x = (sheet.left + (place % sheet.columns) * (sheet.width + sheet.gap)) * mm
+    const y = (sheet.top + Math.floor(place / sheet.columns) * sheet.height) * mm
+    if (sheet.lines)
+      doc
+        .lineWidth(0.3)
+        .strokeColor('#999999')
+        .rect(x, y, sheet.width * mm, sheet.height * mm)
+        .stroke()
+    drawLabel(doc, label, x, y, sheet.width * mm, sheet.height * mm)
+  }
+  return finished(doc)
+}
+
+function drawLabel(doc: Page, label: LabelContent, x: number, y: number, width: number, height: number): void {
+  const pad = Math.max(6, height * 0.07)
+  const code = Math.min(height - 2 * pad - 9, width * 0.28)
+  const right = x + width - pad - code
+  const left = x + pad
+  const textWidth = right - left - pad
+  const head = Math.min(height * 0.23, 24)
+  const line = Math.max(6.5, Math.min(height * 0.085, 10))
+  doc.fillColor('black')
+  qr(doc, label.url, right, y + pad, code)
+  oneLine(doc, label.code, right, y + pad + code + 2, code, 'mono', 8)
+  let top = y + pad
+  if (label.family) {
+    mark(doc, label.family, left, top, head)
+    oneLine(doc, label.head, left + head + 6, top + head * 0.04, textWidth - head - 6, 'bold', head * 0.85)
+  } else oneLine(doc, label.head, left, top, textWidth, 'bold', head * 0.62)
+  top += head * (label.family ? 1.15 : 0.85)
+  oneLine(doc, label.name, left, top, textWidth, 'bold', line * 1.15)
+  top += line * 1.5
+  const bottom = y + height - pad
+  const ticksHeight = label.ticks > 0 ? 9 : 0
+  for (const text of label.lines) {
+    if (top + line > bottom - line - ticksHeight) break
+    oneLine(doc, text, left, top, textWidth, 'text', line)
+    top += line * 1.25
+  }
+  for (let i = 0; i < label.ticks; i++) {
+    const tick = left + i * 7.5 + Math.floor(i / 5) * 3
+    if (tick + 6 > right - 4) break
+    doc
+      .lineWidth(0.5)
+      .strokeColor('black')
+      .rect(tick, bottom - line * 1.3 - 8, 6, 6)
+      .stroke()
+  }
+  oneLine(
+    doc,
+    label.hazard,
+    left,
+    bottom - line,
+    width - 2 * pad - (top > y + pad + code ? 0 : code + pad),
+    'bold',
+    Math.max(6, line * 0.85),
+  )
+}
