@@ -1,4 +1,4 @@
-import { liveEvent, type LiveEvent } from '@selvrin/core/contract'
+import { liveEvent, reading, type LiveEvent, type Reading } from '@selvrin/core/contract'
 import { ref } from 'vue'
 
 type Listener = (event: LiveEvent | 'all') => void
@@ -12,6 +12,13 @@ export const connected = ref(true)
 export function onChange(listener: Listener): () => void {
   listeners.add(listener)
   return () => void listeners.delete(listener)
+}
+
+const readers = new Set<(reading: Reading) => void>()
+/** Calls back for every reading of a bench device. Answers how to stop. */
+export function onReading(reader: (reading: Reading) => void): () => void {
+  readers.add(reader)
+  return () => void readers.delete(reader)
 }
 
 const tell = (event: LiveEvent | 'all') => listeners.forEach((listener) => listener(event))
@@ -30,6 +37,10 @@ export function openLive(): void {
     connected.value = false
   }
   stream.addEventListener('again', () => tell('all'))
+  stream.addEventListener('reading', ({ data }: MessageEvent<string>) => {
+    const read = reading.safeParse(JSON.parse(data))
+    if (read.success) readers.forEach((reader) => reader(read.data))
+  })
   stream.onmessage = ({ data }: MessageEvent<string>) => {
     const event = liveEvent.safeParse(JSON.parse(data))
     if (event.success) tell(event.data)

@@ -136,10 +136,12 @@ async function poured(page: BottlePage): Promise<void> {
             }}{{ bottle.ph === null ? '' : `, pH ${bottle.ph.toFixed(1)}` }} · code
             <b class="font-mono">{{ bottle.code }}</b>
           </p>
+          <p v-if="bottle.batchNote" class="mt-1">{{ bottle.batchNote }}</p>
           <div v-if="session.isTechnician && bottle.retiredAt === null" class="mt-6 flex flex-wrap gap-3">
             <button v-if="canDilute" class="button button-main" @click="open('dilute')">Make working strength</button>
             <button v-if="canTally" class="button" :class="canDilute ? '' : 'button-main'" @click="open('use')">Poured back, tally</button>
             <button class="button" @click="open('pour')">Pour or top up</button>
+            <a class="button" :href="`/api/print/labels?bottles=${bottle.id}`" target="_blank" rel="noopener">Print its label</a>
             <button class="button" @click="open('retire')">Retire {{ bottle.label }}</button>
           </div>
         </section>

@@ -1,46 +1,54 @@
 <script setup lang="ts">
 import {
+  asOnShelf,
   cautions,
   checkFormula,
   checkWeighing,
+  costOf,
   linesOf,
   scaleFormula,
   showMass,
   showParts,
-  showTemperature,
   showTime,
   showVolume,
-  whatToWatch,
   type Formula,
 } from '@selvrin/core'
-import { api, type FormulaVersion } from '@selvrin/core/contract'
+import { api, type FormulaBatch, type FormulaVersion } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
+import TextField from '../fields/TextField.vue'
 import BathMark from '../marks/BathMark.vue'
 import FindingList from '../marks/FindingList.vue'
 import { showDate } from '../marks/words'
+import PhPanel from '../ph/PhPanel.vue'
 import { useSession } from '../session/store'
 import { useFormulas, useJars } from '../stores'
-import { missingFor } from './missing'
+import CombinePanel from './CombinePanel.vue'
+import FormulaLadder from './FormulaLadder.vue'
+import { missingFor, pricesOf, showMoney } from './missing'
 
+const PhCurves = defineAsyncComponent(() => import('../ph/PhCurves.vue'))
 const route = useRoute()
 const router = useRouter()
 const session = useSession()
 const formulas = useFormulas()
 const jars = useJars()
-const { busy, problem, act } = useAction()
+const { busy, problem, field, act } = useAction()
 const newId = uuid()
 const versions = shallowRef<FormulaVersion[]>([])
+const batches = shallowRef<FormulaBatch[]>([])
 
 const id = computed(() => String(route.params.id))
 const row = computed(() => formulas.rows.find((one) => one.id === id.value))
 const wantedMl = ref<number | null>(null)
+const packNote = ref('')
 const body = computed(() => row.value?.body)
+const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const quick = [500, 1000, 2000, 2500, 5000]
 
 onMounted(() => void Promise.all([formulas.load(), jars.load()]))
@@ -49,7 +57,9 @@ watch(
   async (value) => {
     if (!value) return
     wantedMl.value ??= value.body.finalMl
-    versions.value = (await call(api.formula.get, { params: { id: value.id } })).versions
+    const whole = await call(api.formula.get, { params: { id: value.id } })
+    versions.value = whole.versions
+    batches.value = whole.batches
   },
   { immediate: true },
 )
@@ -57,10 +67,13 @@ watch(
 const formula = computed((): Formula | null => (body.value ? ({ id: id.value, ...body.value } as Formula) : null))
 const scaled = computed(() => (formula.value && wantedMl.value ? scaleFormula(formula.value, wantedMl.value) : formula.value))
 const lines = computed(() => (scaled.value ? linesOf(scaled.value) : []))
+const takings = computed(() => (scaled.value && jars.loaded ? asOnShelf(scaled.value, jars.rows) : []))
 const findings = computed(() =>
   scaled.value ? [...checkFormula(scaled.value), ...checkWeighing(scaled.value, session.darkroom?.scaleReadabilityG ?? 0.1)] : [],
 )
+const partOfPack = computed(() => findings.value.some((one) => one.rule === 'mix-13' && one.severity === 'warning'))
 const missing = computed(() => (scaled.value && jars.loaded ? missingFor(scaled.value, jars.rows) : []))
+const cost = computed(() => (scaled.value && body.value ? costOf({ ...scaled.value, use: body.value.use }, pricesOf(jars.rows)) : null))
 const hazards = computed(() => {
   const byWord = new Map<string, string[]>()
   for (const line of lines.value)
@@ -69,11 +82,7 @@ const hazards = computed(() => {
 })
 const mass = (grams: number) => showMass(grams, session.units)
 const volume = (ml: number) => showVolume(ml, session.units)
-const temperature = (celsius: number) => showTemperature(celsius, session.units)
-const amount = (i: number) => {
-  const addition = scaled.value?.additions[i]
-  return addition?.grams === undefined ? volume(addition?.millilitres ?? 0) : mass(addition.grams)
-}
+const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?? 'EUR')
 const keeping = computed(() => {
   const keeps = body.value?.use.keeping
   if (!keeps) return ''
@@ -90,7 +99,7 @@ async function begin(): Promise<void> {
     return
   }
   const finalMl = wantedMl.value
-  const good = await act(() => call(api.mix.start, { body: { id: newId, formulaId: id.value, finalMl } }))
+  const good = await act(() => call(api.mix.start, { body: { id: newId, formulaId: id.value, finalMl, note: packNote.value } }))
   if (good) await router.push(`/scales/${newId}`)
 }
 async function bring(): Promise<void> {
@@ -102,45 +111,22 @@ async function bring(): Promise<void> {
 
 <template>
   <div class="station">
-    <div v-if="body && row" class="grid grid-cols-[minmax(0,1fr)_340px] gap-10 max-lg:grid-cols-1">
+    <div v-if="body && row && formula && scaled" class="grid grid-cols-[minmax(0,1fr)_340px] gap-10 max-lg:grid-cols-1">
       <section>
         <RouterLink to="/formulary" class="link inline-flex min-h-11 items-center">← Formulary</RouterLink>
         <h1 class="flex items-center gap-4 text-4xl font-bold"><BathMark :family="body.family" :size="40" /> {{ body.name }}</h1>
         <p class="mt-1 text-lg text-quiet">{{ body.purpose }}</p>
-        <ol v-if="lines.length > 0" class="ladder mt-5">
-          <li class="rung">
-            <b class="amount">{{ volume(scaled?.startMl ?? 0) }}</b>
-            <div>
-              <b class="text-xl">{{ body.water === 'deionised' ? 'Deionised water' : 'Water' }} at {{ temperature(body.mixC) }}</b>
-              <p class="text-quiet">
-                {{ Math.round(((scaled?.startMl ?? 0) / (scaled?.finalMl ?? 1)) * 100) }} % of the final volume. Never start with all of it.
-              </p>
-            </div>
-          </li>
-          <li v-for="line in lines" :key="line.step" class="rung">
-            <b class="amount">{{ amount(line.step) }}</b>
-            <div>
-              <b class="text-xl">{{ line.chemical.name }}{{ line.addition.percent ? `, ${line.addition.percent} % solution` : '' }}</b>
-              <span v-if="line.addition.atC !== undefined"> at {{ temperature(line.addition.atC) }}</span>
-              <p class="text-quiet">{{ whatToWatch(line) }}</p>
-            </div>
-          </li>
-          <li class="rung">
-            <b class="amount">{{ volume(scaled?.finalMl ?? 0) }}</b>
-            <div>
-              <b class="text-xl">Cold water to the mark</b>
-              <p class="text-quiet">Only when everything is dissolved. Cool, measure pH, bottle full to the neck, label.</p>
-            </div>
-          </li>
-        </ol>
+        <CombinePanel v-if="body.combine" :row="row" />
+        <FormulaLadder v-else-if="lines.length > 0" :formula="scaled" :takings="takings" />
         <p v-else class="card mt-5 text-lg">
           Bought ready made: nothing to weigh. Bring the bottle onto the shelf with what it holds, then make working strength from it there.
         </p>
         <p v-if="body.note" class="mt-4 text-lg">{{ body.note }}</p>
+        <PhCurves v-if="lines.length > 0" :formula="formula" class="mt-8" />
       </section>
 
       <aside class="space-y-5">
-        <div class="card space-y-3">
+        <div v-if="!body.combine" class="card space-y-3">
           <QuantityField v-model="wantedMl" kind="volume" :label="lines.length > 0 ? 'How much to mix' : 'How much it holds'" />
           <div class="flex flex-wrap gap-2">
             <button
@@ -153,10 +139,18 @@ async function bring(): Promise<void> {
               {{ volume(ml) }}
             </button>
           </div>
-          <ProblemLine :problem="problem" />
+          <TextField
+            v-if="partOfPack"
+            v-model="packNote"
+            label="Why a part of the pack?"
+            hint="kept with the batch"
+            :problem="field === 'note' ? problem : ''"
+          />
+          <ProblemLine :problem="field === 'note' ? '' : problem" />
           <button v-if="lines.length > 0" class="button button-main w-full" :disabled="busy" @click="begin">Mix it on the scales</button>
           <button v-else class="button button-main w-full" :disabled="busy" @click="bring">Put the bottle on the shelf</button>
         </div>
+        <PhPanel v-if="lines.length > 0" :formula="formula" :batches="batches" :zone="zone" />
         <section v-if="findings.length > 0">
           <h2 class="mb-2 text-xl font-bold">To watch</h2>
           <FindingList :findings="findings" />
@@ -169,6 +163,24 @@ async function bring(): Promise<void> {
               <b>{{ one.name }}</b>: {{ mass(one.neededG) }} needed, {{ mass(one.onShelfG) }} there.
             </li>
           </ul>
+        </section>
+        <section v-if="cost && lines.length > 0">
+          <h2 class="mb-1 text-xl font-bold">Cost</h2>
+          <p>
+            <b class="font-mono">{{ money(cost.batch) }}</b> this batch · <b class="font-mono">{{ money(cost.perLitre) }}</b> a
+            litre<template v-if="cost.perRoll !== null">
+              · <b class="font-mono">{{ money(cost.perRoll) }}</b> a roll</template
+            >
+          </p>
+          <p v-if="cost.unpriced.length > 0" class="text-quiet">
+            Without
+            {{
+              lines
+                .filter((line) => cost?.unpriced.includes(line.chemical.id))
+                .map((line) => line.chemical.name.toLowerCase())
+                .join(', ')
+            }}: no price on its jar.
+          </p>
         </section>
         <section v-if="hazards.length > 0">
           <h2 class="mb-1 text-xl font-bold">Gloves, eyes, air</h2>
@@ -187,22 +199,29 @@ async function bring(): Promise<void> {
             }}{{ body.usualS ? `; usually ${showTime(body.usualS)}` : '' }}
           </p>
           <p>Keeps: {{ keeping || 'not known' }}.</p>
-          <p class="text-quiet">
-            Version {{ row.number }}, {{ showDate(row.changedAt, session.session?.darkroom.zone ?? 'UTC') }}, {{ row.changedBy }}.
-          </p>
+          <p class="text-quiet">Version {{ row.number }}, {{ showDate(row.changedAt, zone) }}, {{ row.changedBy }}.</p>
           <details v-if="versions.length > 1" class="mt-1">
             <summary class="link min-h-11 cursor-pointer">Earlier versions</summary>
             <ul>
               <li v-for="one in versions.slice(1)" :key="one.versionId">
-                Version {{ one.number }}, {{ showDate(one.changedAt, session.session?.darkroom.zone ?? 'UTC') }}, {{ one.changedBy }}:
+                Version {{ one.number }}, {{ showDate(one.changedAt, zone) }}, {{ one.changedBy }}:
                 {{ one.body.additions.length }} additions
               </li>
             </ul>
           </details>
         </section>
-        <div class="flex gap-3">
+        <div class="flex flex-wrap gap-3">
           <RouterLink :to="`/formulary/${row.id}/edit`" class="button button-small">Edit</RouterLink>
           <RouterLink :to="`/formulary/new?from=${row.id}`" class="button button-small">Duplicate</RouterLink>
+          <RouterLink v-if="lines.length > 0" :to="`/formulary/compare?one=${row.id}`" class="button button-small">Compare</RouterLink>
+          <a
+            v-if="lines.length > 0"
+            :href="`/api/print/formulas/${row.id}?ml=${wantedMl ?? body.finalMl}`"
+            target="_blank"
+            rel="noopener"
+            class="button button-small"
+            >Print the card</a
+          >
         </div>
       </aside>
     </div>
@@ -212,31 +231,3 @@ async function bring(): Promise<void> {
     <p v-else class="text-quiet">Fetching the formula …</p>
   </div>
 </template>
-
-<style scoped>
-.ladder {
-  border-left: 4px solid var(--ink);
-}
-.rung {
-  display: grid;
-  grid-template-columns: 11rem 1fr;
-  gap: 1.25rem;
-  align-items: baseline;
-  border-bottom: 1px solid var(--line);
-  padding: 0.6rem 0;
-}
-.amount {
-  font-family: var(--font-mono);
-  font-size: 1.875rem;
-  text-align: right;
-}
-@media (max-width: 640px) {
-  .rung {
-    grid-template-columns: 6.5rem 1fr;
-    gap: 0.75rem;
-  }
-  .amount {
-    font-size: 1.25rem;
-  }
-}
-</style>

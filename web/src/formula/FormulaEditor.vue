@@ -1,6 +1,16 @@
 <script setup lang="ts">
-import { catalogue, checkFormula, DomainError, families, familyNames, type Finding } from '@selvrin/core'
-import { api, type FormulaRow } from '@selvrin/core/contract'
+import {
+  applyRepair,
+  catalogue,
+  checkFormula,
+  checkWeighing,
+  DomainError,
+  families,
+  familyNames,
+  type Finding,
+  type Repair,
+} from '@selvrin/core'
+import { api, type FormulaBody, type FormulaRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
@@ -8,14 +18,18 @@ import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import FindingList from '../marks/FindingList.vue'
+import { useSession } from '../session/store'
 import { useFormulas } from '../stores'
-import { draftOf, emptyDraft, emptyLine, formulaOf, readDraft, type Problems } from './draft'
+import BothVersions from './BothVersions.vue'
+import { draftOf, emptyDraft, emptyLine, formulaOf, readDraft, withPack, type Problems } from './draft'
 
 const route = useRoute()
 const router = useRouter()
 const formulas = useFormulas()
+const session = useSession()
 const { busy, problem, current, act } = useAction()
 const draft = reactive(emptyDraft())
 const shown = ref<Problems>({})
@@ -48,6 +62,9 @@ function leaving(): boolean {
 const chemicals = Object.values(catalogue)
   .map((chemical) => ({ value: chemical.id, name: chemical.name }))
   .sort((a, b) => a.name.localeCompare(b.name))
+const partChoices = computed(() =>
+  formulas.rows.filter((row) => row.id !== editing.value && !row.body.combine).map((row) => ({ value: row.id, name: row.body.name })),
+)
 const familyChoices = families.map((value) => ({ value, name: familyNames[value] }))
 const waters = [
   { value: 'tap' as const, name: 'Tap water' },
@@ -61,12 +78,19 @@ const read = computed(() => readDraft(draft))
 const findings = computed((): Finding[] => {
   if (!read.value.body) return []
   try {
-    return checkFormula(formulaOf(read.value.body))
+    const formula = formulaOf(read.value.body)
+    return [...checkFormula(formula), ...checkWeighing(formula, session.darkroom?.scaleReadabilityG ?? 0.1)]
   } catch (error) {
     return error instanceof DomainError ? [{ rule: error.code, severity: 'error', message: error.message }] : []
   }
 })
 
+/** Makes the repair a finding offers, in the draft: nothing is saved by it. */
+function repair(change: Repair): void {
+  if (!read.value.body) return
+  const mended = applyRepair(formulaOf(read.value.body), change)
+  Object.assign(draft, draftOf({ ...read.value.body, ...(mended as unknown as FormulaBody) }))
+}
 function move(from: number, by: number): void {
   const [line] = draft.lines.splice(from, 1)
   if (line) draft.lines.splice(from + by, 0, line)
@@ -166,6 +190,13 @@ function overTheirs(): void {
                   Temperature and note{{ line.at || line.note ? ` (${[line.at, line.note].filter(Boolean).join(', ')})` : '' }}
                 </summary>
                 <div class="mt-2 grid grid-cols-[8rem_1fr] gap-3">
+                  <SwitchField
+                    class="col-span-2"
+                    :model-value="line.kept.wholePack !== undefined"
+                    label="A sealed pack"
+                    detail="its powders are used whole"
+                    @update:model-value="(pack: boolean) => (line.kept = withPack(line.kept, pack))"
+                  />
                   <TextField v-model="line.at" label="Goes in at" />
                   <TextField v-model="line.note" label="What to watch" />
                 </div>
@@ -174,6 +205,32 @@ function overTheirs(): void {
           </ol>
           <button type="button" class="button button-small mt-3" @click="draft.lines.push(emptyLine())">Add a chemical</button>
           <p class="mt-2 text-quiet">Leave the list empty for a bought concentrate or kit.</p>
+        </fieldset>
+        <fieldset>
+          <legend class="mb-2 text-xl font-bold">Parts, poured together before use</legend>
+          <ol class="space-y-3">
+            <li v-for="(part, i) in draft.parts" :key="i" class="grid grid-cols-[5rem_minmax(0,1fr)_auto] items-start gap-3">
+              <TextField v-model="part.part" label="Part" />
+              <ChoiceField v-model="part.formulaId" label="Its own formula" :choices="partChoices" />
+              <button
+                type="button"
+                class="button button-small mt-7"
+                :aria-label="`Take part ${part.part} out`"
+                @click="draft.parts.splice(i, 1)"
+              >
+                ✕
+              </button>
+            </li>
+          </ol>
+          <button
+            type="button"
+            class="button button-small mt-3"
+            @click="draft.parts.push({ part: 'ABCD'[draft.parts.length] ?? '', formulaId: null })"
+          >
+            Add a part
+          </button>
+          <p v-if="shown.parts" class="mt-1 font-semibold text-alarm" role="alert">{{ shown.parts }}</p>
+          <p class="mt-2 text-quiet">In their order; the dilutions below then give their parts and the water, such as 1+1+10.</p>
         </fieldset>
         <fieldset class="space-y-4">
           <legend class="mb-2 text-xl font-bold">How it is used</legend>
@@ -197,9 +254,9 @@ function overTheirs(): void {
           <ProblemLine :problem="problem" />
           <div v-if="theirs" class="space-y-2">
             <p>
-              <b>Version {{ theirs.number }}</b> was saved by {{ theirs.changedBy }}: {{ theirs.body.name }},
-              {{ theirs.body.additions.length }} additions.
+              <b>Version {{ theirs.number }}</b> was saved by {{ theirs.changedBy }} meanwhile.
             </p>
+            <BothVersions v-if="read.body" :theirs="theirs.body" :mine="read.body" />
             <button type="button" class="button button-small" @click="overTheirs">Save mine as the version after it</button>
           </div>
           <button class="button button-main w-full" :disabled="busy">
@@ -209,7 +266,7 @@ function overTheirs(): void {
         </div>
         <section aria-live="polite">
           <h2 class="mb-2 text-xl font-bold">Findings</h2>
-          <FindingList :findings="findings" />
+          <FindingList :findings="findings" @repair="repair" />
           <p v-if="read.body && findings.length === 0">The rules of mixing have nothing to say.</p>
           <p v-else-if="!read.body" class="text-quiet">Checked as soon as everything can be read.</p>
         </section>

@@ -24,6 +24,7 @@ const groups = computed(() =>
 const onShelf = (row: FormulaRow) =>
   bottles.rows.filter((bottle) => bottle.formulaId === row.id && bottle.retiredAt === null).map((bottle) => bottle.label)
 function state(row: FormulaRow): string {
+  if (row.body.combine) return 'poured together from its parts'
   if (row.body.additions.length === 0) return 'bought ready made'
   const missing = missingFor({ id: row.id, ...row.body }, jars.rows)
   return missing.length === 0 ? 'all in the jars' : `short of ${missing.map((one) => one.name.toLowerCase()).join(', ')}`
@@ -36,6 +37,8 @@ function state(row: FormulaRow): string {
       <h1 class="text-3xl font-bold">Formulary</h1>
       <p class="text-lg text-quiet">What shall be mixed?</p>
       <RouterLink to="/formulary/jars" class="button button-small ml-auto">Jars</RouterLink>
+      <RouterLink to="/formulary/compare" class="button button-small">Compare two</RouterLink>
+      <RouterLink to="/formulary/exchange" class="button button-small">Files</RouterLink>
       <RouterLink to="/formulary/new" class="button button-small">Write a new formula</RouterLink>
     </div>
     <ProblemLine :problem="formulas.problem" />

@@ -22,6 +22,7 @@ export interface Draft {
   mix: string
   water: 'tap' | 'deionised' | null
   lines: DraftLine[]
+  parts: { part: string; formulaId: string | null }[]
   school: School | null
   capacity: string
   dilutions: string
@@ -48,6 +49,7 @@ export const emptyDraft = (): Draft => ({
   mix: '45 °C',
   water: 'tap',
   lines: [emptyLine()],
+  parts: [],
   school: 'one-shot',
   capacity: '',
   dilutions: 'stock',
@@ -75,8 +77,9 @@ export const draftOf = (body: FormulaBody): Draft => ({
     percent: number(line.percent),
     at: line.atC === undefined ? '' : `${line.atC} °C`,
     note: line.note ?? '',
-    kept: { ...(line.role ? { role: line.role } : {}), ...(line.wholePack ? { wholePack: true } : {}) },
+    kept: { ...(line.role ? { role: line.role } : {}), ...(line.wholePack === undefined ? {} : { wholePack: line.wholePack }) },
   })),
+  parts: (body.combine ?? []).map((part) => ({ ...part })),
   school: body.use.school,
   capacity: number(body.use.capacityRollsPerL),
   dilutions: body.use.dilutions.map((parts) => (parts.length === 1 ? 'stock' : parts.join('+'))).join(', '),
@@ -92,6 +95,10 @@ export const draftOf = (body: FormulaBody): Draft => ({
     ...(body.storeMinC === undefined ? {} : { storeMinC: body.storeMinC }),
   },
 })
+
+/** The line as a sealed pack, or as no pack at all. */
+export const withPack = ({ wholePack: _was, ...rest }: DraftLine['kept'], pack: boolean): DraftLine['kept'] =>
+  pack ? { ...rest, wholePack: true } : rest
 
 export type Problems = Record<string, string>
 
@@ -126,6 +133,9 @@ export function readDraft(draft: Draft): { body: FormulaBody | null; problems: P
         ...(line.note.trim() === '' ? {} : { note: line.note.trim() }),
       }
     })
+  if (draft.parts.length > 0 && (draft.parts.length < 2 || draft.parts.some((part) => part.formulaId === null || part.part.trim() === '')))
+    problems.parts = 'Two parts or more, each with its letter and its formula.'
+  if (draft.parts.length > 0 && additions.length > 0) problems.parts = 'Either chemicals or parts: parts have formulas of their own.'
   if (draft.family === null) problems.family = 'Choose what it is for.'
   const candidate = {
     name: draft.name,
@@ -136,6 +146,7 @@ export function readDraft(draft: Draft): { body: FormulaBody | null; problems: P
     mixC: read('mix', () => parseQuantity(draft.mix, 'temperature'), 45),
     water: draft.water ?? 'tap',
     additions,
+    ...(draft.parts.length > 0 ? { combine: draft.parts.map(({ part, formulaId }) => ({ part, formulaId: formulaId ?? '' })) } : {}),
     use: {
       school: draft.school ?? 'one-shot',
       capacityRollsPerL: read('capacity', () => (draft.capacity.trim() === '' ? null : parseQuantity(draft.capacity, 'volume')), null),

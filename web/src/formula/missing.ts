@@ -4,3 +4,19 @@ import type { Jar } from '@selvrin/core/contract'
 /** What the jars lack for a formula, by name. */
 export const missingFor = (formula: Formula, jars: Jar[]): { name: string; neededG: number; onShelfG: number }[] =>
   shortages(formula, jars).map((shortage) => ({ ...shortage, name: chemicalOf(shortage.chemical).name }))
+
+/** Money a kg of each chemical, from the jar bought last. */
+export function pricesOf(jars: Jar[]): Record<string, number> {
+  const prices: Record<string, number> = {}
+  for (const jar of jars) if (jar.pricePerKg !== null) prices[jar.chemical] = jar.pricePerKg
+  return prices
+}
+
+/** '€1.24' in the darkroom's currency, with as many figures as a small sum wants. */
+export const showMoney = (amount: number, currency: string): string =>
+  new Intl.NumberFormat('en-GB', {
+    style: 'currency',
+    currency,
+    minimumFractionDigits: 2,
+    maximumFractionDigits: amount < 1 ? 3 : 2,
+  }).format(amount)

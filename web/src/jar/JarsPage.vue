@@ -1,82 +1,71 @@
 <script setup lang="ts">
-import { catalogue, cautions, showMass } from '@selvrin/core'
-import { api } from '@selvrin/core/contract'
-import { v7 as uuid } from 'uuid'
-import { computed, onMounted, reactive, ref } from 'vue'
-import { call } from '../api/call'
-import { useAction } from '../api/useAction'
-import ChoiceField from '../fields/ChoiceField.vue'
+import { clashesOf, showMass } from '@selvrin/core'
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
 import ProblemLine from '../fields/ProblemLine.vue'
-import QuantityField from '../fields/QuantityField.vue'
-import TextField from '../fields/TextField.vue'
 import { useSession } from '../session/store'
 import { useJars } from '../stores'
+import JarVessel from './JarVessel.vue'
+import NewJarPanel from './NewJarPanel.vue'
+import { byPlace, toOrder } from './reorder'
 
-/** The jars of raw chemicals by place, and a new one onto the shelf. */
+/** The jars of raw chemicals as they stand: by place, with what runs out and what must not stand together. */
 const session = useSession()
+const router = useRouter()
 const jars = useJars()
 onMounted(() => void jars.load())
-const { busy, problem, act } = useAction()
-const ids = ref({ id: uuid(), entryId: uuid() })
-const draft = reactive({ chemical: null as string | null, grams: null as number | null, lot: '', place: '' })
-const chemicals = Object.values(catalogue)
-  .map((one) => ({ value: one.id, name: one.name }))
-  .sort((a, b) => a.name.localeCompare(b.name))
-const places = computed(() => {
-  const byPlace = new Map<string, typeof jars.rows>()
-  for (const jar of jars.rows) byPlace.set(jar.place || 'no place', [...(byPlace.get(jar.place || 'no place') ?? []), jar])
-  return [...byPlace].sort((a, b) => a[0].localeCompare(b[0]))
-})
-const warnings = computed(() => (draft.chemical && catalogue[draft.chemical] ? cautions(catalogue[draft.chemical]!) : []))
-
-async function receive(): Promise<void> {
-  if (draft.chemical === null || draft.grams === null) {
-    problem.value = 'Choose the chemical and write how much is in the jar.'
-    return
-  }
-  const body = { ...ids.value, chemical: draft.chemical, grams: draft.grams, lot: draft.lot, place: draft.place }
-  if (!(await act(() => call(api.jar.receive, { body })))) return
-  ids.value = { id: uuid(), entryId: uuid() }
-  Object.assign(draft, { chemical: null, grams: null, lot: '' })
-  await jars.load(true)
-}
+const adding = ref(false)
+const showEmpty = ref(false)
+const held = computed(() => jars.rows.filter((jar) => showEmpty.value || jar.grams > 0))
+const empty = computed(() => jars.rows.length - jars.rows.filter((jar) => jar.grams > 0).length)
+const places = computed(() =>
+  byPlace(held.value).map(([place, list]) => ({
+    place,
+    list,
+    clashes: place === 'no place' ? [] : clashesOf(list.map((jar) => jar.chemical)),
+  })),
+)
+const order = computed(() => toOrder(jars.rows))
+const low = (chemical: string) => order.value.some((one) => one.chemical === chemical)
+/** g a jar of this kind may have held when it was full, for its level on the picture. */
+const mostG = (grams: number) => [25, 50, 100, 250, 500, 1000, 2500, 5000, 10_000].find((size) => size >= grams) ?? grams
 </script>
 
 <template>
-  <div class="station grid grid-cols-[minmax(0,1fr)_340px] gap-10 max-lg:grid-cols-1">
-    <section>
-      <RouterLink to="/formulary" class="link inline-flex min-h-11 items-center">← Formulary</RouterLink>
-      <h1 class="mb-3 text-3xl font-bold">Jars</h1>
-      <ProblemLine :problem="jars.problem" />
-      <p v-if="jars.loaded && jars.rows.length === 0" class="text-xl">
-        No jar yet. Put the first on the shelf, and the scales will keep count of it.
+  <div class="station">
+    <RouterLink to="/formulary" class="link inline-flex min-h-11 items-center">← Formulary</RouterLink>
+    <div class="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2">
+      <h1 class="text-3xl font-bold">Jars</h1>
+      <p class="text-lg text-quiet">{{ held.length }} on the shelf</p>
+      <button v-if="empty > 0" class="link min-h-11" @click="showEmpty = !showEmpty">
+        {{ showEmpty ? 'Without the empty ones' : `and ${empty} empty` }}
+      </button>
+      <RouterLink to="/formulary/jars/count" class="button button-small ml-auto">Stock-take</RouterLink>
+      <RouterLink to="/formulary/exchange?kind=jars" class="button button-small">Files</RouterLink>
+      <button class="button button-small button-main" @click="adding = true">A new jar</button>
+    </div>
+    <ProblemLine :problem="jars.problem" />
+    <section v-if="order.length > 0" class="mb-5 border-l-4 border-alarm pl-4" aria-labelledby="to-order">
+      <h2 id="to-order" class="text-xl font-bold">To order</h2>
+      <p class="text-lg">
+        <template v-for="(one, i) in order" :key="one.chemical"
+          >{{ i > 0 ? ' · ' : '' }}<b>{{ one.name }}</b> {{ showMass(one.heldG, session.units) }} of at least
+          {{ showMass(one.reorderG, session.units) }}</template
+        >
       </p>
-      <div class="columns-2 gap-8 max-md:columns-1">
-        <section v-for="[place, list] in places" :key="place" class="mb-5 break-inside-avoid">
-          <h2 class="border-b-2 border-ink pb-1 text-lg font-bold">{{ place }}</h2>
-          <ul>
-            <li v-for="jar in list" :key="jar.id" class="flex items-baseline gap-3 border-b border-line py-1.5">
-              <span class="min-w-0 flex-1"
-                ><b>{{ catalogue[jar.chemical]?.name ?? jar.chemical }}</b
-                ><span class="ml-2 text-quiet"
-                  >{{ jar.lot }} <span class="font-mono">{{ jar.code }}</span></span
-                ></span
-              >
-              <b class="font-mono whitespace-nowrap">{{ showMass(jar.grams, session.units) }}</b>
-            </li>
-          </ul>
-        </section>
-      </div>
     </section>
-    <form class="card space-y-3 self-start max-lg:order-first" @submit.prevent="receive">
-      <h2 class="text-xl font-bold">A new jar</h2>
-      <ChoiceField v-model="draft.chemical" label="Chemical" :choices="chemicals" />
-      <p v-for="word in warnings" :key="word" class="font-semibold">{{ word }}.</p>
-      <QuantityField v-model="draft.grams" kind="mass" label="Holds" />
-      <TextField v-model="draft.lot" label="Lot" />
-      <TextField v-model="draft.place" label="Place" />
-      <ProblemLine :problem="problem" />
-      <button class="button button-main w-full" :disabled="busy">Put it on the shelf</button>
-    </form>
+    <p v-if="jars.loaded && jars.rows.length === 0" class="text-xl">
+      No jar yet. Put the first on the shelf, and the scales will keep count of it.
+    </p>
+    <div class="columns-3 gap-8 max-xl:columns-2 max-md:columns-1">
+      <section v-for="{ place, list, clashes } in places" :key="place" class="mb-6 break-inside-avoid">
+        <h2 class="border-b-4 border-plank pb-1 text-xl font-bold">{{ place }}</h2>
+        <p v-for="clash in clashes" :key="clash.message" class="border-b border-line py-1.5 font-semibold text-alarm">
+          ▲ {{ clash.message }}
+        </p>
+        <JarVessel v-for="jar in list" :key="jar.id" :jar="jar" :most-g="mostG(jar.grams)" :low="low(jar.chemical)" />
+      </section>
+    </div>
+    <NewJarPanel v-if="adding" @close="adding = false" @made="(id) => ((adding = false), void router.push(`/formulary/jars/${id}`))" />
   </div>
 </template>

@@ -1,7 +1,12 @@
 <script setup lang="ts">
-import type { Finding } from '@selvrin/core'
+import type { Finding, Repair } from '@selvrin/core'
+import { getCurrentInstance } from 'vue'
+import { repairWords } from './repairWords'
 
+/** Findings, worst first. Where someone listens for repairs, each that has one offers it. */
 defineProps<{ findings: Finding[] }>()
+defineEmits<{ repair: [repair: Repair] }>()
+const mends = getCurrentInstance()?.vnode.props?.onRepair !== undefined
 const words = { error: 'Error', warning: 'Warning', advice: 'Advice' }
 </script>
 
@@ -18,6 +23,9 @@ const words = { error: 'Error', warning: 'Warning', advice: 'Advice' }
       <p>
         <strong>{{ words[finding.severity] }}{{ finding.step === undefined ? '' : `, step ${finding.step + 1}` }}.</strong>
         {{ finding.message }}
+        <button v-if="mends && finding.repair" type="button" class="link block min-h-11 text-left" @click="$emit('repair', finding.repair)">
+          {{ repairWords(finding.repair) }}
+        </button>
       </p>
     </li>
   </ul>

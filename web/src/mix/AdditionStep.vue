@@ -1,41 +1,86 @@
 <script setup lang="ts">
-import { showMass, showVolume, volumeFor, whatToWatch, type MixEvent, type MixLine, type MixState } from '@selvrin/core'
-import type { Jar } from '@selvrin/core/contract'
+import {
+  showMass,
+  showTemperature,
+  showVolume,
+  takingFrom,
+  volumeFor,
+  whatToWatch,
+  type Finding,
+  type MixCoursePoint,
+  type MixEvent,
+  type MixLine,
+  type MixState,
+} from '@selvrin/core'
+import { api, type Bottle, type Jar, type Mix } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, nextTick, ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import { useBench } from '../device/readings'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
+import ProtectionSigns from '../hazard/ProtectionSigns.vue'
+import FindingList from '../marks/FindingList.vue'
 import { isDoneKey, useKeys } from '../room/keys'
 import { useSession } from '../session/store'
+import CheckPanel from './CheckPanel.vue'
+import DemoPour from './DemoPour.vue'
+import { useAutoWeigh } from './useAutoWeigh'
 
-const { state, line, jars, busy, problem, record } = defineProps<{
+/** One addition on the whole screen: the weight to reach, the needle, and what to do with it. */
+const { mix, state, line, jar, jars, stock, course, findings, busy, problem, record } = defineProps<{
+  mix: Mix
   state: MixState
   line: MixLine
+  jar: Jar | undefined
   jars: Jar[]
+  stock: Bottle[]
+  course: MixCoursePoint | undefined
+  /** of this step */
+  findings: Finding[]
   busy: boolean
   problem: string
   record: (...events: MixEvent[]) => Promise<boolean>
 }>()
-defineEmits<{ again: [] }>()
+const emit = defineEmits<{ again: []; jar: [id: string]; checked: [mix: Mix] }>()
 const session = useSession()
+const scale = useBench('scale')
+const taring = useAction()
 const weighed = ref<number | null>(null)
 const wrong = ref('')
 const step = computed(() => line.line.step)
 const amount = (value: number) => (line.unit === 'g' ? showMass(value, session.units) : showVolume(value, session.units))
 const volume = (ml: number) => showVolume(ml, session.units)
+const temperature = (celsius: number) => showTemperature(Math.round(celsius), session.units)
 
-const mine = computed(() =>
-  jars
-    .filter((jar) => jar.chemical === line.line.chemical.id)
-    .sort((a, b) => Number(b.grams >= line.line.grams) - Number(a.grams >= line.line.grams) || (a.openedAt ?? 0) - (b.openedAt ?? 0)),
-)
-const picked = ref<string | null>(null)
-const jarId = computed(() => picked.value ?? mine.value[0]?.id ?? null)
-const jar = computed(() => mine.value.find((one) => one.id === jarId.value))
+const because = computed(() => (jar && !line.line.dissolved ? takingFrom(line.line, jar).because : ''))
 const jarChoices = computed(() =>
-  mine.value.map((one) => ({ value: one.id, name: `lot ${one.lot}, ${one.place}`, detail: `${showMass(one.grams, session.units)} left` })),
+  jars.map((one) => ({
+    value: one.id,
+    name: `${one.chemical === line.line.chemical.id ? '' : `${one.chemical}, `}lot ${one.lot}, ${one.place}`,
+    detail: `${showMass(one.grams, session.units)} left`,
+  })),
 )
+const bottleId = ref<string | null>(null)
+const bottle = computed(() => stock.find((one) => one.id === bottleId.value) ?? stock[0])
+const spoons = computed(() => {
+  const spoonG = jar?.spoonG
+  // a spoon is a volume: never for what a developer depends on
+  return spoonG && line.unit === 'g' && line.tolerance > 0.02 ? line.toGo / spoonG : null
+})
+
+// the needle: what the pan holds now, on top of what is in
+const onPan = computed(() =>
+  line.unit === 'g' && line.state !== 'in-band' && line.state !== 'too-much' ? (scale.reading.value?.value ?? null) : null,
+)
+const shown = computed(() => line.put + Math.max(onPan.value ?? 0, 0))
+const panOver = computed(() => onPan.value !== null && shown.value > line.high)
+const band = computed(() =>
+  line.state === 'open' && line.unit === 'g' && !busy ? { low: line.low - line.put, high: line.high - line.put } : null,
+)
+useAutoWeigh(scale, band, (grams) => void put(grams, scale.device.value?.name ?? null))
 
 // the bar runs to a little beyond the band
 const scaleEnd = computed(() => line.high + (line.high - line.low) * 0.6)
@@ -43,22 +88,26 @@ const at = (value: number) => `${Math.min(100, Math.max(0, (value / scaleEnd.val
 const again = computed(() => line.put > 0)
 const rescaled = computed(() => volumeFor(state, step.value))
 
-async function put(): Promise<void> {
-  wrong.value = ''
-  if (weighed.value === null || weighed.value <= 0) {
-    wrong.value = `Write what the scale says, such as ${amount(line.target)}.`
-    return
-  }
-  if (await record({ id: uuid(), kind: 'weigh', step: step.value, amount: weighed.value, jarId: jarId.value })) {
+async function put(amountPut: number, device: string | null): Promise<void> {
+  const drawn = line.line.dissolved ? { bottleId: bottle.value?.id ?? null } : {}
+  const jarId = line.line.dissolved ? null : (jar?.id ?? null)
+  if (await record({ id: uuid(), kind: 'weigh', step: step.value, amount: amountPut, jarId, device, ...drawn })) {
     weighed.value = null
     await nextTick()
     ;(document.activeElement as HTMLElement | null)?.blur()
   }
 }
+function typed(): void {
+  wrong.value = ''
+  if (weighed.value === null || weighed.value <= 0) wrong.value = `Write what the scale says, such as ${amount(line.target)}.`
+  else void put(weighed.value, null)
+}
+const tare = () => taring.act(() => call(api.device.tare, { params: { id: scale.device.value?.id ?? '' } }))
 const dissolved = () => record({ id: uuid(), kind: 'dissolved', step: step.value })
 const rescale = () => record({ id: uuid(), kind: 'rescale', finalMl: rescaled.value })
+const canGoOn = computed(() => line.state === 'in-band' && !line.needsCheck && !busy)
 useKeys((event) => {
-  if (!isDoneKey(event) || line.state !== 'in-band' || busy || event.repeat) return false
+  if (!isDoneKey(event) || !canGoOn.value || event.repeat) return false
   void dissolved()
   return true
 })
@@ -68,18 +117,27 @@ useKeys((event) => {
   <div>
     <p class="text-xl text-quiet">{{ line.unit === 'g' ? 'Weigh and stir in' : 'Measure and stir in' }}</p>
     <h1 class="text-5xl font-bold max-sm:text-3xl">
-      {{ line.line.chemical.name }}{{ line.line.addition.percent ? `, ${line.line.addition.percent} %` : '' }}
+      {{ line.chemical.name }}{{ line.line.addition.percent ? `, ${line.line.addition.percent} %` : '' }}
     </h1>
     <p class="mt-1 text-lg text-quiet">
-      {{
+      <template v-if="line.line.dissolved">{{
+        bottle
+          ? `from ${bottle.label}, ${volume(bottle.state.volumeMl)} left. `
+          : 'No bottle of this stock solution on the shelf: the record will not know where it came from. '
+      }}</template>
+      <template v-else>{{
         jar
           ? `lot ${jar.lot}, ${jar.place}, ${showMass(jar.grams, session.units)} left. `
           : 'No jar of it on the shelf: the record will not know where it came from. '
-      }}{{ whatToWatch(line.line) }}
+      }}</template>
+      {{ whatToWatch(line.line) }}
     </p>
+    <p v-if="because" class="mt-1 border-l-4 border-primary pl-3 text-lg" data-because>{{ because }}</p>
+    <ProtectionSigns v-if="line.state === 'open' || line.state === 'to-come'" :chemical="line.chemical" class="mt-2" />
+    <FindingList v-if="findings.length > 0" :findings="findings" class="mt-2" />
     <p class="my-4 font-mono leading-none font-bold">
-      <template v-if="again"
-        ><span class="big whitespace-nowrap">{{ amount(line.put) }}</span>
+      <template v-if="again || onPan !== null"
+        ><span class="big whitespace-nowrap" data-needle>{{ amount(shown) }}</span>
         <span class="ml-4 text-4xl font-normal whitespace-nowrap max-sm:text-2xl">of {{ amount(line.target) }}</span></template
       >
       <span v-else class="big">{{ amount(line.target) }}</span>
@@ -87,22 +145,29 @@ useKeys((event) => {
     <div
       class="relative mb-10 h-10"
       role="img"
-      :aria-label="`${amount(line.put)} of ${amount(line.target)}, accepted from ${amount(line.low)} to ${amount(line.high)}`"
+      :aria-label="`${amount(shown)} of ${amount(line.target)}, accepted from ${amount(line.low)} to ${amount(line.high)}`"
     >
       <div class="absolute inset-x-0 top-2 h-6 border-2 border-quiet bg-panel" />
       <div
         class="absolute top-2 left-0 h-6"
-        :style="{ width: at(line.put), background: line.state === 'too-much' ? 'var(--alarm)' : 'var(--developer)' }"
+        :style="{ width: at(shown), background: line.state === 'too-much' || panOver ? 'var(--alarm)' : 'var(--developer)' }"
       />
       <div
         class="absolute top-0 h-10 border-[3px] border-primary"
         :style="{ left: at(line.low), width: `calc(${at(line.high)} - ${at(line.low)})` }"
       />
       <p class="absolute top-11 right-0 font-mono text-lg">
-        {{ amount(line.low) }} to {{ amount(line.high) }}{{ line.toGo > 0 && again ? ` · ${amount(line.toGo)} to go` : '' }}
+        {{ amount(line.low) }} to {{ amount(line.high)
+        }}{{ line.target > shown && shown > 0 && line.state === 'open' ? ` · ${amount(line.target - shown)} to go` : '' }}
       </p>
     </div>
 
+    <p v-if="course" class="mb-3 text-lg">
+      Expected <b class="font-mono">{{ temperature(course.beforeC) }}</b><template v-if="Math.abs(course.afterC - course.beforeC) >= 1"
+        >, <b class="font-mono">{{ temperature(course.afterC) }}</b> when it is dissolved</template
+      >{{ course.known ? '' : '; its own heat is not known' }}.
+      <template v-if="spoons !== null"> About {{ spoons.toFixed(1) }} level spoons, ± 30 %: the scale decides.</template>
+    </p>
     <div v-if="line.state === 'too-much'" class="card border-2 border-alarm" role="alert">
       <h2 class="text-2xl font-bold">{{ amount(-line.toGo) }} too much</h2>
       <p class="mb-3 text-lg">
@@ -111,11 +176,11 @@ useKeys((event) => {
       </p>
       <div class="flex flex-wrap gap-3">
         <button class="button button-main" :disabled="busy" @click="rescale">Make {{ volume(rescaled) }} instead</button>
-        <button class="button" @click="$emit('again')">Begin again</button>
+        <button class="button" @click="emit('again')">Begin again</button>
       </div>
     </div>
     <template v-else>
-      <form v-if="line.state !== 'in-band'" class="flex flex-wrap items-start gap-4" @submit.prevent="put">
+      <form v-if="line.state !== 'in-band'" class="flex flex-wrap items-start gap-4" @submit.prevent="typed">
         <div class="w-64">
           <QuantityField
             v-model="weighed"
@@ -126,24 +191,45 @@ useKeys((event) => {
         </div>
         <div v-if="jarChoices.length > 1" class="w-72">
           <ChoiceField
-            :model-value="jarId"
+            :model-value="jar?.id ?? null"
             label="From the jar"
             :choices="jarChoices"
-            @update:model-value="(value: string | null) => (picked = value)"
+            @update:model-value="(value: string | null) => value && emit('jar', value)"
           />
         </div>
-        <button class="button mt-7" :class="again ? '' : 'button-main'" :disabled="busy">It is in</button>
+        <div v-if="stock.length > 1" class="w-72">
+          <ChoiceField
+            :model-value="bottle?.id ?? null"
+            label="From the bottle"
+            :choices="stock.map((one) => ({ value: one.id, name: one.label, detail: `${volume(one.state.volumeMl)} left` }))"
+            @update:model-value="(value: string | null) => (bottleId = value)"
+          />
+        </div>
+        <button class="button mt-7" :class="again || onPan !== null ? '' : 'button-main'" :disabled="busy">It is in</button>
+        <button v-if="onPan !== null" type="button" class="button mt-7" :disabled="taring.busy.value" @click="tare">Tare</button>
       </form>
+      <p v-if="line.state === 'open' && line.unit === 'g' && scale.device.value" class="mt-3 text-lg" role="status">
+        <template v-if="scale.lost.value"
+          ><b class="text-alarm">{{ scale.device.value.name }} does not answer.</b> Type what it says: nothing is lost.</template
+        >
+        <template v-else-if="panOver"><b>Take a little off:</b> it is still on the pan.</template>
+        <template v-else>{{ scale.device.value.name }}: a steady weight in the band is taken by itself. Then stir it in.</template>
+      </p>
+      <ProblemLine :problem="taring.problem.value" class="mt-3" />
+      <CheckPanel v-if="line.needsCheck" :mix="mix" :step="step" class="mt-4" @checked="(value: Mix) => emit('checked', value)" />
       <div class="mt-4 flex flex-wrap items-center gap-4">
-        <button class="button button-main min-h-16 px-8" :disabled="busy || line.state !== 'in-band'" data-next @click="dissolved">
-          Dissolved, next
-        </button>
-        <p v-if="line.state === 'in-band'" class="text-lg">
+        <button class="button button-main min-h-16 px-8" :disabled="!canGoOn" data-next @click="dissolved">Dissolved, next</button>
+        <p v-if="canGoOn" class="text-lg">
           Stir until it is clear, then go on. <kbd class="font-mono">Space</kbd> or the pedal does it too.
         </p>
       </div>
     </template>
     <ProblemLine :problem="problem" class="mt-4" />
+    <DemoPour
+      v-if="scale.device.value?.simulated && line.unit === 'g' && line.state === 'open'"
+      :device="scale.device.value"
+      :to-go="line.target - shown"
+    />
   </div>
 </template>
 

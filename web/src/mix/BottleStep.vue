@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { showVolume, type MixEvent, type MixState } from '@selvrin/core'
+import { DomainError, explainReading, perLitre, showVolume, type MixEvent, type MixState } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import { useBench } from '../device/readings'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
+import { causeWords } from '../ph/causeWords'
 import { useSession } from '../session/store'
 import { spread } from './spread'
 
@@ -22,6 +24,9 @@ const sizeMl = ref<number | null>(state.formula.finalMl)
 const ph = ref(state.ph === null ? '' : String(state.ph))
 const phC = ref<number | null>(state.phCelsius)
 const phProblem = ref('')
+const note = ref('')
+const meter = useBench('ph-meter')
+const probe = useBench('thermometer')
 const volume = (ml: number) => showVolume(ml, session.units)
 const number = computed(() => (/^\d{1,2}$/.test(count.value.trim()) ? Number(count.value) : null))
 const fills = computed(() =>
@@ -29,6 +34,23 @@ const fills = computed(() =>
 )
 const over = computed(() => state.formula.finalMl - fills.value.reduce((sum, ml) => sum + ml, 0))
 const halfFull = computed(() => fills.value.some((ml) => ml < 0.85 * (sizeMl.value ?? 0)))
+
+/** What the reading says beside what the amounts predict. */
+const compared = computed(() => {
+  const read = Number(ph.value.trim().replace(',', '.'))
+  try {
+    const explained = explainReading(perLitre(state.formula), ph.value.trim() === '' || !(read >= 0 && read <= 14) ? 7 : read)
+    return { ...explained, read: ph.value.trim() !== '' && read >= 0 && read <= 14 }
+  } catch (error) {
+    if (error instanceof DomainError) return null
+    throw error
+  }
+})
+function fromMeter(): void {
+  ph.value = meter.reading.value?.value?.toFixed(2) ?? ph.value
+  const celsius = probe.reading.value?.value
+  if (phC.value === null && celsius !== null && celsius !== undefined) phC.value = Math.round(celsius * 10) / 10
+}
 
 async function keepPh(): Promise<boolean> {
   phProblem.value = ''
@@ -48,7 +70,9 @@ async function finish(): Promise<void> {
   }
   if (!(await keepPh())) return
   const bottles = fills.value.map((ml, i) => ({ id: ids[i] ?? uuid(), sizeMl: sizeMl.value ?? 0, ml }))
-  await act(async () => emit('bottled', (await call(api.mix.finish, { params: { id: mixId }, body: { batchId, bottles } })).bottleIds))
+  await act(async () =>
+    emit('bottled', (await call(api.mix.finish, { params: { id: mixId }, body: { batchId, bottles, note: note.value } })).bottleIds),
+  )
 }
 </script>
 
@@ -62,6 +86,33 @@ async function finish(): Promise<void> {
       <TextField v-model="ph" label="pH, if measured" :problem="phProblem" />
       <QuantityField v-model="phC" kind="temperature" label="at" />
     </div>
+    <div class="flex flex-wrap items-center gap-4">
+      <button
+        v-if="meter.reading.value?.value != null"
+        type="button"
+        class="button"
+        :disabled="!meter.reading.value.stable"
+        @click="fromMeter"
+      >
+        {{ meter.device.value?.name }}: <b class="font-mono">{{ meter.reading.value.value.toFixed(2) }}</b>
+      </button>
+      <p v-if="compared" class="text-lg">
+        Predicted <b class="font-mono">{{ compared.predicted.toFixed(2) }}</b> ± {{ compared.uncertainty }}
+      </p>
+    </div>
+    <p v-if="compared?.read && compared.outside" class="text-lg font-semibold text-alarm" role="alert">
+      The reading is off by more than that.
+      <template v-if="compared.causes.length > 0"
+        >Would fit:
+        {{
+          compared.causes
+            .slice(0, 3)
+            .map((cause) => `${causeWords(cause)} (${cause.ph.toFixed(2)})`)
+            .join('; ')
+        }}.</template
+      >
+      Or an old jar, or a meter out of calibration. Try it on a scrap before a film.
+    </p>
     <div class="grid grid-cols-2 gap-4">
       <TextField v-model="count" label="How many bottles" />
       <QuantityField v-model="sizeMl" kind="volume" label="Size of each" />
@@ -75,6 +126,7 @@ async function finish(): Promise<void> {
       {{ volume(over) }} do not fit: take more or larger bottles, or pour the rest away.
     </p>
     <p v-if="halfFull" class="text-lg">A bottle with air in it keeps less long: smaller bottles, full to the neck, are better.</p>
+    <TextField v-model="note" label="Note on the batch" />
     <p class="text-quiet">Never food or drink bottles; hydroxide in polyethylene. A first use of a new batch is a scrap or a test film.</p>
     <ProblemLine :problem="problem" />
     <button class="button button-main min-h-16 px-8" :disabled="busy" data-next>

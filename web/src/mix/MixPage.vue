@@ -1,46 +1,41 @@
 <script setup lang="ts">
-import { cautions, mixState, showMass, showTemperature, showVolume, type Formula, type MixEvent, type MixLine } from '@selvrin/core'
-import { api, type Mix } from '@selvrin/core/contract'
+import {
+  cautions,
+  checkFormula,
+  heatFindings,
+  mixCourse,
+  showMass,
+  showTemperature,
+  showVolume,
+  type Finding,
+  type MixLine,
+} from '@selvrin/core'
+import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { call, sentence } from '../api/call'
-import { onChange } from '../api/live'
-import { useAction } from '../api/useAction'
+import { call } from '../api/call'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
-import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import { useSession } from '../session/store'
-import { useJars } from '../stores'
+import { useBottles } from '../stores'
 import AdditionStep from './AdditionStep.vue'
 import BottleStep from './BottleStep.vue'
+import JugPanel from './JugPanel.vue'
+import RecordTable from './RecordTable.vue'
+import { useMix } from './useMix'
+import WaterStep from './WaterStep.vue'
 
 const route = useRoute()
 const router = useRouter()
 const session = useSession()
-const jars = useJars()
-const mix = shallowRef<Mix | null>(null)
-const missing = ref('')
-const { busy, problem, act } = useAction()
+const bottles = useBottles()
 const id = String(route.params.id)
-const waterC = ref<number | null>(null)
+const { mix, missing, state, fitting, jar, stock, pick, record, busy, problem, act } = useMix(id)
 const givingUp = ref(false)
 const why = ref('')
 
-async function load(): Promise<void> {
-  try {
-    mix.value = await call(api.mix.get, { params: { id } })
-  } catch (error) {
-    missing.value = sentence(error)
-  }
-}
-onMounted(() => void Promise.all([load(), jars.load()]))
-onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === id) && load())))
-
-const state = computed(() =>
-  mix.value ? mixState({ id: mix.value.formulaId, ...mix.value.formula.body } as Formula, mix.value.finalMl, mix.value.events) : null,
-)
 const line = computed(() => (typeof state.value?.at === 'number' ? state.value.lines[state.value.at] : undefined))
 const upcoming = computed(() =>
   state.value?.at === 'water'
@@ -51,17 +46,19 @@ const upcoming = computed(() =>
 )
 const volume = (ml: number) => showVolume(ml, session.units)
 const amount = (one: MixLine, value: number) => (one.unit === 'g' ? showMass(value, session.units) : volume(value))
-const warn = (one: MixLine | undefined) => (one ? cautions(one.line.chemical) : [])
+const warn = (one: MixLine | undefined) => (one ? cautions(one.chemical) : [])
+const course = computed(() => (state.value ? mixCourse(state.value) : []))
+/** What is worth a word before this step: heat, gas, what never meets. */
+const findings = computed((): Finding[] =>
+  state.value && line.value
+    ? [...heatFindings(state.value), ...checkFormula(state.value.formula)].filter(
+        (finding) => finding.step === line.value?.line.step && (finding.severity !== 'advice' || finding.rule.startsWith('heat')),
+      )
+    : [],
+)
+const made = computed(() => bottles.rows.filter((bottle) => labels.value.includes(bottle.id)))
+const labels = ref<string[]>([])
 
-async function record(...events: MixEvent[]): Promise<boolean> {
-  return act(async () => {
-    mix.value = await call(api.mix.record, { params: { id }, body: { events } })
-  }).then(async (good) => {
-    if (!good) await load()
-    return good
-  })
-}
-const waterReady = () => record({ id: uuid(), kind: 'water', celsius: waterC.value })
 const toppedUp = () => record({ id: uuid(), kind: 'topped-up' })
 async function giveUp(): Promise<void> {
   const again = mix.value
@@ -69,7 +66,8 @@ async function giveUp(): Promise<void> {
   if (good) await router.push(again ? `/formulary/${again.formulaId}` : '/scales')
 }
 async function bottled(bottleIds: string[]): Promise<void> {
-  await router.push(bottleIds.length === 1 ? `/shelf/${bottleIds[0]}` : '/shelf')
+  labels.value = bottleIds
+  await Promise.all([bottles.load(true), bottleIds.length === 1 ? router.push(`/shelf/${bottleIds[0]}`) : undefined])
 }
 </script>
 
@@ -77,9 +75,17 @@ async function bottled(bottleIds: string[]): Promise<void> {
   <div class="station">
     <p v-if="missing" class="text-xl">{{ missing }} <RouterLink to="/scales" class="link">Back to the scales</RouterLink></p>
     <p v-else-if="!mix || !state" class="text-quiet">Fetching the mix …</p>
-    <div v-else-if="mix.state !== 'open'" class="text-xl">
-      <p>{{ mix.state === 'done' ? 'This mix is bottled and on the shelf.' : 'This mix was given up.' }}</p>
-      <RouterLink to="/shelf" class="link">To the shelf</RouterLink>
+    <div v-else-if="mix.state !== 'open'" class="space-y-5 text-xl">
+      <h1 class="text-3xl font-bold">{{ volume(state.formula.finalMl) }} {{ mix.formulaName }}</h1>
+      <p>
+        {{ mix.state === 'done' ? 'This mix is bottled and on the shelf.' : 'This mix was given up.' }}{{ mix.note ? ` ${mix.note}` : '' }}
+      </p>
+      <p v-if="made.length > 0" class="flex flex-wrap items-center gap-4">
+        <b class="text-4xl">{{ made.map((bottle) => bottle.label).join(' · ') }}</b>
+        <a class="button" :href="`/api/print/labels?bottles=${labels.join()}`" target="_blank" rel="noopener">Print their labels</a>
+      </p>
+      <RecordTable :mix="mix" />
+      <RouterLink to="/shelf" class="link inline-flex min-h-11 items-center">To the shelf</RouterLink>
     </div>
     <div v-else class="grid grid-cols-[300px_minmax(0,1fr)] gap-10 max-lg:grid-cols-1">
       <aside class="max-lg:order-last">
@@ -96,7 +102,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
             :class="{ here: state.at === i }"
             :aria-current="state.at === i ? 'step' : undefined"
           >
-            <span class="mark">{{ one.state === 'done' ? '✓' : i + 2 }}</span><span>{{ one.line.chemical.name }}</span
+            <span class="mark">{{ one.state === 'done' ? '✓' : i + 2 }}</span><span>{{ one.chemical.name }}</span
             ><b>{{ amount(one, one.target) }}</b>
           </li>
           <li :class="{ here: state.at === 'top-up' }">
@@ -112,7 +118,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
             <b>{{ word }}.</b>
           </p>
           <p v-if="upcoming && warn(upcoming).length > 0">
-            Next, {{ upcoming.line.chemical.name.toLowerCase() }}: {{ warn(upcoming).join('; ').toLowerCase() }}.
+            Next, {{ upcoming.chemical.name.toLowerCase() }}: {{ warn(upcoming).join('; ').toLowerCase() }}.
           </p>
           <p v-if="warn(line).length === 0 && warn(upcoming).length === 0">
             Gloves, eye protection and apron; air on; away from film and paper.
@@ -123,27 +129,24 @@ async function bottled(bottleIds: string[]): Promise<void> {
       </aside>
 
       <section aria-live="polite">
-        <template v-if="state.at === 'water'">
-          <p class="text-xl text-quiet">Fill first</p>
-          <h1 class="text-4xl font-bold">{{ state.formula.water === 'deionised' ? 'Deionised water' : 'Water' }}</h1>
-          <p class="my-4 font-mono text-7xl font-bold max-sm:text-5xl">{{ volume(state.startMl) }}</p>
-          <p class="mb-5 text-2xl">
-            at <b class="font-mono">{{ showTemperature(state.formula.mixC, session.units) }}</b>. Never start with the full volume.
-          </p>
-          <div class="mb-5 max-w-xs"><QuantityField v-model="waterC" kind="temperature" label="Measured, if you like" /></div>
-          <ProblemLine :problem="problem" />
-          <button class="button button-main mt-3 min-h-16 px-8" :disabled="busy" data-next @click="waterReady">The water is ready</button>
-        </template>
+        <WaterStep v-if="state.at === 'water'" :state="state" :mix-id="id" :busy="busy" :problem="problem" :record="record" />
         <AdditionStep
           v-else-if="line && typeof state.at === 'number'"
           :key="`${state.at} ${state.formula.finalMl}`"
+          :mix="mix"
           :state="state"
           :line="line"
-          :jars="jars.rows"
+          :jar="jar"
+          :jars="fitting"
+          :stock="stock"
+          :course="course[state.at]"
+          :findings="findings"
           :busy="busy"
           :problem="problem"
           :record="record"
           @again="givingUp = true"
+          @jar="pick"
+          @checked="mix = $event"
         />
         <template v-else-if="state.at === 'top-up'">
           <p class="text-xl text-quiet">All dissolved</p>
@@ -152,6 +155,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
           <p class="mb-5 text-2xl">Stir once more and let it cool to the room.</p>
           <ProblemLine :problem="problem" />
           <button class="button button-main mt-3 min-h-16 px-8" :disabled="busy" data-next @click="toppedUp">Topped up</button>
+          <JugPanel :mix-id="id" :target-c="session.darkroom?.roomC ?? 21" class="mt-6" />
         </template>
         <BottleStep v-else :mix-id="id" :state="state" :record="record" @bottled="bottled" />
       </section>

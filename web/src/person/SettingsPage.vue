@@ -46,7 +46,17 @@ async function keepRoom(): Promise<void> {
   }
   const good = await house.act(async () => {
     const answer = await call(api.darkroom.change, {
-      body: { version: session.darkroom?.version ?? 1, name: room.name, zone: room.zone, tapColdC, tapHotC, roomC, scaleReadabilityG },
+      body: {
+        version: session.darkroom?.version ?? 1,
+        name: room.name,
+        zone: room.zone,
+        tapColdC,
+        tapHotC,
+        roomC,
+        scaleReadabilityG,
+        currency: room.currency,
+        secondCheck: room.secondCheck,
+      },
     })
     Object.assign(room, answer)
     await session.load()
@@ -89,7 +99,10 @@ const endAll = () =>
           <QuantityField v-model="room.tapHotC" kind="temperature" label="Hot tap" />
           <QuantityField v-model="room.roomC" kind="temperature" label="Room" />
           <QuantityField v-model="room.scaleReadabilityG" kind="mass" label="Scale’s last digit" />
+          <TextField v-model="room.currency" label="Currency" hint="of prices, such as EUR" />
         </div>
+        <SwitchField v-model="room.secondCheck" label="A second person looks" detail="at developing agents and restrainers on the scales" />
+        <RouterLink to="/devices" class="link inline-flex min-h-11 items-center">Scales, thermometers and pH meters</RouterLink>
         <ProblemLine :problem="['name', 'zone'].includes(house.field.value) ? '' : house.problem.value" />
         <button class="button button-main" :disabled="house.busy.value">Keep the darkroom’s</button>
       </form>

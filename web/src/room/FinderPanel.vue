@@ -3,14 +3,16 @@ import { showParts } from '@selvrin/core'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import ModalPanel from '../fields/ModalPanel.vue'
+import { nameOf } from '../jar/reorder'
 import { useSession } from '../session/store'
-import { useBottles, useFormulas, useRolls, useRuns } from '../stores'
+import { useBottles, useFormulas, useJars, useRolls, useRuns } from '../stores'
 
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const session = useSession()
 const bottles = useBottles()
 const formulas = useFormulas()
+const jars = useJars()
 const runs = useRuns()
 const rolls = useRolls()
 const words = ref('')
@@ -19,7 +21,7 @@ const chosen = ref(0)
 onMounted(() => {
   void bottles.load()
   void rolls.load()
-  if (session.isTechnician) void Promise.all([formulas.load(), runs.load()])
+  if (session.isTechnician) void Promise.all([formulas.load(), jars.load(), runs.load()])
 })
 
 interface Hit {
@@ -44,6 +46,13 @@ const everything = computed((): Hit[] => [
     to: `/formulary/${row.id}`,
     text: row.body.purpose,
   })),
+  ...jars.rows.map((row) => ({
+    key: row.id,
+    what: 'Jar',
+    name: `${nameOf(row)}, ${[row.lot && `lot ${row.lot}`, row.place].filter(Boolean).join(', ')}`,
+    to: `/formulary/jars/${row.id}`,
+    text: row.code,
+  })),
   ...runs.rows.map((row) => ({
     key: row.id,
     what: 'Run',
@@ -59,7 +68,11 @@ const everything = computed((): Hit[] => [
     text: row.developer,
   })),
 ])
+/** A scanner types a label's address, a person its six characters: either is what it names. */
+const scanned = computed(() => /(?:\/b\/|^\s*)([2-9A-HJKMNP-Za-hjkmnp-z]{6})\s*$/.exec(words.value)?.[1]?.toUpperCase())
 const hits = computed(() => {
+  const exact = everything.value.filter((hit) => scanned.value !== undefined && hit.text === scanned.value)
+  if (exact.length > 0) return exact
   const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean)
   if (asked.length === 0) return []
   return everything.value
@@ -79,6 +92,7 @@ function go(hit: Hit | undefined): void {
       v-model="words"
       class="input"
       aria-label="Name, label or code"
+      autocomplete="off"
       placeholder="Name, label or code"
       @input="chosen = 0"
       @keydown.enter.prevent="go(hits[chosen])"

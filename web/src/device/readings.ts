@@ -1,0 +1,41 @@
+import type { Device, DeviceKind, Reading } from '@selvrin/core/contract'
+import { defineStore } from 'pinia'
+import { computed, onScopeDispose, ref, shallowReactive, type ComputedRef, type Ref } from 'vue'
+import { onReading } from '../api/live'
+import { useDevices } from '../stores'
+
+/** ms after which a reading no longer says anything about now */
+const freshMs = 4000
+
+/** The latest reading of every device at the bench. */
+export const useReadings = defineStore('readings', () => {
+  const latest = shallowReactive(new Map<string, Reading & { heard: number }>())
+  onReading((reading) => void latest.set(reading.deviceId, { ...reading, heard: performance.now() }))
+  return { latest }
+})
+
+export interface AtBench {
+  device: ComputedRef<Device | undefined>
+  /** null while there is none, or it does not answer */
+  reading: ComputedRef<Reading | null>
+  lost: ComputedRef<boolean>
+  now: Ref<number>
+}
+
+/** The bench device of a kind that speaks now, and what it says. */
+export function useBench(kind: DeviceKind): AtBench {
+  const devices = useDevices()
+  const readings = useReadings()
+  void devices.load()
+  const now = ref(performance.now())
+  const timer = window.setInterval(() => (now.value = performance.now()), 1000)
+  onScopeDispose(() => clearInterval(timer))
+  const heard = (device: Device) => {
+    const reading = readings.latest.get(device.id)
+    return reading && reading.value !== null && now.value - reading.heard < freshMs ? reading : null
+  }
+  const mine = computed(() => devices.rows.filter((one) => one.kind === kind && one.active))
+  const device = computed(() => mine.value.find(heard) ?? mine.value[0])
+  const reading = computed(() => (device.value ? heard(device.value) : null))
+  return { device, reading, lost: computed(() => device.value !== undefined && reading.value === null), now }
+}

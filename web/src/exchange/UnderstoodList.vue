@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import type { Understood } from '@selvrin/core'
+import { computed, ref } from 'vue'
+
+/** What was understood of a file, line by line. */
+const { lines } = defineProps<{ lines: Understood[] }>()
+const words = { new: 'New', changed: 'Changes', same: 'The same', wrong: 'Wrong' }
+type State = keyof typeof words
+const states: State[] = ['wrong', 'changed', 'new', 'same']
+const count = (state: State) => lines.filter((line) => line.state === state).length
+const only = ref<State | null>(null)
+const many = 200
+const more = ref(1)
+const matching = computed(() => lines.filter((line) => only.value === null || line.state === only.value))
+const shown = computed(() => matching.value.slice(0, many * more.value))
+</script>
+
+<template>
+  <div>
+    <div class="mb-3 flex flex-wrap gap-2">
+      <button class="button button-small" :class="only === null ? 'button-main' : ''" :aria-pressed="only === null" @click="only = null">
+        All {{ lines.length }}
+      </button>
+      <template v-for="state in states" :key="state">
+        <button
+          v-if="count(state) > 0"
+          class="button button-small"
+          :class="only === state ? 'button-main' : ''"
+          :aria-pressed="only === state"
+          @click="((only = state), (more = 1))"
+        >
+          {{ words[state] }} {{ count(state) }}
+        </button>
+      </template>
+    </div>
+    <ol>
+      <li v-for="line in shown" :key="line.line" class="grid grid-cols-[4.5rem_6rem_1fr] gap-3 border-b border-line py-2">
+        <span class="text-quiet">line {{ line.line }}</span>
+        <b :class="line.state === 'wrong' ? 'text-alarm' : ''"
+          >{{ line.state === 'wrong' ? '▲ ' : line.state === 'new' ? '+ ' : line.state === 'changed' ? '≠ ' : '= '
+          }}{{ words[line.state] }}</b
+        >
+        <div>
+          <p>{{ line.says }}</p>
+          <p v-for="change in line.changes" :key="change.what">
+            <span class="text-quiet">{{ change.what.replaceAll('_', ' ') }}:</span> <s>{{ change.from }}</s> → <b>{{ change.to }}</b>
+          </p>
+          <p v-for="one in line.problems" :key="one" class="font-semibold text-alarm">{{ one }}</p>
+          <p v-for="one in line.notes" :key="one">{{ one }}</p>
+        </div>
+      </li>
+    </ol>
+    <button v-if="matching.length > shown.length" class="button mt-4" @click="more += 1">{{ matching.length - shown.length }} more</button>
+  </div>
+</template>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { dilute, showParts, showVolume } from '@selvrin/core'
+import { api, type FormulaRow } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, onMounted, reactive, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ChoiceField from '../fields/ChoiceField.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import { useSession } from '../session/store'
+import { useBottles, useFormulas } from '../stores'
+
+/** Parts of their own bottles poured together, in their order, at a ratio, with water. */
+const { row } = defineProps<{ row: FormulaRow }>()
+const session = useSession()
+const router = useRouter()
+const bottles = useBottles()
+const formulas = useFormulas()
+const { busy, problem, act } = useAction()
+onMounted(() => void bottles.load())
+const newId = uuid()
+const totalMl = ref<number | null>(1000)
+const ratio = ref(String(0))
+const combine = computed(() => row.body.combine ?? [])
+const ratios = computed(() => row.body.use.dilutions.map((parts, i) => ({ value: String(i), name: showParts(parts) })))
+const parts = computed(() => row.body.use.dilutions[Number(ratio.value)] ?? [])
+const volumes = computed(() => (totalMl.value ? dilute({ parts: parts.value, totalMl: totalMl.value }) : []))
+const volume = (ml: number) => showVolume(ml, session.units)
+const picked = reactive<Record<string, string | null>>({})
+const choices = (formulaId: string) =>
+  bottles.rows
+    .filter((bottle) => bottle.formulaId === formulaId && bottle.retiredAt === null)
+    .map((bottle) => ({ value: bottle.id, name: `${bottle.label}, ${volume(bottle.state.volumeMl)}`, detail: bottle.name }))
+const from = (formulaId: string) => picked[formulaId] ?? choices(formulaId)[0]?.value ?? null
+const nameOf = (formulaId: string) => formulas.rows.find((one) => one.id === formulaId)?.body.name ?? 'a formula that is gone'
+
+async function pour(): Promise<void> {
+  const bottleIds = combine.value.map((part) => from(part.formulaId))
+  const missing = combine.value[bottleIds.indexOf(null)]
+  if (missing) {
+    problem.value = `There is no bottle of part ${missing.part} on the shelf: mix ${nameOf(missing.formulaId)} first.`
+    return
+  }
+  if (!totalMl.value) {
+    problem.value = 'Write how much to make.'
+    return
+  }
+  const body = { newId, formulaId: row.id, from: bottleIds as string[], parts: parts.value, totalMl: totalMl.value, sizeMl: totalMl.value }
+  if (await act(() => call(api.bottle.combine, { body }))) await router.push(`/shelf/${newId}`)
+}
+</script>
+
+<template>
+  <form class="mt-5 space-y-5" @submit.prevent="pour">
+    <div class="grid max-w-xl grid-cols-2 gap-4">
+      <QuantityField v-model="totalMl" kind="volume" label="How much to make" />
+      <ChoiceField v-model="ratio" label="Ratio" :choices="ratios" />
+    </div>
+    <ol class="ladder">
+      <li v-for="(part, i) in combine" :key="part.part" class="rung">
+        <b class="amount">{{ volume(volumes[i] ?? 0) }}</b>
+        <div>
+          <b class="text-xl">Part {{ part.part }}</b
+          >{{ i > 0 ? ` into part ${combine[i - 1]?.part}` : '' }}
+          <RouterLink :to="`/formulary/${part.formulaId}`" class="link ml-2">{{ nameOf(part.formulaId) }}</RouterLink>
+          <div class="mt-1 max-w-sm">
+            <ChoiceField
+              :model-value="from(part.formulaId)"
+              label="From the bottle"
+              :choices="choices(part.formulaId)"
+              placeholder="none on the shelf"
+              @update:model-value="(value: string | null) => (picked[part.formulaId] = value)"
+            />
+          </div>
+        </div>
+      </li>
+      <li v-if="volumes.length > combine.length" class="rung">
+        <b class="amount">{{ volume(volumes[combine.length] ?? 0) }}</b>
+        <div><b class="text-xl">Water</b></div>
+      </li>
+    </ol>
+    <p class="text-lg">Only right before use: the parts keep, what is poured together does not. A separate graduate for each part.</p>
+    <ProblemLine :problem="problem" />
+    <button class="button button-main min-h-14" :disabled="busy">Poured together</button>
+  </form>
+</template>

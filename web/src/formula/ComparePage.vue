@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import {
+  chemicalOf,
+  compareFormulas,
+  costOf,
+  DomainError,
+  estimatePh,
+  perLitre,
+  showMass,
+  showParts,
+  showTemperature,
+  type Formula,
+} from '@selvrin/core'
+import type { FormulaRow } from '@selvrin/core/contract'
+import { computed, onMounted } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import ChoiceField from '../fields/ChoiceField.vue'
+import BathMark from '../marks/BathMark.vue'
+import { percent } from '../marks/words'
+import { useSession } from '../session/store'
+import { useFormulas, useJars } from '../stores'
+import { pricesOf, showMoney } from './missing'
+
+/** Two formulas side by side, per litre. */
+const route = useRoute()
+const router = useRouter()
+const session = useSession()
+const formulas = useFormulas()
+const jars = useJars()
+onMounted(() => void Promise.all([formulas.load(), jars.load()]))
+
+const choices = computed(() =>
+  formulas.rows
+    .filter((row) => row.body.additions.length > 0)
+    .map((row) => ({ value: row.id, name: row.body.name }))
+    .sort((a, b) => a.name.localeCompare(b.name)),
+)
+const pick = (side: 'one' | 'other') =>
+  computed({
+    get: () => (typeof route.query[side] === 'string' ? String(route.query[side]) : null),
+    set: (value) => void router.replace({ query: { ...route.query, [side]: value ?? undefined } }),
+  })
+const one = pick('one')
+const other = pick('other')
+const rowOf = (id: string | null) => formulas.rows.find((row) => row.id === id)
+const left = computed(() => rowOf(one.value))
+const right = computed(() => rowOf(other.value))
+const asFormula = (row: FormulaRow): Formula => ({ id: row.id, ...row.body }) as Formula
+const lines = computed(() => (left.value && right.value ? compareFormulas(asFormula(left.value), asFormula(right.value)) : []))
+
+function phOf(row: FormulaRow): string {
+  try {
+    const { ph, uncertainty } = estimatePh(perLitre(asFormula(row)))
+    return `${ph.toFixed(2)} ± ${uncertainty}`
+  } catch (error) {
+    if (error instanceof DomainError) return 'no data'
+    throw error
+  }
+}
+const facts = computed(() => {
+  if (!left.value || !right.value) return []
+  const of = (row: FormulaRow) => ({
+    'Predicted pH': phOf(row),
+    Water: `${percent(row.body.startMl / row.body.finalMl)} at ${showTemperature(row.body.mixC, session.units)}`,
+    Dilutions: row.body.use.dilutions.map((parts) => showParts(parts)).join(', '),
+    'Keeps, full bottle': row.body.use.keeping.fullDays === null ? 'not known' : `${row.body.use.keeping.fullDays} days`,
+    'Cost a litre': showMoney(costOf(asFormula(row), pricesOf(jars.rows)).perLitre, session.darkroom?.currency ?? 'EUR'),
+  })
+  const [a, b] = [of(left.value), of(right.value)]
+  return (Object.keys(a) as (keyof typeof a)[]).map((name) => ({ name, one: a[name], other: b[name], differs: a[name] !== b[name] }))
+})
+const times = (ratio: number | null) => (ratio === null || Math.abs(ratio - 1) < 0.005 ? '' : `× ${ratio.toFixed(2)}`)
+</script>
+
+<template>
+  <div class="station">
+    <RouterLink :to="one ? `/formulary/${one}` : '/formulary'" class="link inline-flex min-h-11 items-center"
+      >← {{ left?.body.name ?? 'Formulary' }}</RouterLink
+    >
+    <h1 class="mb-4 text-3xl font-bold">Side by side, per litre</h1>
+    <div class="mb-6 grid max-w-4xl grid-cols-2 gap-8">
+      <ChoiceField v-model="one" label="One formula" :choices="choices" />
+      <ChoiceField v-model="other" label="Beside it" :choices="choices" />
+    </div>
+    <table v-if="left && right" class="w-full max-w-6xl border-collapse text-left text-lg">
+      <thead>
+        <tr class="border-b-4 border-ink align-bottom">
+          <th class="w-8" />
+          <th class="py-2 pr-4 text-2xl">
+            <span class="inline-flex items-center gap-3"><BathMark :family="left.body.family" />{{ left.body.name }}</span>
+          </th>
+          <th class="pr-4 text-right">g a litre</th>
+          <th class="pr-4 text-right">g a litre</th>
+          <th class="py-2 text-2xl">
+            <span class="inline-flex items-center gap-3"><BathMark :family="right.body.family" />{{ right.body.name }}</span>
+          </th>
+          <th class="text-right text-base">by strength</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="(line, i) in lines"
+          :key="i"
+          class="border-b border-line"
+          :class="line.differs ? 'font-bold' : 'text-quiet'"
+          :data-differs="line.differs || undefined"
+        >
+          <td class="py-2.5" :aria-label="line.differs ? 'differs' : 'the same'">{{ line.differs ? '≠' : '=' }}</td>
+          <td class="pr-4">{{ line.one ? chemicalOf(line.one.chemical).name : '—' }}</td>
+          <td class="pr-4 text-right font-mono">{{ line.one ? showMass(line.one.grams, session.units) : '' }}</td>
+          <td class="pr-4 text-right font-mono">{{ line.other ? showMass(line.other.grams, session.units) : '' }}</td>
+          <td>{{ line.other ? chemicalOf(line.other.chemical).name : '—' }}</td>
+          <td class="text-right font-mono">{{ times(line.ratio) }}</td>
+        </tr>
+        <tr v-for="fact in facts" :key="fact.name" class="border-b border-line" :class="fact.differs ? 'font-bold' : 'text-quiet'">
+          <td class="py-2.5" :aria-label="fact.differs ? 'differs' : 'the same'">{{ fact.differs ? '≠' : '=' }}</td>
+          <td class="pr-4" colspan="2">
+            <span class="flex justify-between gap-4"
+              ><span class="font-normal">{{ fact.name }}</span
+              ><span>{{ fact.one }}</span></span
+            >
+          </td>
+          <td class="pr-4" colspan="3">{{ fact.other }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else class="text-xl">Choose two formulas.</p>
+  </div>
+</template>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import {
+  chemicalOf,
+  linesOf,
+  mixState,
+  mixCourse,
+  showMass,
+  showTemperature,
+  showVolume,
+  whatToWatch,
+  type Formula,
+  type Taking,
+} from '@selvrin/core'
+import { computed } from 'vue'
+import { useSession } from '../session/store'
+
+/** The additions as a bench card reads: each with its weight large, what it is, what to watch, and what the jar on the shelf changes. */
+const { formula, takings } = defineProps<{ formula: Formula; takings: Taking[] }>()
+const session = useSession()
+const lines = computed(() => linesOf(formula))
+const course = computed(() => mixCourse(mixState(formula, formula.finalMl, [])))
+const volume = (ml: number) => showVolume(ml, session.units)
+const rungs = computed(() =>
+  lines.value.map((line) => {
+    const taking = takings.find((one) => one.step === line.step)
+    const converted = taking && taking.jarId !== null && Math.abs(taking.factor - 1) > 1e-9 ? taking : undefined
+    const chemical = converted ? chemicalOf(converted.chemical) : line.chemical
+    const poured = line.addition.millilitres !== undefined && !converted
+    const amount = poured ? volume(line.addition.millilitres ?? 0) : showMass(converted?.grams ?? line.grams, session.units)
+    const point = course.value[line.step]
+    const change = point ? Math.round(point.afterC - point.beforeC) : 0
+    return {
+      step: line.step,
+      amount,
+      formulaAmount: converted ? showMass(line.grams, session.units) : '',
+      name: `${chemical.name}${line.addition.percent ? `, ${line.addition.percent} % solution` : ''}`,
+      at: line.addition.atC === undefined ? '' : ` at ${showTemperature(line.addition.atC, session.units)}`,
+      watch: whatToWatch(line),
+      because: converted?.because ?? '',
+      heat:
+        point && Math.abs(change) >= 2
+          ? `${change > 0 ? 'warms' : 'cools'} it to about ${showTemperature(Math.round(point.afterC), session.units)}`
+          : '',
+    }
+  }),
+)
+</script>
+
+<template>
+  <ol class="ladder mt-5">
+    <li class="rung">
+      <b class="amount">{{ volume(formula.startMl) }}</b>
+      <div>
+        <b class="text-xl"
+          >{{ formula.water === 'deionised' ? 'Deionised water' : 'Water' }} at {{ showTemperature(formula.mixC, session.units) }}</b
+        >
+        <p class="text-quiet">
+          {{ Math.round((formula.startMl / formula.finalMl) * 100) }} % of the final volume. Never start with all of it.
+        </p>
+      </div>
+    </li>
+    <li v-for="rung in rungs" :key="rung.step" class="rung">
+      <b class="amount">{{ rung.amount }}</b>
+      <div>
+        <b class="text-xl">{{ rung.name }}</b>{{ rung.at }}
+        <p class="text-quiet">
+          {{ rung.watch }}<template v-if="rung.heat"> It {{ rung.heat }}.</template>
+        </p>
+        <p v-if="rung.because" class="mt-0.5 border-l-4 border-primary pl-2">{{ rung.because }}</p>
+      </div>
+    </li>
+    <li class="rung">
+      <b class="amount">{{ volume(formula.finalMl) }}</b>
+      <div>
+        <b class="text-xl">Cold water to the mark</b>
+        <p class="text-quiet">Only when everything is dissolved. Cool, measure pH, bottle full to the neck, label.</p>
+      </div>
+    </li>
+  </ol>
+</template>

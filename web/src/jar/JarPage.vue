@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { assayOf, catalogue, clashesOf, showMass, storageGroup, storageWords } from '@selvrin/core'
+import { api, type JarEntry, type JarPage } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { call, sentence } from '../api/call'
+import { onChange } from '../api/live'
+import { useAction } from '../api/useAction'
+import ChoiceField from '../fields/ChoiceField.vue'
+import ModalPanel from '../fields/ModalPanel.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import TextField from '../fields/TextField.vue'
+import ProtectionSigns from '../hazard/ProtectionSigns.vue'
+import { showDate, showMoment } from '../marks/words'
+import { useSession } from '../session/store'
+import { useFormulas, useJars } from '../stores'
+import EditJarPanel from './EditJarPanel.vue'
+import { enoughFor, nameOf } from './reorder'
+import SheetPanel from './SheetPanel.vue'
+
+const route = useRoute()
+const session = useSession()
+const jars = useJars()
+const formulas = useFormulas()
+const jar = shallowRef<JarPage | null>(null)
+const missing = ref('')
+const editing = ref(false)
+const writing = ref(false)
+const kind = ref<'receive' | 'consume' | 'discard' | null>('consume')
+const grams = ref<number | null>(null)
+const note = ref('')
+const entryId = ref(uuid())
+const { busy, problem, act } = useAction()
+const id = computed(() => String(route.params.id))
+const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
+
+async function load(): Promise<void> {
+  try {
+    jar.value = await call(api.jar.get, { params: { id: id.value } })
+  } catch (error) {
+    missing.value = sentence(error)
+  }
+}
+watch(id, () => void load(), { immediate: true })
+onMounted(() => void Promise.all([jars.load(), formulas.load()]))
+onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === id.value) && load())))
+
+const chemical = computed(() => (jar.value ? catalogue[jar.value.chemical] : undefined))
+const mass = (value: number) => showMass(value, session.units)
+const group = computed(() => (chemical.value ? (jar.value?.storage ?? storageGroup(chemical.value)) : null))
+const clashes = computed(() =>
+  jar.value && jar.value.place !== ''
+    ? clashesOf([
+        jar.value.chemical,
+        ...jars.rows.filter((one) => one.place === jar.value?.place && one.grams > 0).map((one) => one.chemical),
+      ]).filter((clash) => clash.one === jar.value?.chemical || clash.other === jar.value?.chemical)
+    : [],
+)
+const enough = computed(() => (jar.value ? enoughFor(jar.value.chemical, jars.rows, formulas.rows).slice(0, 5) : []))
+const assay = computed(() => (chemical.value && jar.value ? assayOf(jar.value, chemical.value) : 1))
+const words: Record<JarEntry['kind'], string> = { receive: 'Received', consume: 'Taken', correct: 'Counted', discard: 'Discarded' }
+const kinds = [
+  { value: 'consume' as const, name: 'Taken', detail: 'by hand, not on the scales' },
+  { value: 'receive' as const, name: 'Filled up', detail: 'the same lot' },
+  { value: 'discard' as const, name: 'Discarded', detail: 'caked, brown, spilled: where its kind of waste belongs' },
+]
+async function write(): Promise<void> {
+  if (kind.value === null || grams.value === null || grams.value <= 0) {
+    problem.value = 'Write how much.'
+    return
+  }
+  const body = { entryId: entryId.value, kind: kind.value, grams: grams.value, note: note.value }
+  const good = await act(async () => {
+    jar.value = await call(api.jar.write, { params: { id: id.value }, body })
+  })
+  if (!good) return
+  writing.value = false
+  entryId.value = uuid()
+  grams.value = null
+  note.value = ''
+}
+</script>
+
+<template>
+  <div class="station">
+    <p v-if="missing" class="text-xl">{{ missing }} <RouterLink to="/formulary/jars" class="link">Back to the jars</RouterLink></p>
+    <template v-else-if="jar && chemical">
+      <RouterLink to="/formulary/jars" class="link inline-flex min-h-11 items-center">← Jars</RouterLink>
+      <div class="grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-10 max-lg:grid-cols-1">
+        <section>
+          <h1 class="text-4xl font-bold">{{ nameOf(jar) }}</h1>
+          <p class="mt-3 text-5xl font-bold">
+            <span class="font-mono">{{ mass(jar.grams) }}</span>
+          </p>
+          <p class="mt-1 text-xl">
+            {{
+              [jar.lot && `lot ${jar.lot}`, jar.place, jar.openedAt === null ? 'sealed' : `opened ${showDate(jar.openedAt, zone)}`]
+                .filter(Boolean)
+                .join(' · ')
+            }}
+          </p>
+          <ul v-if="enough.length > 0" class="mt-3">
+            <li v-for="one in enough" :key="one.formula.id">
+              {{
+                one.batches === 0
+                  ? 'Not enough for'
+                  : one.batches === 1
+                    ? 'Enough for one more batch of'
+                    : `Enough for ${one.batches} more batches of`
+              }}
+              <RouterLink :to="`/formulary/${one.formula.id}`" class="link">{{ one.formula.body.name }}</RouterLink>
+            </li>
+          </ul>
+          <ProtectionSigns :chemical="chemical" full class="mt-5" />
+          <p v-if="group" class="mt-3">
+            <b>{{ storageWords[group].split(':')[0] }}:</b>{{ storageWords[group].split(':')[1] }}.
+          </p>
+          <p v-for="clash in clashes" :key="clash.message" class="mt-1 font-semibold text-alarm">▲ {{ clash.message }}</p>
+          <p class="mt-3 text-quiet">
+            Assay {{ Math.round(assay * 1000) / 10 }} %{{ jar.assay === null ? ', the usual' : '' }} ·
+            {{ jar.pricePerKg === null ? 'no price' : `${jar.pricePerKg} ${session.darkroom?.currency ?? ''} a kg` }} ·
+            {{ jar.reorderG === null ? 'no reorder level' : `order below ${mass(jar.reorderG)}` }} · code
+            <b class="font-mono">{{ jar.code }}</b>
+          </p>
+          <p v-if="chemical.note" class="text-quiet">{{ chemical.note }} ({{ chemical.source }}).</p>
+          <div class="mt-5 flex flex-wrap gap-3">
+            <button class="button" @click="editing = true">Edit</button>
+            <button class="button" @click="writing = true">Take, fill up, discard</button>
+            <a class="button" :href="`/api/print/labels?jars=${jar.id}`" target="_blank" rel="noopener">Print its label</a>
+          </div>
+          <SheetPanel :jar="jar" class="mt-5" @changed="load" />
+        </section>
+        <section aria-labelledby="ledger">
+          <h2 id="ledger" class="mb-2 text-2xl font-bold">Ledger</h2>
+          <table class="w-full border-collapse text-left">
+            <thead>
+              <tr class="border-b-2 border-ink">
+                <th class="py-2 pr-3">When, who</th>
+                <th class="pr-3">What</th>
+                <th class="pr-3 text-right">Change</th>
+                <th class="text-right">Holds</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="entry in jar.ledger" :key="entry.id" class="border-b border-line align-top">
+                <td class="py-2 pr-3">
+                  {{ showMoment(entry.at, zone) }}<br /><span class="text-quiet">{{ entry.by }}</span>
+                </td>
+                <td class="py-2 pr-3">
+                  <b>{{ words[entry.kind] }}</b>
+                  <RouterLink v-if="entry.mixId" class="link ml-1" :to="`/scales/${entry.mixId}`">on the scales</RouterLink>
+                  <span v-if="entry.note" class="block text-quiet">{{ entry.note }}</span>
+                </td>
+                <td class="py-2 pr-3 text-right font-mono whitespace-nowrap">
+                  {{ entry.grams === 0 ? 'right' : `${entry.grams > 0 ? '+' : '−'}${mass(Math.abs(entry.grams))}` }}
+                </td>
+                <td class="py-2 text-right font-mono whitespace-nowrap">{{ mass(entry.balanceG) }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+      </div>
+      <EditJarPanel v-if="editing" :jar="jar" @close="editing = false" @kept="((jar = $event), (editing = false))" />
+      <ModalPanel :open="writing" :title="nameOf(jar)" @close="writing = false">
+        <form class="space-y-4" @submit.prevent="write">
+          <ChoiceField v-model="kind" label="What happened" :choices="kinds" />
+          <QuantityField v-model="grams" kind="mass" label="How much" :hint="`${mass(jar.grams)} by its record`" />
+          <TextField v-model="note" label="Note" />
+          <ProblemLine :problem="problem" />
+          <div class="flex gap-3">
+            <button class="button button-main" :disabled="busy">Write it down</button>
+            <button type="button" class="button" @click="writing = false">Not now</button>
+          </div>
+        </form>
+      </ModalPanel>
+    </template>
+    <p v-else class="text-quiet">Fetching the jar …</p>
+  </div>
+</template>

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { api, sheetBytes, sheetTypes, type JarPage } from '@selvrin/core/contract'
+import { useTemplateRef } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ProblemLine from '../fields/ProblemLine.vue'
+
+/** The supplier's safety sheet, attached to the jar. */
+const { jar } = defineProps<{ jar: JarPage }>()
+const emit = defineEmits<{ changed: [] }>()
+const { busy, problem, act } = useAction()
+const input = useTemplateRef<HTMLInputElement>('input')
+
+/** The file as base64, without the head a data address has. */
+const read = (file: File): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const reader = new FileReader()
+    reader.onload = () => resolve(String(reader.result).replace(/^[^,]*,/, ''))
+    reader.onerror = () => reject(new Error('The file cannot be read. Choose it again.'))
+    reader.readAsDataURL(file)
+  })
+async function attach(): Promise<void> {
+  const file = input.value?.files?.[0]
+  if (!file) return
+  if (file.size > sheetBytes) {
+    problem.value = `A safety sheet may have ${sheetBytes / 1e6} MB; this one has ${(file.size / 1e6).toFixed(1)} MB.`
+    return
+  }
+  const good = await act(async () =>
+    call(api.jar.putSheet, { params: { id: jar.id }, body: { name: file.name, base64: await read(file) } }),
+  )
+  if (input.value) input.value.value = ''
+  if (good) emit('changed')
+}
+const remove = () => act(() => call(api.jar.removeSheet, { params: { id: jar.id } })).then((good) => void (good && emit('changed')))
+</script>
+
+<template>
+  <section aria-labelledby="sheet">
+    <h2 id="sheet" class="mb-1 text-xl font-bold">Supplier’s safety sheet</h2>
+    <p v-if="jar.sheet" class="mb-2">
+      <a class="link" :href="`/api/jars/${jar.id}/sheet`" target="_blank" rel="noopener">{{ jar.sheet.name }}</a>
+      <span class="text-quiet"> {{ Math.max(1, Math.round(jar.sheet.bytes / 1000)) }} kB</span>
+    </p>
+    <p v-else class="mb-2 text-quiet">None attached yet. It decides over everything said here.</p>
+    <ProblemLine :problem="problem" class="mb-2" />
+    <div class="flex flex-wrap gap-3">
+      <button class="button button-small" :disabled="busy" @click="input?.click()">{{ jar.sheet ? 'Replace it' : 'Attach it' }}</button>
+      <button v-if="jar.sheet" class="button button-small" :disabled="busy" @click="remove">Take it off</button>
+    </div>
+    <input
+      ref="input"
+      type="file"
+      class="sr-only"
+      tabindex="-1"
+      aria-label="Safety sheet file"
+      :accept="sheetTypes.join()"
+      @change="attach"
+    />
+  </section>
+</template>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { catalogue, showMass, showVolume } from '@selvrin/core'
+import type { Mix } from '@selvrin/core/contract'
+import { useSession } from '../session/store'
+
+/** The record of a mix, line by line. */
+defineProps<{ mix: Mix }>()
+const session = useSession()
+const amount = (unit: 'g' | 'ml', value: number) => (unit === 'g' ? showMass(value, session.units) : showVolume(value, session.units))
+</script>
+
+<template>
+  <table class="w-full max-w-5xl border-collapse text-left text-base">
+    <thead>
+      <tr class="border-b-2 border-ink">
+        <th class="py-2 pr-4">Chemical</th>
+        <th class="pr-4">Lot</th>
+        <th class="pr-4 text-right">Wanted</th>
+        <th class="pr-4 text-right">May be off</th>
+        <th class="pr-4 text-right">Taken</th>
+        <th class="pr-4">By</th>
+        <th>Looked at by</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="line in mix.record" :key="line.step" class="border-b border-line">
+        <td class="py-2 pr-4 font-semibold">{{ catalogue[line.chemical]?.name ?? line.chemical }}</td>
+        <td class="pr-4">{{ line.lot || '—' }}</td>
+        <td class="pr-4 text-right font-mono">{{ amount(line.unit, line.target) }}</td>
+        <td class="pr-4 text-right font-mono">{{ line.tolerance * 100 }} %</td>
+        <td class="pr-4 text-right font-mono">{{ amount(line.unit, line.actual) }}</td>
+        <td class="pr-4">{{ line.by }}{{ line.device ? `, ${line.device}` : '' }}</td>
+        <td>{{ line.checkedBy ?? '—' }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { blendWater, DomainError, showTemperature, showVolume, type MixEvent, type MixState } from '@selvrin/core'
+import { api } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import { useBench } from '../device/readings'
+import ProblemLine from '../fields/ProblemLine.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import { useSession } from '../session/store'
+import JugPanel from './JugPanel.vue'
+
+/** How much hot and cold makes the water, from the taps of the day; or how long a bath takes. */
+const { state, busy, problem, record, mixId } = defineProps<{
+  state: MixState
+  mixId: string
+  busy: boolean
+  problem: string
+  record: (...events: MixEvent[]) => Promise<boolean>
+}>()
+const session = useSession()
+const probe = useBench('thermometer')
+const keeping = useAction()
+const hotC = ref<number | null>(session.darkroom?.tapHotC ?? null)
+const coldC = ref<number | null>(session.darkroom?.tapColdC ?? null)
+const typedC = ref<number | null>(null)
+const temperature = (celsius: number) => showTemperature(Math.round(celsius * 10) / 10, session.units)
+const volume = (ml: number) => showVolume(ml, session.units)
+const blend = computed(() => {
+  if (hotC.value === null || coldC.value === null) return null
+  try {
+    const { hotMl, coldMl } = blendWater({ targetMl: state.startMl, targetC: state.formula.mixC, hotC: hotC.value, coldC: coldC.value })
+    return { hotMl, coldMl, problem: '' }
+  } catch (error) {
+    if (error instanceof DomainError) return { hotMl: 0, coldMl: 0, problem: error.message }
+    throw error
+  }
+})
+const live = computed(() => probe.reading.value?.value ?? null)
+
+/** The taps of the day are the darkroom's: the next mix starts from them. */
+async function keepTaps(): Promise<void> {
+  const room = session.darkroom
+  if (!room || hotC.value === null || coldC.value === null || (room.tapHotC === hotC.value && room.tapColdC === coldC.value)) return
+  const { version, ...settings } = room
+  const [tapHotC, tapColdC] = [hotC.value, coldC.value]
+  await keeping.act(async () => {
+    await call(api.darkroom.change, { body: { version, ...settings, tapHotC, tapColdC } })
+    await session.load()
+  })
+}
+async function ready(): Promise<void> {
+  await keepTaps()
+  await record({ id: uuid(), kind: 'water', celsius: typedC.value ?? (probe.reading.value?.stable ? live.value : null) })
+}
+</script>
+
+<template>
+  <div>
+    <p class="text-xl text-quiet">Fill first</p>
+    <h1 class="text-4xl font-bold">{{ state.formula.water === 'deionised' ? 'Deionised water' : 'Water' }}</h1>
+    <p class="my-4 font-mono text-7xl font-bold max-sm:text-5xl">{{ volume(state.startMl) }}</p>
+    <p class="mb-4 text-2xl">
+      at <b class="font-mono">{{ temperature(state.formula.mixC) }}</b>. Never start with the full volume.
+    </p>
+    <p v-if="blend && !blend.problem" class="mb-4 text-3xl" data-blend>
+      <b class="font-mono">{{ volume(blend.hotMl) }}</b> hot + <b class="font-mono">{{ volume(blend.coldMl) }}</b> cold
+    </p>
+    <p v-else-if="blend" class="mb-4 text-xl font-semibold text-alarm">{{ blend.problem }}</p>
+    <div class="mb-4 grid max-w-2xl grid-cols-3 gap-4 max-sm:grid-cols-2">
+      <QuantityField v-model="hotC" kind="temperature" label="Hot tap today" />
+      <QuantityField v-model="coldC" kind="temperature" label="Cold tap today" />
+      <QuantityField v-model="typedC" kind="temperature" label="Measured, if you like" />
+    </div>
+    <p v-if="live !== null" class="mb-4 text-xl">
+      {{ probe.device.value?.name }}: <b class="font-mono text-3xl">{{ temperature(live) }}</b>
+      {{ probe.reading.value?.stable ? '' : ', still moving' }}
+    </p>
+    <ProblemLine :problem="problem || keeping.problem.value" />
+    <button class="button button-main mt-3 min-h-16 px-8" :disabled="busy" data-next @click="ready">The water is ready</button>
+    <JugPanel :mix-id="mixId" :target-c="state.formula.mixC" class="mt-6" />
+  </div>
+</template>

@@ -1,0 +1,43 @@
+import { ref, watch, type ComputedRef } from 'vue'
+import type { AtBench } from '../device/readings'
+
+/** ms a weight has to stay in its band before it is taken */
+const holdMs = 900
+/** the pan has to have been nearly empty before a new weight counts, as a share of what is wanted */
+const emptyShare = 0.2
+
+export interface Band {
+  low: number
+  high: number
+}
+
+/**
+ * Takes a stable weight that stays in its band, once: armed when the pan was nearly empty since the step began. Answers whether it is armed, and how to
+ * lay it down again after it was taken.
+ */
+export function useAutoWeigh(scale: AtBench, band: ComputedRef<Band | null>, take: (grams: number) => void) {
+  const armed = ref(false)
+  let since: number | null = null
+  watch(
+    () => scale.reading.value,
+    (reading) => {
+      const wanted = band.value
+      if (!reading || reading.value === null || !wanted) {
+        since = null
+        return
+      }
+      if (reading.value < wanted.low * emptyShare) armed.value = true
+      const good = armed.value && reading.stable && reading.value >= wanted.low && reading.value <= wanted.high
+      if (!good) {
+        since = null
+        return
+      }
+      since ??= performance.now()
+      if (performance.now() - since < holdMs) return
+      since = null
+      armed.value = false
+      take(reading.value)
+    },
+  )
+  return { armed, disarm: () => (armed.value = false) }
+}

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { DomainError, estimatePh, explainReading, perLitre, type Formula } from '@selvrin/core'
+import type { FormulaBatch } from '@selvrin/core/contract'
+import { computed } from 'vue'
+import { showDate } from '../marks/words'
+import { causeWords } from './causeWords'
+
+/** The pH a formula should have, beside what its batches had; a reading that is out is explained. */
+const { formula, batches, zone } = defineProps<{ formula: Formula; batches: FormulaBatch[]; zone: string }>()
+const amounts = computed(() => perLitre(formula))
+const predicted = computed(() => {
+  try {
+    return { ...estimatePh(amounts.value), problem: '' }
+  } catch (error) {
+    if (!(error instanceof DomainError)) throw error
+    return { ph: null, uncertainty: 0, problem: error.message }
+  }
+})
+const measured = computed(() =>
+  batches
+    .filter((batch) => batch.ph !== null)
+    .slice(0, 4)
+    .map((batch) => ({
+      ...batch,
+      explained: predicted.value.ph === null ? null : explainReading(amounts.value, batch.ph ?? 7),
+    })),
+)
+</script>
+
+<template>
+  <section aria-labelledby="ph-head">
+    <h2 id="ph-head" class="mb-1 text-xl font-bold">pH</h2>
+    <p v-if="predicted.ph === null" class="text-quiet">{{ predicted.problem }}</p>
+    <template v-else>
+      <p class="text-3xl font-bold">
+        <span class="font-mono">{{ predicted.ph.toFixed(2) }}</span>
+        <span class="ml-2 text-xl font-normal">± {{ predicted.uncertainty }}</span>
+      </p>
+      <p class="text-quiet">Estimated at 25 °C from the amounts; the meter decides.</p>
+    </template>
+    <ul v-if="measured.length > 0" class="mt-2 space-y-1">
+      <li v-for="batch in measured" :key="batch.id">
+        <b class="font-mono">{{ batch.ph?.toFixed(2) }}</b> measured {{ showDate(batch.madeAt, zone) }}, {{ batch.madeBy }}
+        <template v-if="batch.explained?.outside">
+          <b class="block text-alarm">{{ Math.abs((batch.ph ?? 0) - batch.explained.predicted).toFixed(2) }} further off than it may be.</b>
+          <span class="block">
+            Would fit:
+            <template v-for="(cause, i) in batch.explained.causes.slice(0, 3)" :key="i"
+              >{{ i > 0 ? '; ' : '' }}{{ causeWords(cause) }} (<span class="font-mono">{{ cause.ph.toFixed(2) }}</span
+              >)</template
+            >{{ batch.explained.causes.length > 0 ? '. Or' : 'none of the usual slips at the scale;' }} an old jar, or a meter out of
+            calibration.
+          </span>
+        </template>
+      </li>
+    </ul>
+  </section>
+</template>

@@ -1,0 +1,16 @@
+import { chemicalOf, type Cause } from '@selvrin/core'
+
+/** A slip at the scale in words: "borax taken twice". */
+export function causeWords(cause: Cause): string {
+  const name = chemicalOf(cause.chemical).name
+  switch (cause.slip) {
+    case 'left-out':
+      return `${name} left out`
+    case 'half':
+      return `half of the ${name.toLowerCase()}`
+    case 'twice':
+      return `twice the ${name.toLowerCase()}`
+    case 'other-product':
+      return `${chemicalOf(cause.instead ?? cause.chemical).name} taken for ${name.toLowerCase()}, gram for gram`
+  }
+}
