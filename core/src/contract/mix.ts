@@ -63,6 +63,8 @@ export const mix = mixSummary.extend({
   events: z.array(mixEvent),
   /** line by line what was weighed, by whom, and who looked at it */
   record: z.array(record),
+  /** what it was bottled in, once it is done */
+  bottleIds: z.array(id),
 })
 const filled = z
   .strictObject({ id, sizeMl: positive.max(100_000), ml: positive.max(100_000) })

@@ -28,7 +28,8 @@ function consequencesOf(from: Chemical, to: Chemical): string[] {
     said.push(
       `${b === 'potassium' ? 'Potassium' : 'Sodium'} in place of ${a}: the same work, ${b === 'potassium' ? 'more' : 'less'} soluble.`,
     )
-  if ((to.heatOfSolution ?? 0) >= 40 && (from.heatOfSolution ?? 0) < 20) said.push('Its crystals cool the water hard: start warmer.')
+  if (from.heatOfSolution !== null && (to.heatOfSolution ?? 0) >= 40 && from.heatOfSolution < 20)
+    said.push('Its crystals cool the water hard: start warmer.')
   if (from.densityGPerMl === undefined && to.densityGPerMl !== undefined) said.push('A liquid: it counts towards the water at the start.')
   if (from.densityGPerMl !== undefined && to.densityGPerMl === undefined) said.push('A powder: start with that much more water.')
   if (said.length === 0 && a === b) said.push('The same substance with another share of water: nothing else changes.')

@@ -31,8 +31,13 @@ export async function mixRow(db: Database, id: string, tx?: Transaction): Promis
     tx,
   )
   const rows = await eventRows(db, id, tx)
+  const bottles = await db.rows<{ id: string }>(
+    'select bottle.id from bottle join batch on batch.id = bottle.batch_id where batch.mix_id = $1 and bottle.from_bottle_id is null order by bottle.letter, bottle.number',
+    [id],
+    tx,
+  )
   const mix = { ...summary, ...own, formula: formula as Mix['formula'], events: rows.map((row) => row.event) }
-  return { ...mix, record: recordOf(stateOf(mix), rows) }
+  return { ...mix, record: recordOf(stateOf(mix), rows), bottleIds: bottles.map((bottle) => bottle.id) }
 }
 
 export const eventRows = (db: Database, mixId: string, tx?: Transaction): Promise<EventRow[]> =>

@@ -12,11 +12,11 @@ const wear = computed(() => protection(chemical).map((one) => words[one]))
 
 <template>
   <div>
-    <p v-if="label.pictograms.length > 0" class="flex flex-wrap items-center gap-2">
-      <HazardSign v-for="sign in label.pictograms" :key="sign" :sign="sign" :size="full ? 56 : 40" />
-      <b v-if="label.signal" class="ml-1">{{ label.signal }}</b>
+    <p v-if="label.pictograms.length + wear.length > 0" class="flex flex-wrap items-center gap-2">
+      <HazardSign v-for="sign in label.pictograms" :key="sign" :sign="sign" :size="full ? 56 : 36" />
+      <b v-if="label.signal" class="ml-1">{{ label.signal }}:</b>
+      <span class="font-semibold">{{ wear.join(' · ') }}</span>
     </p>
-    <p v-if="wear.length > 0" class="mt-1 font-semibold">{{ wear.join(' · ') }}</p>
     <ul v-if="full" class="mt-2 space-y-0.5">
       <li v-for="one in label.statements" :key="one.code">
         <span class="mr-2 inline-block min-w-16 font-mono text-quiet">{{ one.code }}</span>{{ one.words }}

@@ -72,15 +72,15 @@ const spoons = computed(() => {
 })
 
 // the needle: what the pan holds now, on top of what is in
-const onPan = computed(() =>
-  line.unit === 'g' && line.state !== 'in-band' && line.state !== 'too-much' ? (scale.reading.value?.value ?? null) : null,
-)
-const shown = computed(() => line.put + Math.max(onPan.value ?? 0, 0))
-const panOver = computed(() => onPan.value !== null && shown.value > line.high)
+const pan = computed(() => (line.unit === 'g' && line.state === 'open' ? (scale.reading.value?.value ?? null) : null))
 const band = computed(() =>
   line.state === 'open' && line.unit === 'g' && !busy ? { low: line.low - line.put, high: line.high - line.put } : null,
 )
-useAutoWeigh(scale, band, (grams) => void put(grams, scale.device.value?.name ?? null))
+const { armed } = useAutoWeigh(scale, band, (grams) => void put(grams, scale.device.value?.name ?? null))
+/** What stood on the pan before this step is not this step's. */
+const onPan = computed(() => (armed.value ? pan.value : null))
+const shown = computed(() => line.put + Math.max(onPan.value ?? 0, 0))
+const panOver = computed(() => onPan.value !== null && shown.value > line.high)
 
 // the bar runs to a little beyond the band
 const scaleEnd = computed(() => line.high + (line.high - line.low) * 0.6)
@@ -135,7 +135,7 @@ useKeys((event) => {
     <p v-if="because" class="mt-1 border-l-4 border-primary pl-3 text-lg" data-because>{{ because }}</p>
     <ProtectionSigns v-if="line.state === 'open' || line.state === 'to-come'" :chemical="line.chemical" class="mt-2" />
     <FindingList v-if="findings.length > 0" :findings="findings" class="mt-2" />
-    <p class="my-4 font-mono leading-none font-bold">
+    <p class="my-3 font-mono leading-none font-bold">
       <template v-if="again || onPan !== null"
         ><span class="big whitespace-nowrap" data-needle>{{ amount(shown) }}</span>
         <span class="ml-4 text-4xl font-normal whitespace-nowrap max-sm:text-2xl">of {{ amount(line.target) }}</span></template
@@ -143,7 +143,7 @@ useKeys((event) => {
       <span v-else class="big">{{ amount(line.target) }}</span>
     </p>
     <div
-      class="relative mb-10 h-10"
+      class="relative mb-1 h-10"
       role="img"
       :aria-label="`${amount(shown)} of ${amount(line.target)}, accepted from ${amount(line.low)} to ${amount(line.high)}`"
     >
@@ -156,18 +156,20 @@ useKeys((event) => {
         class="absolute top-0 h-10 border-[3px] border-primary"
         :style="{ left: at(line.low), width: `calc(${at(line.high)} - ${at(line.low)})` }"
       />
-      <p class="absolute top-11 right-0 font-mono text-lg">
+    </div>
+
+    <div class="mb-3 flex flex-wrap items-baseline gap-x-6">
+      <p v-if="course" class="text-lg">
+        Expected <b class="font-mono">{{ temperature(course.beforeC) }}</b><template v-if="Math.abs(course.afterC - course.beforeC) >= 1"
+          >, <b class="font-mono">{{ temperature(course.afterC) }}</b> when it is dissolved</template
+        >{{ course.known ? '' : '; its own heat is not known' }}.
+        <template v-if="spoons !== null"> About {{ spoons.toFixed(1) }} level spoons, ± 30 %: the scale decides.</template>
+      </p>
+      <p class="ml-auto font-mono text-lg">
         {{ amount(line.low) }} to {{ amount(line.high)
         }}{{ line.target > shown && shown > 0 && line.state === 'open' ? ` · ${amount(line.target - shown)} to go` : '' }}
       </p>
     </div>
-
-    <p v-if="course" class="mb-3 text-lg">
-      Expected <b class="font-mono">{{ temperature(course.beforeC) }}</b><template v-if="Math.abs(course.afterC - course.beforeC) >= 1"
-        >, <b class="font-mono">{{ temperature(course.afterC) }}</b> when it is dissolved</template
-      >{{ course.known ? '' : '; its own heat is not known' }}.
-      <template v-if="spoons !== null"> About {{ spoons.toFixed(1) }} level spoons, ± 30 %: the scale decides.</template>
-    </p>
     <div v-if="line.state === 'too-much'" class="card border-2 border-alarm" role="alert">
       <h2 class="text-2xl font-bold">{{ amount(-line.toGo) }} too much</h2>
       <p class="mb-3 text-lg">
@@ -205,12 +207,15 @@ useKeys((event) => {
             @update:model-value="(value: string | null) => (bottleId = value)"
           />
         </div>
-        <button class="button mt-7" :class="again || onPan !== null ? '' : 'button-main'" :disabled="busy">It is in</button>
-        <button v-if="onPan !== null" type="button" class="button mt-7" :disabled="taring.busy.value" @click="tare">Tare</button>
+        <button class="button mt-7" :class="again || pan !== null ? '' : 'button-main'" :disabled="busy">It is in</button>
+        <button v-if="pan !== null" type="button" class="button mt-7" :disabled="taring.busy.value" @click="tare">Tare</button>
       </form>
       <p v-if="line.state === 'open' && line.unit === 'g' && scale.device.value" class="mt-3 text-lg" role="status">
         <template v-if="scale.lost.value"
           ><b class="text-alarm">{{ scale.device.value.name }} does not answer.</b> Type what it says: nothing is lost.</template
+        >
+        <template v-else-if="pan !== null && !armed"
+          ><b>The pan still holds {{ amount(pan) }}:</b> stir it in or tare, then weigh this one.</template
         >
         <template v-else-if="panOver"><b>Take a little off:</b> it is still on the pan.</template>
         <template v-else>{{ scale.device.value.name }}: a steady weight in the band is taken by itself. Then stir it in.</template>

@@ -11,6 +11,7 @@ import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import { causeWords } from '../ph/causeWords'
 import { useSession } from '../session/store'
+import DemoDip from './DemoDip.vue'
 import { spread } from './spread'
 
 const { mixId, state, record } = defineProps<{ mixId: string; state: MixState; record: (...events: MixEvent[]) => Promise<boolean> }>()
@@ -96,6 +97,7 @@ async function finish(): Promise<void> {
       >
         {{ meter.device.value?.name }}: <b class="font-mono">{{ meter.reading.value.value.toFixed(2) }}</b>
       </button>
+      <DemoDip v-if="meter.device.value?.simulated && compared" :device="meter.device.value" :value="compared.predicted - 0.06" />
       <p v-if="compared" class="text-lg">
         Predicted <b class="font-mono">{{ compared.predicted.toFixed(2) }}</b> ± {{ compared.uncertainty }}
       </p>

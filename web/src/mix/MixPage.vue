@@ -56,8 +56,7 @@ const findings = computed((): Finding[] =>
       )
     : [],
 )
-const made = computed(() => bottles.rows.filter((bottle) => labels.value.includes(bottle.id)))
-const labels = ref<string[]>([])
+const made = computed(() => bottles.rows.filter((bottle) => mix.value?.bottleIds.includes(bottle.id)))
 
 const toppedUp = () => record({ id: uuid(), kind: 'topped-up' })
 async function giveUp(): Promise<void> {
@@ -66,7 +65,6 @@ async function giveUp(): Promise<void> {
   if (good) await router.push(again ? `/formulary/${again.formulaId}` : '/scales')
 }
 async function bottled(bottleIds: string[]): Promise<void> {
-  labels.value = bottleIds
   await Promise.all([bottles.load(true), bottleIds.length === 1 ? router.push(`/shelf/${bottleIds[0]}`) : undefined])
 }
 </script>
@@ -82,7 +80,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
       </p>
       <p v-if="made.length > 0" class="flex flex-wrap items-center gap-4">
         <b class="text-4xl">{{ made.map((bottle) => bottle.label).join(' · ') }}</b>
-        <a class="button" :href="`/api/print/labels?bottles=${labels.join()}`" target="_blank" rel="noopener">Print their labels</a>
+        <a class="button" :href="`/api/print/labels?bottles=${mix.bottleIds.join()}`" target="_blank" rel="noopener">Print their labels</a>
       </p>
       <RecordTable :mix="mix" />
       <RouterLink to="/shelf" class="link inline-flex min-h-11 items-center">To the shelf</RouterLink>

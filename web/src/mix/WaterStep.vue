@@ -9,6 +9,7 @@ import { useBench } from '../device/readings'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import { useSession } from '../session/store'
+import DemoDip from './DemoDip.vue'
 import JugPanel from './JugPanel.vue'
 
 /** How much hot and cold makes the water, from the taps of the day; or how long a bath takes. */
@@ -52,7 +53,7 @@ async function keepTaps(): Promise<void> {
 }
 async function ready(): Promise<void> {
   await keepTaps()
-  await record({ id: uuid(), kind: 'water', celsius: typedC.value ?? (probe.reading.value?.stable ? live.value : null) })
+  await record({ id: uuid(), kind: 'water', celsius: typedC.value })
 }
 </script>
 
@@ -73,10 +74,13 @@ async function ready(): Promise<void> {
       <QuantityField v-model="coldC" kind="temperature" label="Cold tap today" />
       <QuantityField v-model="typedC" kind="temperature" label="Measured, if you like" />
     </div>
-    <p v-if="live !== null" class="mb-4 text-xl">
-      {{ probe.device.value?.name }}: <b class="font-mono text-3xl">{{ temperature(live) }}</b>
-      {{ probe.reading.value?.stable ? '' : ', still moving' }}
-    </p>
+    <div v-if="live !== null" class="mb-4 flex flex-wrap items-center gap-4">
+      <button type="button" class="button" :disabled="!probe.reading.value?.stable" @click="typedC = Math.round((live ?? 0) * 10) / 10">
+        {{ probe.device.value?.name }}: <b class="font-mono text-2xl">{{ temperature(live) }}</b>
+        {{ probe.reading.value?.stable ? '' : ', still moving' }}
+      </button>
+      <DemoDip v-if="probe.device.value?.simulated" :device="probe.device.value" :value="state.formula.mixC - 0.6" />
+    </div>
     <ProblemLine :problem="problem || keeping.problem.value" />
     <button class="button button-main mt-3 min-h-16 px-8" :disabled="busy" data-next @click="ready">The water is ready</button>
     <JugPanel :mix-id="mixId" :target-c="state.formula.mixC" class="mt-6" />

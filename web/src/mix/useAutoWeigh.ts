@@ -3,8 +3,10 @@ import type { AtBench } from '../device/readings'
 
 /** ms a weight has to stay in its band before it is taken */
 const holdMs = 900
-/** the pan has to have been nearly empty before a new weight counts, as a share of what is wanted */
-const emptyShare = 0.2
+/** the pan has to have been nearly empty before a new weight counts: g, and shares of what is wanted */
+const emptyG = 0.1
+const emptyShare = 0.02
+const smallShare = 0.2
 
 export interface Band {
   low: number
@@ -12,8 +14,8 @@ export interface Band {
 }
 
 /**
- * Takes a stable weight that stays in its band, once: armed when the pan was nearly empty since the step began. Answers whether it is armed, and how to
- * lay it down again after it was taken.
+ * Takes a stable weight that stays in its band, once: armed when the pan was nearly empty since the step began. Answers whether
+ * it is armed.
  */
 export function useAutoWeigh(scale: AtBench, band: ComputedRef<Band | null>, take: (grams: number) => void) {
   const armed = ref(false)
@@ -26,7 +28,7 @@ export function useAutoWeigh(scale: AtBench, band: ComputedRef<Band | null>, tak
         since = null
         return
       }
-      if (reading.value < wanted.low * emptyShare) armed.value = true
+      if (reading.value < Math.max(wanted.low * emptyShare, Math.min(emptyG, wanted.low * smallShare))) armed.value = true
       const good = armed.value && reading.stable && reading.value >= wanted.low && reading.value <= wanted.high
       if (!good) {
         since = null
@@ -39,5 +41,5 @@ export function useAutoWeigh(scale: AtBench, band: ComputedRef<Band | null>, tak
       take(reading.value)
     },
   )
-  return { armed, disarm: () => (armed.value = false) }
+  return { armed }
 }

@@ -42,7 +42,7 @@ const measured = computed(() =>
       <li v-for="batch in measured" :key="batch.id">
         <b class="font-mono">{{ batch.ph?.toFixed(2) }}</b> measured {{ showDate(batch.madeAt, zone) }}, {{ batch.madeBy }}
         <template v-if="batch.explained?.outside">
-          <b class="block text-alarm">{{ Math.abs((batch.ph ?? 0) - batch.explained.predicted).toFixed(2) }} further off than it may be.</b>
+          <b class="block text-alarm">{{ Math.abs((batch.ph ?? 0) - batch.explained.predicted).toFixed(2) }} off, more than it may be.</b>
           <span class="block">
             Would fit:
             <template v-for="(cause, i) in batch.explained.causes.slice(0, 3)" :key="i"
