@@ -48,7 +48,11 @@ export function cellReader(problems: string[]) {
       if (written === '' || /^(stock|undiluted|1)$/i.test(written)) return [1]
       return attempt(field, () => {
         const ratio = parseRatio(written)
-        if (ratio.ambiguous) throw new DomainError('not-a-ratio', `“${written}” is read in two ways: write 1+4 for one part and four.`)
+        if (ratio.ambiguous)
+          throw new DomainError(
+            'not-a-ratio',
+            `“${written}” is read in two ways: write ${ratio.parts.join('+')} if that many parts are added.`,
+          )
         return ratio.parts
       }, [1])
     },

@@ -125,6 +125,12 @@ function chartReader(present: Present, newId: () => string): Reader {
       source: read.text(record.source),
       note: read.text(record.note),
     }
+    const before = there.get(chartKey(body))
+    // what a file leaves blank stays as it is
+    if (before) {
+      body.source ||= before.source
+      body.note ||= before.note
+    }
     if (problems.length === 0 && !(Number.isInteger(body.ei) && body.ei > 0))
       problems.push('ei: an exposure index is a whole number above 0.')
     if (problems.length === 0 && !(body.seconds > 0)) problems.push('time: a developing time is more than nothing.')
@@ -134,7 +140,6 @@ function chartReader(present: Present, newId: () => string): Reader {
     const earlier = seen.get(key)
     if (earlier !== undefined) return wrong(one.line, says, [`Line ${earlier} says the time for the same already.`])
     seen.set(key, one.line)
-    const before = there.get(key)
     const changes = before
       ? differences(
           { time: showTime(before.seconds), source: before.source, note: before.note },
@@ -175,12 +180,13 @@ function jarReader(present: Present, newId: () => string): Reader {
     const grams = inMl ? amount * (chemical?.densityGPerMl ?? 1) : amount
     const body = {
       chemical: chemical?.id ?? '',
-      lot: read.text(record.lot),
-      place: read.text(record.place),
-      openedAt: read.date('opened', record.opened),
-      assay: read.percent('assay', record.assay),
-      pricePerKg: read.number('price_per_kg', record.price_per_kg),
-      reorderG: read.quantity('reorder_below', record.reorder_below, 'mass'),
+      // what a file leaves blank stays as it is
+      lot: read.text(record.lot) || (before?.lot ?? ''),
+      place: read.text(record.place) || (before?.place ?? ''),
+      openedAt: read.date('opened', record.opened) ?? before?.openedAt ?? null,
+      assay: read.percent('assay', record.assay) ?? before?.assay ?? null,
+      pricePerKg: read.number('price_per_kg', record.price_per_kg) ?? before?.pricePerKg ?? null,
+      reorderG: read.quantity('reorder_below', record.reorder_below, 'mass') ?? before?.reorderG ?? null,
     }
     if (problems.length > 0) return wrong(one.line, '', problems)
     const says = `${chemical?.name ?? ''}, ${showMass(grams)}${body.lot ? `, lot ${body.lot}` : ''}${body.place ? `, ${body.place}` : ''}`

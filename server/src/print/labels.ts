@@ -1,6 +1,6 @@
 import { chemicalOf, hazardLabel, showMass, showParts, showVolume, type Chemical } from '@selvrin/core'
 import type { Bottle, Jar, LabelSheet } from '@selvrin/core/contract'
-import { finished, mark, mm, newDocument, oneLine, qr, type Page } from './page'
+import { finished, lines, mark, mm, newDocument, oneLine, qr, type Page } from './page'
 
 interface Sheet {
   page: 'A4' | 'LETTER'
@@ -14,15 +14,15 @@ interface Sheet {
   /** mm between columns */
   gap: number
   /** plain paper is cut along thin lines */
-  lines: boolean
+  cut: boolean
 }
 /** Measures of common label sheets, by how many stand on one. Rounded from the sheets themselves. */
 const sheets: Record<LabelSheet, Sheet> = {
-  plain: { page: 'A4', columns: 2, rows: 5, width: 90, height: 54, left: 15, top: 13.5, gap: 0, lines: true },
-  'a4-24': { page: 'A4', columns: 3, rows: 8, width: 70, height: 37, left: 0, top: 0.5, gap: 0, lines: false },
-  'a4-14': { page: 'A4', columns: 2, rows: 7, width: 99.1, height: 38.1, left: 4.7, top: 15.2, gap: 2.5, lines: false },
-  'letter-30': { page: 'LETTER', columns: 3, rows: 10, width: 66.7, height: 25.4, left: 4.8, top: 12.7, gap: 3.2, lines: false },
-  'letter-10': { page: 'LETTER', columns: 2, rows: 5, width: 101.6, height: 50.8, left: 4, top: 12.7, gap: 4.7, lines: false },
+  plain: { page: 'A4', columns: 2, rows: 5, width: 90, height: 54, left: 15, top: 13.5, gap: 0, cut: true },
+  'a4-24': { page: 'A4', columns: 3, rows: 8, width: 70, height: 37, left: 0, top: 0.5, gap: 0, cut: false },
+  'a4-14': { page: 'A4', columns: 2, rows: 7, width: 99.1, height: 38.1, left: 4.7, top: 15.2, gap: 2.5, cut: false },
+  'letter-30': { page: 'LETTER', columns: 3, rows: 10, width: 66.7, height: 25.4, left: 4.8, top: 12.7, gap: 3.2, cut: false },
+  'letter-10': { page: 'LETTER', columns: 2, rows: 5, width: 101.6, height: 50.8, left: 4, top: 12.7, gap: 4.7, cut: false },
 }
 
 export interface LabelContent {
@@ -31,7 +31,8 @@ export interface LabelContent {
   family: string | null
   name: string
   lines: string[]
-  hazard: string
+  /** worst first */
+  hazard: string[]
   /** squares to tick, one a roll */
   ticks: number
   code: string
@@ -43,7 +44,7 @@ const date = (at: number, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: zone }).format(at)
 
 /** Signal word and the worst statements of the chemicals in it, short enough for a label. */
-function hazardLine(chemicals: Chemical[]): string {
+function hazardLine(chemicals: Chemical[]): string[] {
   const labels = chemicals.map(hazardLabel)
   const signal = labels.some((label) => label.signal === 'Danger')
     ? 'Danger'
@@ -72,7 +73,8 @@ function hazardLine(chemicals: Chemical[]): string {
   ]
   const statements = labels.flatMap((label) => label.statements)
   const worst = rank.flatMap((code) => statements.find((statement) => statement.code === code)?.words ?? []).slice(0, 2)
-  return signal === '' && worst.length === 0 ? 'See the supplier’s safety sheets' : [signal, worst.join('. ')].filter(Boolean).join(': ')
+  if (signal === '' && worst.length === 0) return ['See the supplier’s safety sheets']
+  return worst.map((words, i) => (i === 0 && signal !== '' ? `${signal}: ${words}` : words))
 }
 
 export function bottleLabel(bottle: Bottle, chemicals: string[], zone: string, origin: string): LabelContent {
@@ -121,7 +123,7 @@ export function labelsPdf(labels: LabelContent[], sheetName: LabelSheet, from: n
     if (i > 0 && place === 0) doc.addPage({ size: sheet.page, margin: 0 })
     const x = (sheet.left + (place % sheet.columns) * (sheet.width + sheet.gap)) * mm
     const y = (sheet.top + Math.floor(place / sheet.columns) * sheet.height) * mm
-    if (sheet.lines)
+    if (sheet.cut)
       doc
         .lineWidth(0.3)
         .strokeColor('#999999')
@@ -147,33 +149,31 @@ function drawLabel(doc: Page, label: LabelContent, x: number, y: number, width: 
   if (label.family) {
     mark(doc, label.family, left, top, head)
     oneLine(doc, label.head, left + head + 6, top + head * 0.04, textWidth - head - 6, 'bold', head * 0.85)
-  } else oneLine(doc, label.head, left, top, textWidth, 'bold', head * 0.62)
-  top += head * (label.family ? 1.15 : 0.85)
+    top += head * 1.15
+  } else top += lines(doc, label.head, left, top, textWidth, 'bold', head * 0.62, 2) + 2
   oneLine(doc, label.name, left, top, textWidth, 'bold', line * 1.15)
   top += line * 1.5
   const bottom = y + height - pad
-  const ticksHeight = label.ticks > 0 ? 9 : 0
+  const hazardTop = bottom - line * 1.1
+  const ticksTop = hazardTop - (label.ticks > 0 ? 9 : 0)
   for (const text of label.lines) {
-    if (top + line > bottom - line - ticksHeight) break
+    if (top + line * 1.2 > ticksTop) break
     oneLine(doc, text, left, top, textWidth, 'text', line)
     top += line * 1.25
   }
   for (let i = 0; i < label.ticks; i++) {
     const tick = left + i * 7.5 + Math.floor(i / 5) * 3
     if (tick + 6 > right - 4) break
-    doc
-      .lineWidth(0.5)
-      .strokeColor('black')
-      .rect(tick, bottom - line * 1.3 - 8, 6, 6)
-      .stroke()
+    doc.lineWidth(0.5).strokeColor('black').rect(tick, ticksTop, 6, 6).stroke()
   }
-  oneLine(
-    doc,
-    label.hazard,
-    left,
-    bottom - line,
-    width - 2 * pad - (top > y + pad + code ? 0 : code + pad),
-    'bold',
-    Math.max(6, line * 0.85),
-  )
+  // the worst alone where both would be too small to read
+  const size = Math.max(6, line * 0.9)
+  const room = hazardTop < y + pad + code + 11 ? textWidth : width - 2 * pad
+  const both = label.hazard.join('. ')
+  const fits =
+    doc
+      .font('bold')
+      .fontSize(size * 0.85)
+      .widthOfString(both) <= room
+  oneLine(doc, fits ? both : (label.hazard[0] ?? ''), left, hazardTop, room, 'bold', size)
 }

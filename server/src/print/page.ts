@@ -44,10 +44,27 @@ export const finished = (doc: Page): Promise<Uint8Array> =>
 /** The characters of the shipped fonts: what they lack is written another way. */
 export const printable = (text: string): string => text.replace(/[   ]/g, ' ').replace(/→/g, '>').replace(/−/g, '–')
 
-/** Text on one line, cut with an ellipsis where it would run over. */
-export function oneLine(doc: Page, text: string, x: number, y: number, width: number, font: 'text' | 'bold' | 'mono', size: number): void {
-  doc.font(font).fontSize(size)
-  doc.text(printable(text), x, y, { width, height: size * 1.2, lineBreak: false, ellipsis: true })
+type Font = 'text' | 'bold' | 'mono'
+/** how far text may shrink before it is cut */
+const smallest = 0.62
+
+/** Text on one line: smaller where it would run over, cut with an ellipsis where that is not enough. */
+export function oneLine(doc: Page, text: string, x: number, y: number, width: number, font: Font, size: number): void {
+  const said = printable(text)
+  const needs = doc.font(font).fontSize(size).widthOfString(said)
+  const fitted = Math.max(size * smallest, Math.min(size, (size * width * 0.99) / needs))
+  doc.fontSize(fitted).text(said, x, y + (size - fitted) * 0.6, { width, height: fitted * 1.2, lineBreak: false, ellipsis: true })
+}
+
+/** Text on at most so many lines, as large as it fits; answers the height it took. */
+export function lines(doc: Page, text: string, x: number, y: number, width: number, font: Font, size: number, most: number): number {
+  const said = printable(text)
+  doc.font(font)
+  let fitted = size
+  while (fitted > size * smallest && doc.fontSize(fitted).heightOfString(said, { width }) > most * fitted * 1.3) fitted -= 0.5
+  const height = Math.min(doc.fontSize(fitted).heightOfString(said, { width }), most * fitted * 1.3)
+  doc.text(said, x, y, { width, height, ellipsis: true })
+  return height
 }
 
 /** A square QR code whose modules are drawn, so that it prints sharp at any size. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dilute, showParts, showVolume } from '@selvrin/core'
+import { catalogue, cautions, dilute, showParts, showVolume } from '@selvrin/core'
 import { api, type FormulaRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, reactive, ref } from 'vue'
@@ -36,6 +36,15 @@ const choices = (formulaId: string) =>
 const from = (formulaId: string) => picked[formulaId] ?? choices(formulaId)[0]?.value ?? null
 const nameOf = (formulaId: string) => formulas.rows.find((one) => one.id === formulaId)?.body.name ?? 'a formula that is gone'
 
+/** Cautions of what is in the parts, before the hand is at the bottle. */
+const warnings = (formulaId: string) => [
+  ...new Set(
+    (formulas.rows.find((one) => one.id === formulaId)?.body.additions ?? []).flatMap((line) =>
+      catalogue[line.chemical] ? cautions(catalogue[line.chemical]!) : [],
+    ),
+  ),
+]
+
 async function pour(): Promise<void> {
   const bottleIds = combine.value.map((part) => from(part.formulaId))
   const missing = combine.value[bottleIds.indexOf(null)]
@@ -65,6 +74,7 @@ async function pour(): Promise<void> {
           <b class="text-xl">Part {{ part.part }}</b
           >{{ i > 0 ? ` into part ${combine[i - 1]?.part}` : '' }}
           <RouterLink :to="`/formulary/${part.formulaId}`" class="link ml-2">{{ nameOf(part.formulaId) }}</RouterLink>
+          <p v-for="word in warnings(part.formulaId)" :key="word" class="font-semibold">{{ word }}.</p>
           <div class="mt-1 max-w-sm">
             <ChoiceField
               :model-value="from(part.formulaId)"
