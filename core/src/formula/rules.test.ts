@@ -4,6 +4,7 @@ import { comesOutBelow, saturatedGramsPerLitre, solubilityAt } from '../chemical
 import { checkFormula } from './checkFormula'
 import type { Addition, Formula } from './formula'
 import { applyRepair } from './repair'
+import { containerAdvice, safetyFirst } from './safetyFirst'
 import { scaleFormula } from './scaleFormula'
 import { checkWeighing } from './weighing'
 
@@ -163,4 +164,12 @@ test('what is too little for the scale is drawn from a stock solution of the sam
   const mended = applyRepair(small, said!.repair!)
   expect(mended.additions).toEqual([{ chemical: 'phenidone', percent: 1, millilitres: 20 }])
   expect(checkWeighing(mended, 0.1)).toEqual([])
+})
+
+test('caustics, concentrated acids and dichromate are not mixed alone; the bottle is said with the mix', () => {
+  expect(safetyFirst(formula([g('sodium-hydroxide', 20)])).join(' ')).toMatch(/Not alone.*eyewash.*hydroxide/)
+  expect(safetyFirst(formula([g('sodium-sulfite', 20)]))).toEqual([])
+  expect(containerAdvice(formula([g('sodium-hydroxide', 20)])).join(' ')).toMatch(/Polyethylene/)
+  expect(containerAdvice(formula([g('bleach-fix-powder-a', 20)])).join(' ')).toMatch(/vented/)
+  expect(containerAdvice(formula([g('sodium-sulfite', 20)]))).toContain('Full to the neck.')
 })

@@ -4,7 +4,11 @@ import { compareFormulas } from '../formula/compareFormulas'
 import { costOf } from '../formula/cost'
 import { scaleFormula } from '../formula/scaleFormula'
 import { stockSolutionOf } from '../formula/stockSolution'
+import { applyRepair } from '../formula/repair'
+import { perLitre } from '../formula/perLitre'
 import { substitutes } from '../formula/substitutes'
+import { estimatePh } from '../ph/estimatePh'
+import { shelfFindings } from './shelfFindings'
 import { asOnShelf, jarFactor, type ShelfJar } from './asOnShelf'
 import { batchesLeft } from './batches'
 import { shortages } from './shortages'
@@ -158,4 +162,28 @@ test('a plain percent solution is known by its formula', () => {
       ]),
     ),
   ).toBeNull()
+})
+
+test('what the shelf lacks is answered by what makes it, as a repair of equal strength', () => {
+  const metaborate = formula([{ chemical: 'sodium-metaborate-tetrahydrate', grams: 13.786 }])
+  const [said] = shelfFindings(metaborate, [jar('borax-decahydrate', 500), jar('sodium-hydroxide', 500)])
+  expect(said).toMatchObject({ rule: 'shelf-1', step: 0, repair: { kind: 'substitute' } })
+  const mended = applyRepair(metaborate, said!.repair!)
+  expect(mended.additions.map((line) => [line.chemical, Math.round((line.grams ?? 0) * 100) / 100])).toEqual([
+    ['borax-decahydrate', 9.53],
+    ['sodium-hydroxide', 2],
+  ])
+  expect(estimatePh(perLitre(mended)).ph).toBeCloseTo(estimatePh(perLitre(metaborate)).ph, 3)
+  expect(shelfFindings(metaborate, [])[0]?.repair).toBeUndefined()
+  expect(shelfFindings(metaborate, [jar('sodium-metaborate-dihydrate', 500)])).toEqual([])
+})
+
+test('mass is conserved: whatever the jars hold, what is taken carries the formula’s moles', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0.1, max: 500, noNaN: true }), fc.double({ min: 0.3, max: 1, noNaN: true }), (grams, assay) => {
+      const one = formula([{ chemical: 'sodium-carbonate', grams }])
+      const [taking] = asOnShelf(one, [jar('sodium-carbonate-decahydrate', 1e6, { assay })])
+      expect(((taking?.grams ?? 0) * assay) / 286.14).toBeCloseTo(grams / 105.99, 9)
+    }),
+  )
 })

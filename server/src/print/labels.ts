@@ -86,10 +86,11 @@ export function bottleLabel(bottle: Bottle, chemicals: string[], zone: string, o
     head: bottle.label,
     family: bottle.family,
     name: bottle.name,
+    // what a small label has no room for comes last
     lines: [
-      `${showParts(bottle.parts)}, ${showVolume(bottle.sizeMl)}`,
-      `mixed ${date(bottle.madeAt, zone)}, ${bottle.madeBy}`,
       until === null ? 'good until: not known' : `good until ${date(until, zone)}`,
+      `mixed ${date(bottle.madeAt, zone)}, ${bottle.madeBy}`,
+      `${showParts(bottle.parts)}, ${showVolume(bottle.sizeMl)}`,
       ...(rolls > 0 && counted ? [`for ${rolls} rolls`] : []),
     ],
     hazard: hazardLine(chemicals.map((id) => chemicalOf(id))),

@@ -14,6 +14,7 @@ import BathMark from '../marks/BathMark.vue'
 import FindingList from '../marks/FindingList.vue'
 import TallyMarks from '../marks/TallyMarks.vue'
 import { percent, showMoment, showRolls, showRollsLeft, showSpan } from '../marks/words'
+import PrintLabels from '../print/PrintLabels.vue'
 import { useSession } from '../session/store'
 import DilutePanel from './DilutePanel.vue'
 import { entryWords } from './entryWords'
@@ -141,7 +142,7 @@ async function poured(page: BottlePage): Promise<void> {
             <button v-if="canDilute" class="button button-main" @click="open('dilute')">Make working strength</button>
             <button v-if="canTally" class="button" :class="canDilute ? '' : 'button-main'" @click="open('use')">Poured back, tally</button>
             <button class="button" @click="open('pour')">Pour or top up</button>
-            <a class="button" :href="`/api/print/labels?bottles=${bottle.id}`" target="_blank" rel="noopener">Print its label</a>
+            <PrintLabels :bottles="[bottle.id]" name="Print its label" />
             <button class="button" @click="open('retire')">Retire {{ bottle.label }}</button>
           </div>
         </section>

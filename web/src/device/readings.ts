@@ -1,7 +1,8 @@
 import type { Device, DeviceKind, Reading } from '@selvrin/core/contract'
 import { defineStore } from 'pinia'
-import { computed, onScopeDispose, ref, shallowReactive, type ComputedRef, type Ref } from 'vue'
+import { computed, onScopeDispose, ref, shallowReactive, watch, type ComputedRef, type Ref } from 'vue'
 import { onReading } from '../api/live'
+import { useSession } from '../session/store'
 import { useDevices } from '../stores'
 
 /** ms after which a reading no longer says anything about now */
@@ -25,8 +26,13 @@ export interface AtBench {
 /** The bench device of a kind that speaks now, and what it says. */
 export function useBench(kind: DeviceKind): AtBench {
   const devices = useDevices()
+  const session = useSession()
   const readings = useReadings()
-  void devices.load()
+  watch(
+    () => session.isTechnician,
+    (technician) => void (technician && devices.load()),
+    { immediate: true },
+  )
   const now = ref(performance.now())
   const timer = window.setInterval(() => (now.value = performance.now()), 1000)
   onScopeDispose(() => clearInterval(timer))

@@ -7,6 +7,7 @@ import {
   costOf,
   linesOf,
   scaleFormula,
+  shelfFindings,
   showMass,
   showParts,
   showTime,
@@ -15,9 +16,10 @@ import {
 } from '@selvrin/core'
 import { api, type FormulaBatch, type FormulaVersion } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call'
+import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
@@ -52,17 +54,22 @@ const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const quick = [500, 1000, 2000, 2500, 5000]
 
 onMounted(() => void Promise.all([formulas.load(), jars.load()]))
+async function loadWhole(): Promise<void> {
+  const whole = await call(api.formula.get, { params: { id: id.value } })
+  versions.value = whole.versions
+  batches.value = whole.batches
+}
 watch(
   row,
-  async (value) => {
+  (value) => {
     if (!value) return
     wantedMl.value ??= value.body.finalMl
-    const whole = await call(api.formula.get, { params: { id: value.id } })
-    versions.value = whole.versions
-    batches.value = whole.batches
+    void loadWhole()
   },
   { immediate: true },
 )
+// a batch of it may be bottled somewhere else while this is open
+onBeforeUnmount(onChange((event) => void (event !== 'all' && event.subject === 'mix' && row.value && loadWhole().catch(() => undefined))))
 
 const formula = computed((): Formula | null => (body.value ? ({ id: id.value, ...body.value } as Formula) : null))
 const scaled = computed(() => (formula.value && wantedMl.value ? scaleFormula(formula.value, wantedMl.value) : formula.value))
@@ -73,6 +80,7 @@ const findings = computed(() =>
 )
 const partOfPack = computed(() => findings.value.some((one) => one.rule === 'mix-13' && one.severity === 'warning'))
 const missing = computed(() => (scaled.value && jars.loaded ? missingFor(scaled.value, jars.rows) : []))
+const instead = computed(() => (scaled.value && jars.loaded ? shelfFindings(scaled.value, jars.rows).filter((one) => one.repair) : []))
 const cost = computed(() => (scaled.value && body.value ? costOf({ ...scaled.value, use: body.value.use }, pricesOf(jars.rows)) : null))
 const hazards = computed(() => {
   const byWord = new Map<string, string[]>()
@@ -163,6 +171,7 @@ async function bring(): Promise<void> {
               <b>{{ one.name }}</b>: {{ mass(one.neededG) }} needed, {{ mass(one.onShelfG) }} there.
             </li>
           </ul>
+          <p v-for="finding in instead" :key="finding.message" class="mt-1">{{ finding.message }}</p>
         </section>
         <section v-if="cost && lines.length > 0">
           <h2 class="mb-1 text-xl font-bold">Cost</h2>

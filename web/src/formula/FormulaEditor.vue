@@ -7,6 +7,7 @@ import {
   DomainError,
   families,
   familyNames,
+  shelfFindings,
   type Finding,
   type Repair,
 } from '@selvrin/core'
@@ -22,7 +23,7 @@ import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import FindingList from '../marks/FindingList.vue'
 import { useSession } from '../session/store'
-import { useFormulas } from '../stores'
+import { useFormulas, useJars } from '../stores'
 import BothVersions from './BothVersions.vue'
 import { draftOf, emptyDraft, emptyLine, formulaOf, readDraft, withPack, type Problems } from './draft'
 
@@ -30,6 +31,7 @@ const route = useRoute()
 const router = useRouter()
 const formulas = useFormulas()
 const session = useSession()
+const jars = useJars()
 const { busy, problem, current, act } = useAction()
 const draft = reactive(emptyDraft())
 const shown = ref<Problems>({})
@@ -41,6 +43,7 @@ const based = ref<FormulaRow | null>(null)
 const editing = computed(() => (typeof route.params.id === 'string' ? route.params.id : null))
 
 onMounted(async () => {
+  void jars.load()
   await formulas.load()
   const source = formulas.rows.find((row) => row.id === (editing.value ?? route.query.from))
   if (source) {
@@ -79,7 +82,11 @@ const findings = computed((): Finding[] => {
   if (!read.value.body) return []
   try {
     const formula = formulaOf(read.value.body)
-    return [...checkFormula(formula), ...checkWeighing(formula, session.darkroom?.scaleReadabilityG ?? 0.1)]
+    return [
+      ...checkFormula(formula),
+      ...checkWeighing(formula, session.darkroom?.scaleReadabilityG ?? 0.1),
+      ...(jars.loaded ? shelfFindings(formula, jars.rows) : []),
+    ]
   } catch (error) {
     return error instanceof DomainError ? [{ rule: error.code, severity: 'error', message: error.message }] : []
   }

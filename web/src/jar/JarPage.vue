@@ -14,6 +14,7 @@ import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import ProtectionSigns from '../hazard/ProtectionSigns.vue'
 import { showDate, showMoment } from '../marks/words'
+import PrintLabels from '../print/PrintLabels.vue'
 import { useSession } from '../session/store'
 import { useFormulas, useJars } from '../stores'
 import EditJarPanel from './EditJarPanel.vue'
@@ -128,7 +129,7 @@ async function write(): Promise<void> {
           <div class="mt-5 flex flex-wrap gap-3">
             <button class="button" @click="editing = true">Edit</button>
             <button class="button" @click="writing = true">Take, fill up, discard</button>
-            <a class="button" :href="`/api/print/labels?jars=${jar.id}`" target="_blank" rel="noopener">Print its label</a>
+            <PrintLabels :jars="[jar.id]" name="Print its label" />
           </div>
           <SheetPanel :jar="jar" class="mt-5" @changed="load" />
         </section>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DomainError, explainReading, perLitre, showVolume, type MixEvent, type MixState } from '@selvrin/core'
+import { containerAdvice, DomainError, explainReading, perLitre, showVolume, type MixEvent, type MixState } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -129,7 +129,8 @@ async function finish(): Promise<void> {
     </p>
     <p v-if="halfFull" class="text-lg">A bottle with air in it keeps less long: smaller bottles, full to the neck, are better.</p>
     <TextField v-model="note" label="Note on the batch" />
-    <p class="text-quiet">Never food or drink bottles; hydroxide in polyethylene. A first use of a new batch is a scrap or a test film.</p>
+    <p class="text-lg">{{ containerAdvice(state.formula).join(' ') }}</p>
+    <p class="text-quiet">A first use of a new batch is a scrap or a test film.</p>
     <ProblemLine :problem="problem" />
     <button class="button button-main min-h-16 px-8" :disabled="busy" data-next>
       Put {{ fills.length === 1 ? 'it' : 'them' }} on the shelf

@@ -4,6 +4,7 @@ import {
   checkFormula,
   heatFindings,
   mixCourse,
+  safetyFirst,
   showMass,
   showTemperature,
   showVolume,
@@ -18,6 +19,7 @@ import { call } from '../api/call'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
+import PrintLabels from '../print/PrintLabels.vue'
 import { useSession } from '../session/store'
 import { useBottles } from '../stores'
 import AdditionStep from './AdditionStep.vue'
@@ -56,6 +58,7 @@ const findings = computed((): Finding[] =>
       )
     : [],
 )
+const first = computed(() => (state.value ? safetyFirst(state.value.formula) : []))
 const made = computed(() => bottles.rows.filter((bottle) => mix.value?.bottleIds.includes(bottle.id)))
 
 const toppedUp = () => record({ id: uuid(), kind: 'topped-up' })
@@ -80,7 +83,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
       </p>
       <p v-if="made.length > 0" class="flex flex-wrap items-center gap-4">
         <b class="text-4xl">{{ made.map((bottle) => bottle.label).join(' · ') }}</b>
-        <a class="button" :href="`/api/print/labels?bottles=${mix.bottleIds.join()}`" target="_blank" rel="noopener">Print their labels</a>
+        <PrintLabels :bottles="mix.bottleIds" name="Print their labels" />
       </p>
       <RecordTable :mix="mix" />
       <RouterLink to="/shelf" class="link inline-flex min-h-11 items-center">To the shelf</RouterLink>
@@ -127,6 +130,9 @@ async function bottled(bottleIds: string[]): Promise<void> {
       </aside>
 
       <section aria-live="polite">
+        <div v-if="state.at === 'water' && first.length > 0" class="card mb-5 border-2 border-alarm" role="note">
+          <p v-for="word in first" :key="word" class="text-lg font-semibold">{{ word }}</p>
+        </div>
         <WaterStep v-if="state.at === 'water'" :state="state" :mix-id="id" :busy="busy" :problem="problem" :record="record" />
         <AdditionStep
           v-else-if="line && typeof state.at === 'number'"

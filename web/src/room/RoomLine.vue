@@ -5,12 +5,14 @@ import { computed, watch } from 'vue'
 import { connected } from '../api/live'
 import { useClocks } from '../run/clocks'
 import { todoList } from '../bottle/todo'
+import { useBench } from '../device/readings'
 import { useSession } from '../session/store'
 import { useBottles, useMixes, useRuns } from '../stores'
 import { darker, light } from './light'
 
 const session = useSession()
 const clocks = useClocks()
+const probe = useBench('thermometer')
 const pages = computed(() => [
   ...(session.isTechnician
     ? [
@@ -56,6 +58,9 @@ const temperature = (celsius: number) => showTemperature(celsius, session.units)
     >
     <span v-if="session.darkroom && session.isTechnician" class="whitespace-nowrap max-lg:hidden">
       Taps <b class="font-mono">{{ temperature(session.darkroom.tapColdC) }} / {{ temperature(session.darkroom.tapHotC) }}</b>
+    </span>
+    <span v-if="probe.reading.value?.value != null" class="whitespace-nowrap max-lg:hidden">
+      {{ probe.device.value?.name }} <b class="font-mono">{{ temperature(Math.round(probe.reading.value.value * 10) / 10) }}</b>
     </span>
     <RouterLink
       v-for="clock in clocks.running"

@@ -1,0 +1,41 @@
+import { catalogue as builtIn } from '../chemical/catalogue'
+import type { Catalogue } from '../chemical/chemical'
+import { chemicalOf } from '../chemical/equivalentMass'
+import type { Finding } from '../finding'
+import type { Formula } from '../formula/formula'
+import { linesOf } from '../formula/lines'
+import { substitutes } from '../formula/substitutes'
+import { showMass } from '../quantity/format'
+import { jarFactor, jarsFor, type ShelfJar } from './asOnShelf'
+
+/**
+ * Findings for lines the jars cannot give, each with what the shelf holds that does the same work: shelf-1. Converted hydrates are no finding, the
+ * card does them by itself; pairs that make the chemical, and what follows from another salt, are offered as repairs.
+ */
+export function shelfFindings(formula: Formula, jars: ShelfJar[], catalogue: Catalogue = builtIn): Finding[] {
+  const heldG = (chemical: string) =>
+    jars.reduce((sum, jar) => sum + (jar.chemical === chemical ? jar.grams / jarFactor(chemical, jar, catalogue) : 0), 0)
+  return linesOf(formula, catalogue).flatMap((line): Finding[] => {
+    if (line.dissolved || line.grams === 0) return []
+    const enough = jarsFor(line, jars, catalogue).some((jar) => jar.grams >= line.grams * jarFactor(line.chemical.id, jar, catalogue))
+    if (enough || heldG(line.chemical.id) >= line.grams) return []
+    const instead = substitutes(line.chemical.id, line.grams, catalogue).find((one) =>
+      one.chemicals.every((part) => heldG(part.chemical) >= part.grams),
+    )
+    const lacking = `${showMass(line.grams)} of ${line.chemical.name} are not on the shelf`
+    if (!instead) return [{ rule: 'shelf-1', severity: 'advice', step: line.step, message: `${lacking}, nor anything that does its work.` }]
+    const words = instead.chemicals
+      .map((part) => `${showMass(part.grams)} ${chemicalOf(part.chemical, catalogue).name.toLowerCase()}`)
+      .join(' and ')
+    const { chemical: _was, grams: _grams, millilitres: _ml, ...rest } = line.addition
+    return [
+      {
+        rule: 'shelf-1',
+        severity: 'advice',
+        step: line.step,
+        message: `${lacking}; ${words} would do. ${instead.consequences.join(' ')}`,
+        repair: { kind: 'substitute', step: line.step, additions: instead.chemicals.map((part) => ({ ...rest, ...part })) },
+      },
+    ]
+  })
+}
