@@ -1,0 +1,11 @@
+import { z } from 'zod'
+import { exchangeFiles, exchangeKinds } from './schemas'
+
+/** The published JSON Schema of each open format, by name; docs/formats holds them. */
+export const jsonSchemas = (): Record<string, object> =>
+  Object.fromEntries(
+    exchangeKinds.map((kind) => [
+      `selvrin-${kind}`,
+      { title: `selvrin-${kind}, version 1`, ...z.toJSONSchema(exchangeFiles[kind], { target: 'draft-2020-12' }) },
+    ]),
+  )
