@@ -119,6 +119,9 @@ test('a formula edited by two: the second sees the first’s and may save after 
   await page.getByRole('button', { name: 'Move addition 2 up' }).click()
   await page.getByRole('button', { name: 'Save as version 2' }).click()
   await expect(page.getByText(/was saved by Odo Brackwater/)).toBeVisible()
+  const both = page.getByRole('table', { name: 'Both versions' })
+  await expect(both.getByText('Odo’s words')).toBeVisible()
+  await expect(both.getByText('Ilse’s words')).toBeVisible()
   expect(await seriousFaults(page)).toEqual([])
   await page.getByRole('button', { name: 'Save mine as the version after it' }).click()
   await expect(page.getByText('Ilse’s words')).toBeVisible()
@@ -178,6 +181,7 @@ for (const [width, height] of [
     const [formula] = await house.ask<{ id: string }>(
       `select formula_id as id from formula_version where body ->> 'name' = 'Soft borax developer'`,
     )
+    const [jar] = await house.ask<{ id: string }>(`select id from jar where chemical = 'hydroquinone'`)
     const [bottle] = await house.ask<{ id: string }>(`select id from bottle where letter = 'S' order by number desc limit 1`)
     for (const path of [
       '/shelf',
@@ -185,6 +189,11 @@ for (const [width, height] of [
       '/formulary',
       `/formulary/${formula?.id}`,
       `/formulary/${formula?.id}/edit`,
+      '/formulary/jars',
+      `/formulary/jars/${jar?.id}`,
+      `/formulary/compare?one=${formula?.id}&other=${formula?.id}`,
+      '/formulary/exchange',
+      '/devices',
       '/scales',
       '/tanks',
       '/tanks/plan',

@@ -29,11 +29,23 @@ test('safelight: every pixel of every station is black or red, with a menu open 
   const [formula] = await house.ask<{ id: string }>(
     `select formula_id as id from formula_version where body ->> 'name' = 'Acid hardening fixer'`,
   )
+  const formulaId = (name: string) =>
+    house.ask<{ id: string }>(`select formula_id as id from formula_version where body ->> 'name' = $1`, [name])
+  const [other] = await formulaId('Soft borax developer')
+  const [parts] = await formulaId('Sepia toner, working')
+  const [jar] = await house.ask<{ id: string }>(`select id from jar where chemical = 'silver-nitrate'`)
   const [run] = await house.ask<{ id: string }>('select id from run order by number desc limit 1')
   const stops = [
     `/shelf/${bottle?.id}`,
     '/formulary',
     `/formulary/${formula?.id}`,
+    `/formulary/jars`,
+    `/formulary/jars/${jar?.id}`,
+    '/formulary/jars/count',
+    `/formulary/compare?one=${formula?.id}&other=${other?.id}`,
+    '/formulary/exchange',
+    `/formulary/${parts?.id}`,
+    '/devices',
     '/scales',
     '/tanks',
     `/tanks/${run?.id}`,
@@ -45,6 +57,11 @@ test('safelight: every pixel of every station is black or red, with a menu open 
     await expect(page.locator('h1').first()).toBeVisible()
     await allRed(page, path)
   }
+
+  await page.goto(`/formulary/${other?.id}`)
+  await expect(page.locator('[data-ready]').first()).toBeVisible()
+  await page.locator('[data-ready]').first().scrollIntoViewIfNeeded()
+  await allRed(page, 'curves of pH')
 
   await page.goto(`/formulary/${formula?.id}`)
   await page.getByLabel('How much to mix').fill('1,000')

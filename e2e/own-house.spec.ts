@@ -42,11 +42,17 @@ plain('a darkroom of one’s own, from the first code to the beakers, without th
   await plain.step('put a jar on the shelf, mix from it and see it go down', async () => {
     await page.keyboard.press('2')
     await page.getByRole('link', { name: 'Jars' }).click()
+    await page.getByRole('button', { name: 'A new jar' }).click()
     await choose(page, 'Chemical', 'Metol')
-    await expect(page.getByText(/May cause a skin allergy/)).toBeVisible()
+    await expect(page.getByText(/Gloves/)).toBeVisible()
     await page.getByLabel('Holds').fill('1/4 kg')
+    await page.getByLabel('Assay').fill('lots')
     await page.getByRole('button', { name: 'Put it on the shelf' }).click()
-    await expect(page.getByText('250.0 g')).toBeVisible()
+    await expect(page.getByText('Write a share such as 85 %.')).toBeVisible()
+    await page.getByLabel('Assay').fill('')
+    await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+    await expect(page.getByRole('heading', { name: 'Metol', level: 1 })).toBeVisible()
+    await expect(page.getByText('250.0 g').first()).toBeVisible()
     expect(await seriousFaults(page)).toEqual([])
     for (const [name, amount] of [
       ['Plain metol developer', '7.5'],

@@ -69,7 +69,7 @@ test('from a formula to a developed roll', async ({ page, browser, house }) => {
     await tablet.getByLabel('Size of each').fill('600 ml')
     await expect(tablet.getByText('600 ml · 500 ml')).toBeVisible()
     await doNext(tablet)
-    await expect(tablet.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible()
+    await expect(tablet.getByRole('button', { name: 'Print their labels' })).toBeVisible()
     await other.close()
     await expect(page.getByText('This mix is bottled and on the shelf.')).toBeVisible()
     const [used] = await house.ask<{ grams: string }>(`select sum(grams) as grams from jar_entry where kind = 'consume'`)

@@ -14,6 +14,8 @@ await build()
 const folder = mkdtempSync(join(tmpdir(), 'selvrin-shots-'))
 chmodSync(folder, 0o755)
 const postgres = await startPostgres(folder, { throwaway: true })
+const { startDevices } = await import('../devices/start.mjs')
+const devices = await startDevices({ anyPort: true })
 const server = spawn(process.execPath, [join(root, 'server/dist/main.mjs')], {
   stdio: ['ignore', 'pipe', 'inherit', 'ipc'],
   env: {
@@ -23,6 +25,7 @@ const server = spawn(process.execPath, [join(root, 'server/dist/main.mjs')], {
     HOST: '127.0.0.1',
     PORT: '0',
     WEB_DIR: join(root, 'web/dist'),
+    ...devices.env,
   },
 })
 const base = await new Promise((resolve) => {
@@ -112,6 +115,7 @@ try {
   const gone = new Promise((resolve) => server.once('exit', resolve))
   server.kill('SIGTERM')
   await gone
+  devices.stop()
   postgres.stop()
   rmSync(folder, { recursive: true, force: true })
 }

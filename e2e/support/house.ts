@@ -2,6 +2,7 @@ import { test as base, expect, type Page } from '@playwright/test'
 import { spawn, type ChildProcess } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import pg from 'pg'
+import { startDevices } from '../../devices/start.mjs'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 
@@ -25,6 +26,7 @@ export async function startHouse(
   const maker = new pg.Client({ connectionString: `${admin}/postgres` })
   await maker.connect()
   await maker.query(`create database ${database}`)
+  const devices = kind === 'demo' ? await startDevices({ anyPort: true }) : null
   const server = spawn(process.execPath, ['server/dist/main.mjs'], {
     cwd: root,
     stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
@@ -36,6 +38,7 @@ export async function startHouse(
       HOST: '127.0.0.1',
       PORT: '0',
       WEB_DIR: `${root}web/dist`,
+      ...devices?.env,
     },
   })
   const said = await untilReady(server)
@@ -53,6 +56,7 @@ export async function startHouse(
       const gone = new Promise((resolve) => server.once('exit', resolve))
       server.kill('SIGTERM')
       await gone
+      devices?.stop()
       await maker.query(`drop database ${database} with (force)`)
       await maker.end()
     },
