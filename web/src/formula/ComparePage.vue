@@ -82,48 +82,50 @@ const times = (ratio: number | null) => (ratio === null || Math.abs(ratio - 1) <
       <ChoiceField v-model="one" label="One formula" :choices="choices" />
       <ChoiceField v-model="other" label="Beside it" :choices="choices" />
     </div>
-    <table v-if="left && right" class="w-full max-w-6xl border-collapse text-left text-lg">
-      <thead>
-        <tr class="border-b-4 border-ink align-bottom">
-          <th class="w-8" />
-          <th class="py-2 pr-4 text-2xl">
-            <span class="inline-flex items-center gap-3"><BathMark :family="left.body.family" />{{ left.body.name }}</span>
-          </th>
-          <th class="pr-4 text-right">g a litre</th>
-          <th class="pr-4 text-right">g a litre</th>
-          <th class="py-2 text-2xl">
-            <span class="inline-flex items-center gap-3"><BathMark :family="right.body.family" />{{ right.body.name }}</span>
-          </th>
-          <th class="text-right text-base">by strength</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr
-          v-for="(line, i) in lines"
-          :key="i"
-          class="border-b border-line"
-          :class="line.differs ? 'font-bold' : 'text-quiet'"
-          :data-differs="line.differs || undefined"
-        >
-          <td class="py-2.5" :aria-label="line.differs ? 'differs' : 'the same'">{{ line.differs ? '≠' : '=' }}</td>
-          <td class="pr-4">{{ line.one ? chemicalOf(line.one.chemical).name : '—' }}</td>
-          <td class="pr-4 text-right font-mono">{{ line.one ? showMass(line.one.grams, session.units) : '' }}</td>
-          <td class="pr-4 text-right font-mono">{{ line.other ? showMass(line.other.grams, session.units) : '' }}</td>
-          <td>{{ line.other ? chemicalOf(line.other.chemical).name : '—' }}</td>
-          <td class="text-right font-mono">{{ times(line.ratio) }}</td>
-        </tr>
-        <tr v-for="fact in facts" :key="fact.name" class="border-b border-line" :class="fact.differs ? 'font-bold' : 'text-quiet'">
-          <td class="py-2.5" :aria-label="fact.differs ? 'differs' : 'the same'">{{ fact.differs ? '≠' : '=' }}</td>
-          <td class="pr-4" colspan="2">
-            <span class="flex justify-between gap-4"
-              ><span class="font-normal">{{ fact.name }}</span
-              ><span>{{ fact.one }}</span></span
-            >
-          </td>
-          <td class="pr-4" colspan="3">{{ fact.other }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <div v-if="left && right" class="overflow-x-auto">
+      <table class="w-full max-w-6xl border-collapse text-left text-lg">
+        <thead>
+          <tr class="border-b-4 border-ink align-bottom">
+            <th class="w-8" />
+            <th class="py-2 pr-4 text-2xl">
+              <span class="inline-flex items-center gap-3"><BathMark :family="left.body.family" />{{ left.body.name }}</span>
+            </th>
+            <th class="pr-4 text-right">g a litre</th>
+            <th class="pr-4 text-right">g a litre</th>
+            <th class="py-2 text-2xl">
+              <span class="inline-flex items-center gap-3"><BathMark :family="right.body.family" />{{ right.body.name }}</span>
+            </th>
+            <th class="text-right text-base">by strength</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="(line, i) in lines"
+            :key="i"
+            class="border-b border-line"
+            :class="line.differs ? 'font-bold' : 'text-quiet'"
+            :data-differs="line.differs || undefined"
+          >
+            <td class="py-2.5" :aria-label="line.differs ? 'differs' : 'the same'">{{ line.differs ? '≠' : '=' }}</td>
+            <td class="pr-4">{{ line.one ? chemicalOf(line.one.chemical).name : '—' }}</td>
+            <td class="pr-4 text-right font-mono">{{ line.one ? showMass(line.one.grams, session.units) : '' }}</td>
+            <td class="pr-4 text-right font-mono">{{ line.other ? showMass(line.other.grams, session.units) : '' }}</td>
+            <td>{{ line.other ? chemicalOf(line.other.chemical).name : '—' }}</td>
+            <td class="text-right font-mono">{{ times(line.ratio) }}</td>
+          </tr>
+          <tr v-for="fact in facts" :key="fact.name" class="border-b border-line" :class="fact.differs ? 'font-bold' : 'text-quiet'">
+            <td class="py-2.5" :aria-label="fact.differs ? 'differs' : 'the same'">{{ fact.differs ? '≠' : '=' }}</td>
+            <td class="pr-4" colspan="2">
+              <span class="flex justify-between gap-4"
+                ><span class="font-normal">{{ fact.name }}</span
+                ><span>{{ fact.one }}</span></span
+              >
+            </td>
+            <td class="pr-4" colspan="3">{{ fact.other }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
     <p v-else class="text-xl">Choose two formulas.</p>
   </div>
 </template>

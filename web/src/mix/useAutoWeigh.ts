@@ -40,6 +40,7 @@ export function useAutoWeigh(scale: AtBench, band: ComputedRef<Band | null>, tak
       armed.value = false
       take(reading.value)
     },
+    { immediate: true },
   )
   return { armed }
 }
