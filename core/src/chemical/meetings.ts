@@ -98,3 +98,39 @@ export function whatNeverMeets(a: Chemical, b: Chemical): Meeting | null {
       if (has(first, one) && has(second, other) && (!only || only(first, second))) return meeting
   return null
 }
+
+const kinds: Partial<Record<Nature, string>> = {
+  'weak-acid': 'acids',
+  'strong-acid': 'acids',
+  'concentrated-acid': 'acids',
+  'acid-sulfite': 'metabisulfite',
+  sulfide: 'sulfides',
+  ferricyanide: 'ferricyanide',
+  thiocyanate: 'thiocyanates',
+  permanganate: 'permanganate',
+  dichromate: 'dichromate',
+  chloride: 'chlorides',
+  solvent: 'glycol and glycerol',
+  'developing-agent': 'developing agents',
+  hypochlorite: 'hypochlorite',
+  ammonium: 'ammonium salts',
+  thiosulfate: 'thiosulfates',
+  sulfite: 'sulfites',
+  silver: 'silver nitrate',
+  hydroxide: 'hydroxides',
+  alkali: 'carbonates',
+  metal: 'aluminium or zinc',
+}
+
+/** What a chemical never meets, in words, each with what would come of it: the hard blocks of the table. */
+export function neverWith(chemical: Chemical): { what: string; danger: string }[] {
+  const sides = pairs
+    .filter(({ severity }) => severity === 'error')
+    .flatMap(({ one, other, danger, rule }) => {
+      // the acid on permanganate crystals is sulfuric acid alone
+      if (rule === 'never-6' && !chemical.natures.includes('permanganate') && !isSulfuric(chemical)) return []
+      const has = (natures: Nature[]) => natures.some((nature) => chemical.natures.includes(nature))
+      return [...(has(one) ? [{ natures: other, danger }] : []), ...(has(other) ? [{ natures: one, danger }] : [])]
+    })
+  return sides.map(({ natures, danger }) => ({ what: [...new Set(natures.map((nature) => kinds[nature] ?? nature))].join(', '), danger }))
+}

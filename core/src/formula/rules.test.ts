@@ -1,5 +1,5 @@
 import { catalogue } from '../chemical/catalogue'
-import { whatNeverMeets } from '../chemical/meetings'
+import { neverWith, whatNeverMeets } from '../chemical/meetings'
 import { comesOutBelow, saturatedGramsPerLitre, solubilityAt } from '../chemical/solubility'
 import { checkFormula } from './checkFormula'
 import type { Addition, Formula } from './formula'
@@ -172,4 +172,12 @@ test('caustics, concentrated acids and dichromate are not mixed alone; the bottl
   expect(containerAdvice(formula([g('sodium-hydroxide', 20)])).join(' ')).toMatch(/Polyethylene/)
   expect(containerAdvice(formula([g('bleach-fix-powder-a', 20)])).join(' ')).toMatch(/vented/)
   expect(containerAdvice(formula([g('sodium-sulfite', 20)]))).toContain('Full to the neck.')
+})
+
+test('what a chemical never meets is said in words, from either side', () => {
+  expect(neverWith(catalogue['sodium-sulfide-nonahydrate']!)).toEqual([
+    { what: 'acids, metabisulfite', danger: expect.stringContaining('hydrogen sulfide') },
+  ])
+  expect(neverWith(catalogue['citric-acid']!).map((one) => one.what)).toEqual(['sulfides', 'hypochlorite'])
+  expect(neverWith(catalogue['borax-decahydrate']!)).toEqual([])
 })

@@ -1,6 +1,7 @@
 import type { Formula } from '../formula/formula'
 import { heatFindings, mixCourse } from './mixCourse'
 import { mixState, volumeFor, type MixEvent } from './mixState'
+import { levelSpoons, onPan } from './onPan'
 
 const formula: Formula = {
   id: 'f',
@@ -126,5 +127,20 @@ describe('the course of temperatures', () => {
     const caustic: Formula = { ...formula, startMl: 700, mixC: 50, additions: [{ chemical: 'sodium-hydroxide', grams: 200 }] }
     expect(heatFindings(mixState(caustic, 1000, [water]))).toMatchObject([{ rule: 'heat-1', severity: 'error' }])
     expect(heatFindings(mixState(formula, 1000, [water]))).toEqual([])
+  })
+})
+
+describe('the pan of a scale', () => {
+  const line = (...events: MixEvent[]) => mixState(formula, 1000, [water, weigh(0, 2), dissolved(0), ...events]).lines[1]!
+  test('adds to what is in without being in, and can be taken off again', () => {
+    expect(onPan(line(weigh(1, 60)), 30)).toMatchObject({ shown: 90, toGo: 10, over: false, band: { low: 35, high: 45 } })
+    expect(onPan(line(), 106)).toMatchObject({ over: true })
+    expect(onPan(line(), -0.02)).toMatchObject({ shown: 0 })
+    expect(onPan(line(weigh(1, 100)), 30)).toMatchObject({ shown: 100, band: null })
+  })
+  test('spoons are for what may be off by more than a developer may', () => {
+    expect(levelSpoons(line(), 5)).toBeCloseTo(20, 9)
+    expect(levelSpoons(mixState(formula, 1000, [water]).lines[0]!, 5)).toBeNull()
+    expect(levelSpoons(line(), null)).toBeNull()
   })
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { assayOf, catalogue, clashesOf, showMass, storageGroup, storageWords } from '@selvrin/core'
+import { assayOf, catalogue, clashesOf, neverWith, showMass, storageGroup, storageWords } from '@selvrin/core'
 import { api, type JarEntry, type JarPage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
@@ -117,6 +117,9 @@ async function write(): Promise<void> {
           <ProtectionSigns :chemical="chemical" full class="mt-5" />
           <p v-if="group" class="mt-3">
             <b>{{ storageWords[group].split(':')[0] }}:</b>{{ storageWords[group].split(':')[1] }}.
+          </p>
+          <p v-for="one in neverWith(chemical)" :key="one.what + one.danger" class="mt-1">
+            <b>Never with {{ one.what }}:</b> {{ one.danger }}.
           </p>
           <p v-for="clash in clashes" :key="clash.message" class="mt-1 font-semibold text-alarm">▲ {{ clash.message }}</p>
           <p class="mt-3 text-quiet">

@@ -5,6 +5,9 @@ import {
   showVolume,
   takingFrom,
   volumeFor,
+  levelSpoons,
+  neverWith,
+  onPan,
   whatToWatch,
   type Finding,
   type MixCoursePoint,
@@ -65,22 +68,16 @@ const jarChoices = computed(() =>
 )
 const bottleId = ref<string | null>(null)
 const bottle = computed(() => stock.find((one) => one.id === bottleId.value) ?? stock[0])
-const spoons = computed(() => {
-  const spoonG = jar?.spoonG
-  // a spoon is a volume: never for what a developer depends on
-  return spoonG && line.unit === 'g' && line.tolerance > 0.02 ? line.toGo / spoonG : null
-})
+const spoons = computed(() => levelSpoons(line, jar?.spoonG ?? null))
+const never = computed(() => neverWith(line.chemical))
 
 // the needle: what the pan holds now, on top of what is in
-const pan = computed(() => (line.unit === 'g' && line.state === 'open' ? (scale.reading.value?.value ?? null) : null))
-const band = computed(() =>
-  line.state === 'open' && line.unit === 'g' && !busy ? { low: line.low - line.put, high: line.high - line.put } : null,
-)
+const panG = computed(() => (onPan(line, 0).band ? (scale.reading.value?.value ?? null) : null))
+const band = computed(() => (busy ? null : onPan(line, null).band))
 const { armed } = useAutoWeigh(scale, band, (grams) => void put(grams, scale.device.value?.name ?? null))
 /** What stood on the pan before this step is not this step's. */
-const onPan = computed(() => (armed.value ? pan.value : null))
-const shown = computed(() => line.put + Math.max(onPan.value ?? 0, 0))
-const panOver = computed(() => onPan.value !== null && shown.value > line.high)
+const pan = computed(() => onPan(line, armed.value ? panG.value : null))
+const live = computed(() => armed.value && panG.value !== null)
 
 // the bar runs to a little beyond the band
 const scaleEnd = computed(() => line.high + (line.high - line.low) * 0.6)
@@ -134,10 +131,15 @@ useKeys((event) => {
     </p>
     <p v-if="because" class="mt-1 border-l-4 border-primary pl-3 text-lg" data-because>{{ because }}</p>
     <ProtectionSigns v-if="line.state === 'open' || line.state === 'to-come'" :chemical="line.chemical" class="mt-2" />
+    <p v-if="never.length > 0 && line.state === 'open'" class="mt-1">
+      <template v-for="one in never" :key="one.what + one.danger"
+        ><b>Never with {{ one.what }}:</b> {{ one.danger }}.
+      </template>
+    </p>
     <FindingList v-if="findings.length > 0" :findings="findings" class="mt-2" />
     <p class="my-3 font-mono leading-none font-bold">
-      <template v-if="again || onPan !== null"
-        ><span class="big whitespace-nowrap" data-needle>{{ amount(shown) }}</span>
+      <template v-if="again || live"
+        ><span class="big whitespace-nowrap" data-needle>{{ amount(pan.shown) }}</span>
         <span class="ml-4 text-4xl font-normal whitespace-nowrap max-sm:text-2xl">of {{ amount(line.target) }}</span></template
       >
       <span v-else class="big">{{ amount(line.target) }}</span>
@@ -145,12 +147,12 @@ useKeys((event) => {
     <div
       class="relative mb-1 h-10"
       role="img"
-      :aria-label="`${amount(shown)} of ${amount(line.target)}, accepted from ${amount(line.low)} to ${amount(line.high)}`"
+      :aria-label="`${amount(pan.shown)} of ${amount(line.target)}, accepted from ${amount(line.low)} to ${amount(line.high)}`"
     >
       <div class="absolute inset-x-0 top-2 h-6 border-2 border-quiet bg-panel" />
       <div
         class="absolute top-2 left-0 h-6"
-        :style="{ width: at(shown), background: line.state === 'too-much' || panOver ? 'var(--alarm)' : 'var(--developer)' }"
+        :style="{ width: at(pan.shown), background: line.state === 'too-much' || pan.over ? 'var(--alarm)' : 'var(--developer)' }"
       />
       <div
         class="absolute top-0 h-10 border-[3px] border-primary"
@@ -167,7 +169,7 @@ useKeys((event) => {
       </p>
       <p class="ml-auto font-mono text-lg">
         {{ amount(line.low) }} to {{ amount(line.high)
-        }}{{ line.target > shown && shown > 0 && line.state === 'open' ? ` · ${amount(line.target - shown)} to go` : '' }}
+        }}{{ pan.toGo > 0 && pan.shown > 0 && line.state === 'open' ? ` · ${amount(pan.toGo)} to go` : '' }}
       </p>
     </div>
     <div v-if="line.state === 'too-much'" class="card border-2 border-alarm" role="alert">
@@ -207,17 +209,17 @@ useKeys((event) => {
             @update:model-value="(value: string | null) => (bottleId = value)"
           />
         </div>
-        <button class="button mt-7" :class="again || pan !== null ? '' : 'button-main'" :disabled="busy">It is in</button>
-        <button v-if="pan !== null" type="button" class="button mt-7" :disabled="taring.busy.value" @click="tare">Tare</button>
+        <button class="button mt-7" :class="again || panG !== null ? '' : 'button-main'" :disabled="busy">It is in</button>
+        <button v-if="panG !== null" type="button" class="button mt-7" :disabled="taring.busy.value" @click="tare">Tare</button>
       </form>
       <p v-if="line.state === 'open' && line.unit === 'g' && scale.device.value" class="mt-3 text-lg" role="status">
         <template v-if="scale.lost.value"
           ><b class="text-alarm">{{ scale.device.value.name }} does not answer.</b> Type what it says: nothing is lost.</template
         >
-        <template v-else-if="pan !== null && !armed"
-          ><b>The pan still holds {{ amount(pan) }}:</b> stir it in or tare, then weigh this one.</template
+        <template v-else-if="panG !== null && !armed"
+          ><b>The pan still holds {{ amount(panG) }}:</b> stir it in or tare, then weigh this one.</template
         >
-        <template v-else-if="panOver"><b>Take a little off:</b> it is still on the pan.</template>
+        <template v-else-if="pan.over"><b>Take a little off:</b> it is still on the pan.</template>
         <template v-else>{{ scale.device.value.name }}: a steady weight in the band is taken by itself. Then stir it in.</template>
       </p>
       <ProblemLine :problem="taring.problem.value" class="mt-3" />
@@ -233,7 +235,7 @@ useKeys((event) => {
     <DemoPour
       v-if="scale.device.value?.simulated && line.unit === 'g' && line.state === 'open'"
       :device="scale.device.value"
-      :to-go="line.target - shown"
+      :to-go="pan.toGo"
     />
   </div>
 </template>

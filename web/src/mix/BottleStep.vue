@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { containerAdvice, DomainError, explainReading, perLitre, showVolume, type MixEvent, type MixState } from '@selvrin/core'
+import { containerAdvice, DomainError, explainReading, spread, perLitre, showVolume, type MixEvent, type MixState } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -12,7 +12,6 @@ import TextField from '../fields/TextField.vue'
 import { causeWords } from '../ph/causeWords'
 import { useSession } from '../session/store'
 import DemoDip from './DemoDip.vue'
-import { spread } from './spread'
 
 const { mixId, state, record } = defineProps<{ mixId: string; state: MixState; record: (...events: MixEvent[]) => Promise<boolean> }>()
 const emit = defineEmits<{ bottled: [ids: string[]] }>()
