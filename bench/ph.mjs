@@ -1,6 +1,5 @@
 // node bench/ph.mjs: how near the predicted pH comes to tabulated values, and how many solves one core does a second.
 import { build } from 'esbuild'
-import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 const root = fileURLToPath(new URL('..', import.meta.url))

@@ -75,3 +75,4 @@ export { cuesAhead, inOrder, runClock, type RunClock, type RunEvent, type StepTi
 export { exchangeFiles, exchangeKinds, type ExchangeKind } from './exchange/schemas'
 export { readFile, understander, type Present, type Understood } from './exchange/understand'
 export { writeFile } from './exchange/write'
+export { jsonSchemas } from './exchange/jsonSchemas'

@@ -1,8 +1,6 @@
-import { readFileSync } from 'node:fs'
 import type { FormulaRow } from '../contract/formula'
 import type { Jar } from '../contract/jar'
 import { fromCsv, toCsv } from './csv'
-import { jsonSchemas } from './jsonSchemas'
 import { readFile, understander, type Present } from './understand'
 import { writeFile } from './write'
 
@@ -71,11 +69,6 @@ const present: Present = {
   ],
 }
 const understand = (kind: 'formulas' | 'jars' | 'chart', text: string) => readFile(kind, text).map(understander(kind, present, newId))
-
-test('the published schemas are those of the code', () => {
-  for (const [name, schema] of Object.entries(jsonSchemas()))
-    expect(JSON.parse(readFileSync(`docs/formats/${name}.schema.json`, 'utf8'))).toEqual(JSON.parse(JSON.stringify(schema)))
-})
 
 test('a spreadsheet never runs what a cell begins with, and it comes back as it was', () => {
   const text = writeFile('formulas', 'csv', present)

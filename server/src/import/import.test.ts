@@ -1,4 +1,5 @@
-import { readFile, understander, writeFile, type Present } from '@selvrin/core'
+import { readFileSync } from 'node:fs'
+import { jsonSchemas, readFile, understander, writeFile, type Present } from '@selvrin/core'
 import { api, importPortion, type ChartRow, type FormulaRow, type ImportRow, type Jar } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { testHouse, type Caller, type TestHouse } from '../test/house'
@@ -117,4 +118,9 @@ test('rows of another kind, unknown chemicals and members are refused', async ()
   expect((await stage('jars', [jar])).refused?.code).toBe('unknown-chemical')
   expect((await stage('chart', [jar])).refused?.code).toBe('other-kind')
   expect((await (await house.as('tilda')).call(api.import.begin, { body: { id: uuid(), kind: 'jars', rows: 1 } })).status).toBe(403)
+})
+
+test('the published schemas are those of the code: npm run formats', () => {
+  for (const [name, schema] of Object.entries(jsonSchemas()))
+    expect(JSON.parse(readFileSync(`docs/formats/${name}.schema.json`, 'utf8'))).toEqual(JSON.parse(JSON.stringify(schema)))
 })

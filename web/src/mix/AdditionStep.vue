@@ -59,6 +59,8 @@ const volume = (ml: number) => showVolume(ml, session.units)
 const temperature = (celsius: number) => showTemperature(Math.round(celsius), session.units)
 
 const because = computed(() => (jar && !line.line.dissolved ? takingFrom(line.line, jar).because : ''))
+/** The jar's own record says it will not do alone. */
+const scant = computed(() => jar !== undefined && !line.line.dissolved && !takingFrom(line.line, jar).enough)
 const jarChoices = computed(() =>
   jars.map((one) => ({
     value: one.id,
@@ -124,7 +126,7 @@ useKeys((event) => {
       }}</template>
       <template v-else>{{
         jar
-          ? `lot ${jar.lot}, ${jar.place}, ${showMass(jar.grams, session.units)} left. `
+          ? `lot ${jar.lot}, ${jar.place}, ${showMass(jar.grams, session.units)} left${scant ? ', too little for it' : ''}. `
           : 'No jar of it on the shelf: the record will not know where it came from. '
       }}</template>
       {{ whatToWatch(line.line) }}
@@ -138,7 +140,7 @@ useKeys((event) => {
     </p>
     <FindingList v-if="findings.length > 0" :findings="findings" class="mt-2" />
     <p class="my-3 font-mono leading-none font-bold">
-      <template v-if="again || live"
+      <template v-if="again || (live && pan.shown > line.target / 100)"
         ><span class="big whitespace-nowrap" data-needle>{{ amount(pan.shown) }}</span>
         <span class="ml-4 text-4xl font-normal whitespace-nowrap max-sm:text-2xl">of {{ amount(line.target) }}</span></template
       >
