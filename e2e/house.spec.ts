@@ -190,6 +190,7 @@ for (const [width, height] of [
       `/formulary/${formula?.id}`,
       `/formulary/${formula?.id}/edit`,
       '/formulary/jars',
+      '/formulary/chemicals',
       `/formulary/jars/${jar?.id}`,
       `/formulary/compare?one=${formula?.id}&other=${formula?.id}`,
       '/formulary/exchange',

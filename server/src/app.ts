@@ -5,6 +5,7 @@ import cookieParser from 'cookie-parser'
 import express, { type Express } from 'express'
 import { bottleRoutes } from './bottle/routes'
 import { chartRoutes } from './chart/routes'
+import { chemicalRoutes } from './chemical/routes'
 import { darkroomRoutes } from './darkroom/routes'
 import { deviceRoutes } from './device/routes'
 import { formulaRoutes } from './formula/routes'
@@ -56,6 +57,7 @@ export function createApp(house: House, { webDir, trustProxy }: Options = {}): {
     chartRoutes,
     runRoutes,
     deviceRoutes,
+    chemicalRoutes,
     printRoutes,
     importRoutes,
   ])

@@ -9,19 +9,30 @@ import EndedPanel from './session/EndedPanel.vue'
 import RoomKeys from './room/RoomKeys.vue'
 import RoomLine from './room/RoomLine.vue'
 import SafelightNotice from './room/SafelightNotice.vue'
+import { ownChemical } from '@selvrin/core/contract'
+import { setOwnChemicals } from './chemical/chemistry'
 import { useClocks } from './run/clocks'
+import { useChemicals } from './stores'
 import { useSession } from './session/store'
 
 const session = useSession()
 const route = useRoute()
 // running clocks are on every station's room line
 const clocks = useClocks()
+// what this darkroom says of its chemicals counts everywhere
+const chemicals = useChemicals()
+watch(
+  () => chemicals.rows,
+  (rows) => setOwnChemicals(rows.map(ownChemical)),
+)
 watch(
   () => session.person?.id,
   (id) => {
     if (id === undefined) return
     clocks.begin()
-    if (session.isTechnician) fetchAhead()
+    if (!session.isTechnician) return
+    fetchAhead()
+    void chemicals.load()
   },
   { immediate: true },
 )

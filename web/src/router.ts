@@ -41,6 +41,7 @@ export function makeRouter(): Router {
       { path: '/formulary/jars', component: () => import('./jar/JarsPage.vue'), meta: { title: 'Jars' } },
       { path: '/formulary/jars/count', component: () => import('./jar/CountPage.vue'), meta: { title: 'Stock-take' } },
       { path: '/formulary/jars/:id', component: () => import('./jar/JarPage.vue'), meta: { title: 'Jar' } },
+      { path: '/formulary/chemicals', component: () => import('./chemical/ChemicalsPage.vue'), meta: { title: 'Chemicals' } },
       { path: '/formulary/compare', component: () => import('./formula/ComparePage.vue'), meta: { title: 'Compare' } },
       { path: '/formulary/exchange', component: () => import('./exchange/ExchangePage.vue'), meta: { title: 'Files' } },
       { path: '/formulary/new', component: () => import('./formula/FormulaEditor.vue'), meta: { title: 'New formula' } },

@@ -2,46 +2,50 @@ import type { AcidName } from '../ph/acids'
 
 export type ChemicalId = string
 
-export type Hazard =
-  | 'toxic-for-reproduction'
-  | 'suspected-carcinogen'
-  | 'carcinogen'
-  | 'sensitiser'
-  | 'eye-damage'
-  | 'poison'
-  | 'corrosive'
-  | 'oxidiser'
-  | 'gives-off-gas'
+export const hazardKinds = [
+  'toxic-for-reproduction',
+  'suspected-carcinogen',
+  'carcinogen',
+  'sensitiser',
+  'eye-damage',
+  'poison',
+  'corrosive',
+  'oxidiser',
+  'gives-off-gas',
+] as const
+export type Hazard = (typeof hazardKinds)[number]
 
 /** What a chemical does in the rules of mixing; a blank role takes part in none of them. */
-export type Nature =
-  | 'developing-agent'
-  | 'sulfite'
-  | 'acid-sulfite'
-  | 'alkali'
-  | 'bicarbonate'
-  | 'hydroxide'
-  | 'restrainer'
-  | 'thiosulfate'
-  | 'weak-acid'
-  | 'strong-acid'
-  | 'boric-acid'
-  | 'alum'
-  | 'ascorbate'
-  | 'solvent'
-  | 'sequestrant'
-  | 'concentrated-acid'
-  | 'ammonium'
-  | 'sulfide'
-  | 'ferricyanide'
-  | 'thiocyanate'
-  | 'permanganate'
-  | 'dichromate'
-  | 'chloride'
-  | 'hypochlorite'
-  | 'silver'
-  | 'metal'
-  | 'bleach-fix-part'
+export const natures = [
+  'developing-agent',
+  'sulfite',
+  'acid-sulfite',
+  'alkali',
+  'bicarbonate',
+  'hydroxide',
+  'restrainer',
+  'thiosulfate',
+  'weak-acid',
+  'strong-acid',
+  'boric-acid',
+  'alum',
+  'ascorbate',
+  'solvent',
+  'sequestrant',
+  'concentrated-acid',
+  'ammonium',
+  'sulfide',
+  'ferricyanide',
+  'thiocyanate',
+  'permanganate',
+  'dichromate',
+  'chloride',
+  'hypochlorite',
+  'silver',
+  'metal',
+  'bleach-fix-part',
+] as const
+export type Nature = (typeof natures)[number]
 
 /** What one formula unit brings to a solution: charge of the ions that take no part in any equilibrium, and acids or their salts, counted. */
 export interface Dissolved {

@@ -101,8 +101,8 @@ export function whatNeverMeets(a: Chemical, b: Chemical): Meeting | null {
 
 const kinds: Partial<Record<Nature, string>> = {
   'weak-acid': 'acids',
-  'strong-acid': 'acids',
-  'concentrated-acid': 'acids',
+  'strong-acid': 'strong or concentrated acids',
+  'concentrated-acid': 'strong or concentrated acids',
   'acid-sulfite': 'metabisulfite',
   sulfide: 'sulfides',
   ferricyanide: 'ferricyanide',
@@ -132,5 +132,12 @@ export function neverWith(chemical: Chemical): { what: string; danger: string }[
       const has = (natures: Nature[]) => natures.some((nature) => chemical.natures.includes(nature))
       return [...(has(one) ? [{ natures: other, danger }] : []), ...(has(other) ? [{ natures: one, danger }] : [])]
     })
-  return sides.map(({ natures, danger }) => ({ what: [...new Set(natures.map((nature) => kinds[nature] ?? nature))].join(', '), danger }))
+  const words = (natures: Nature[]): string => {
+    const anyAcid = natures.includes('weak-acid')
+    const named = natures
+      .filter((nature) => !(anyAcid && (nature === 'strong-acid' || nature === 'concentrated-acid')))
+      .map((nature) => kinds[nature] ?? nature)
+    return [...new Set(named)].join(', ')
+  }
+  return sides.map(({ natures, danger }) => ({ what: words(natures), danger }))
 }

@@ -1,5 +1,6 @@
 import { bottleApi } from './bottle'
 import { chartApi } from './chart'
+import { chemicalApi } from './chemical'
 import { darkroomApi } from './darkroom'
 import { deviceApi } from './device'
 import type { Endpoint } from './endpoint'
@@ -22,6 +23,7 @@ export const api = {
   mix: mixApi,
   bottle: bottleApi,
   chart: chartApi,
+  chemical: chemicalApi,
   run: runApi,
   device: deviceApi,
   print: printApi,
@@ -36,6 +38,7 @@ export { problem, type Problem } from './common'
 export { liveEvent, type LiveEvent } from './live'
 export type { Bottle, BottlePage, LedgerEntry } from './bottle'
 export type { ChartRow } from './chart'
+export { chemicalBody, ownChemical, type ChemicalBody, type ChemicalRow } from './chemical'
 export type { Darkroom } from './darkroom'
 export { formulaBody, type FormulaBatch, type FormulaBody, type FormulaRow, type FormulaVersion } from './formula'
 export { sheetBytes, sheetTypes, type Jar, type JarEntry, type JarPage } from './jar'

@@ -2,7 +2,7 @@ import { z } from 'zod'
 
 /** What the event stream says: a row of that subject changed; fetch it again. */
 export const liveEvent = z.object({
-  subject: z.enum(['bottle', 'formula', 'jar', 'mix', 'run', 'roll', 'person', 'darkroom', 'chart', 'vessel', 'device']),
+  subject: z.enum(['bottle', 'formula', 'jar', 'mix', 'run', 'roll', 'person', 'darkroom', 'chart', 'vessel', 'device', 'chemical']),
   id: z.string(),
   version: z.number().nullable(),
 })

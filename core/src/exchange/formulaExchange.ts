@@ -1,3 +1,5 @@
+import { catalogue as builtIn } from '../chemical/catalogue'
+import type { Catalogue } from '../chemical/chemical'
 import type { FormulaBody } from '../contract/formula'
 import { formulaBody } from '../contract/formula'
 import { checkFormula } from '../formula/checkFormula'
@@ -52,12 +54,13 @@ export function formulaToRecord(body: FormulaBody, nameOf: (formulaId: string) =
 export function recordToFormula(
   record: FormulaRecord,
   idOf: (name: string) => string | undefined,
+  catalogue: Catalogue = builtIn,
 ): { body: FormulaBody | null; problems: string[]; notes: string[] } {
   const problems: string[] = []
   const read = cellReader(problems)
   const additions = record.additions.map((line, i) => {
     const where = `addition ${i + 1}`
-    const chemical = chemicalNamed(read.text(line.chemical))
+    const chemical = chemicalNamed(read.text(line.chemical), catalogue)
     if (!chemical) problems.push(`${where}: “${line.chemical}” is not in the catalogue of chemicals.`)
     const percent = read.number(`${where}, percent`, typeof line.percent === 'string' ? line.percent.replace('%', '') : line.percent)
     const poured = percent !== null || (chemical?.densityGPerMl !== undefined && !/(g|kg|oz|lb|grains?)$/i.test(String(line.amount).trim()))
@@ -121,7 +124,7 @@ export function recordToFormula(
     return { body: null, problems: [`${issue?.path.join(', ') ?? 'formula'}: ${issue?.message ?? 'cannot be kept'}`], notes: [] }
   }
   try {
-    const findings = checkFormula({ id: 'import', ...parsed.data } as Formula)
+    const findings = checkFormula({ id: 'import', ...parsed.data } as Formula, catalogue)
     return { body: parsed.data, problems, notes: findings.filter((one) => one.severity !== 'advice').map((one) => one.message) }
   } catch (error) {
     if (!(error instanceof DomainError)) throw error

@@ -3,7 +3,8 @@ import type { ChartRow } from '../contract/chart'
 import type { FormulaRow } from '../contract/formula'
 import type { ImportRow } from '../contract/import'
 import type { Jar } from '../contract/jar'
-import { catalogue } from '../chemical/catalogue'
+import { catalogue as builtIn } from '../chemical/catalogue'
+import type { Catalogue } from '../chemical/chemical'
 import { DomainError } from '../error'
 import { showMass, showParts, showTemperature, showTime, showVolume } from '../quantity/format'
 import { fromCsv, type FileRecord } from './csv'
@@ -94,9 +95,9 @@ function differences(before: Record<string, unknown>, after: Record<string, unkn
 type Reader = (one: FileRecord) => Understood
 
 /** Reads the records of one kind against what is there. `newId` makes ids for what is new. Matched by name, by code, or by film, developer, index and temperature. */
-export function understander(kind: ExchangeKind, present: Present, newId: () => string): Reader {
+export function understander(kind: ExchangeKind, present: Present, newId: () => string, catalogue: Catalogue = builtIn): Reader {
   if (kind === 'chart') return chartReader(present, newId)
-  return kind === 'jars' ? jarReader(present, newId) : formulaReader(present, newId)
+  return kind === 'jars' ? jarReader(present, newId, catalogue) : formulaReader(present, newId, catalogue)
 }
 
 const chartKey = (row: Pick<ChartRow, 'film' | 'formulaId' | 'parts' | 'ei' | 'temperatureC'>): string =>
@@ -159,7 +160,7 @@ function chartReader(present: Present, newId: () => string): Reader {
   }
 }
 
-function jarReader(present: Present, newId: () => string): Reader {
+function jarReader(present: Present, newId: () => string, catalogue: Catalogue): Reader {
   const byCode = new Map(present.jars.map((jar) => [jar.code, jar]))
   return (one) => {
     const shape = shaped(jarRecord, one)
@@ -167,7 +168,7 @@ function jarReader(present: Present, newId: () => string): Reader {
     const record: JarRecord = shape.record
     const problems: string[] = []
     const read = cellReader(problems)
-    const chemical = chemicalNamed(read.needText('chemical', record.chemical))
+    const chemical = chemicalNamed(read.needText('chemical', record.chemical), catalogue)
     if (!chemical && record.chemical) problems.push(`“${record.chemical}” is not in the catalogue of chemicals.`)
     const code = read.text(record.code).toUpperCase()
     const before = code === '' ? undefined : byCode.get(code)
@@ -215,7 +216,7 @@ const jarFields = (jar: Pick<Jar, 'grams' | 'lot' | 'place' | 'openedAt' | 'assa
   reorder_below: jar.reorderG === null ? '' : showMass(jar.reorderG),
 })
 
-function formulaReader(present: Present, newId: () => string): Reader {
+function formulaReader(present: Present, newId: () => string, catalogue: Catalogue): Reader {
   const byName = new Map(present.formulas.map((row) => [row.body.name.toLowerCase(), row]))
   const ids = new Map(present.formulas.map((row) => [row.body.name.toLowerCase(), row.id]))
   const names = new Map(present.formulas.map((row) => [row.id, row.body.name]))
@@ -224,7 +225,7 @@ function formulaReader(present: Present, newId: () => string): Reader {
     const shape = shaped(formulaRecord, one)
     if (!('record' in shape)) return shape
     const record: FormulaRecord = shape.record
-    const { body, problems, notes } = recordToFormula(record, (name) => ids.get(name.toLowerCase()))
+    const { body, problems, notes } = recordToFormula(record, (name) => ids.get(name.toLowerCase()), catalogue)
     if (!body) return wrong(one.line, record.name, problems)
     const key = body.name.toLowerCase()
     const earlier = seen.get(key)

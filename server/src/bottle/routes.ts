@@ -3,6 +3,7 @@ import { api } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
+import { catalogueOf } from '../chemical/chemistry'
 import { formulaRow } from '../formula/rows'
 import { pageOf } from '../http/page'
 import { notFound, Refusal, stale } from '../http/refusal'
@@ -169,7 +170,9 @@ export function bottleRoutes(router: Router, house: House): void {
       )
     }
     const together = { id: 'combined', name: '', family: 'other', finalMl: body.totalMl, startMl: 0, mixC: 20, additions }
-    const block = checkFormula(together).find((finding) => finding.severity === 'error' && finding.rule.startsWith('never-'))
+    const block = checkFormula(together, await catalogueOf(db, tx)).find(
+      (finding) => finding.severity === 'error' && finding.rule.startsWith('never-'),
+    )
     if (block) throw new Refusal(422, 'never-meets', `These are not poured together: ${block.message}`)
     await putOnShelf(
       house,

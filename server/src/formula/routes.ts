@@ -2,6 +2,7 @@ import { checkFormula } from '@selvrin/core'
 import { api, type FormulaBody, type FormulaRow } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import type { Transaction } from 'sequelize'
+import { catalogueOf } from '../chemical/chemistry'
 import { pageOf } from '../http/page'
 import { stale } from '../http/refusal'
 import { route, type House } from '../http/route'
@@ -20,7 +21,7 @@ export function formulaRoutes(router: Router, house: House): void {
     tx: Transaction | undefined,
   ): Promise<void> {
     // refuses amounts and chemicals that make no sense; what is merely unwise is the technician's to decide
-    checkFormula({ id: formulaId, ...body } as never)
+    checkFormula({ id: formulaId, ...body } as never, await catalogueOf(db, tx))
     await db.run(
       'insert into formula_version (id, formula_id, number, body, changed_by, changed_at) values ($1, $2, $3, $4, $5, $6)',
       [versionId, formulaId, number, JSON.stringify(body), by, new Date(now)],

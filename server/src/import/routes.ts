@@ -3,6 +3,7 @@ import { api, type ImportRow } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import type { Transaction } from 'sequelize'
 import { usedFormula } from '../bottle/rows'
+import { catalogueOf } from '../chemical/chemistry'
 import { notFound, Refusal } from '../http/refusal'
 import { route, type House } from '../http/route'
 import { writeChart, writeFormulas, writeJars } from './write'
@@ -41,10 +42,11 @@ export function importRoutes(router: Router, house: House): void {
 
   route(router, house, api.import.stage, async ({ params, body, tx }) => {
     const open = await openImport(params.id, tx)
+    const catalogue = await catalogueOf(db, tx)
     for (const [i, row] of body.rows.entries()) {
       if (row.kind !== open.kind) throw new Refusal(422, 'other-kind', `Row ${body.from + i + 1} is of another kind than this import.`)
-      if (row.kind === 'jars') chemicalOf(row.body.chemical)
-      if (row.kind === 'formulas') checkFormula(usedFormula(row.id, row.body))
+      if (row.kind === 'jars') chemicalOf(row.body.chemical, catalogue)
+      if (row.kind === 'formulas') checkFormula(usedFormula(row.id, row.body), catalogue)
     }
     await db.run(
       `insert into import_row (import_id, position, row) select $1, $2 + n - 1, r from jsonb_array_elements($3::jsonb) with ordinality as t(r, n)

@@ -2,6 +2,7 @@ import { chemicalOf, showMass } from '@selvrin/core'
 import { api, type Jar } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import { newLabelCode } from '../bottle/labels'
+import { catalogueOf } from '../chemical/chemistry'
 import { pageOf } from '../http/page'
 import { notFound, Refusal, stale } from '../http/refusal'
 import { route, type House } from '../http/route'
@@ -26,7 +27,7 @@ export function jarRoutes(router: Router, house: House): void {
   route(router, house, api.jar.get, ({ params }) => jarPage(db, params.id))
 
   route(router, house, api.jar.receive, async ({ body, who, now, tx }) => {
-    chemicalOf(body.chemical)
+    chemicalOf(body.chemical, await catalogueOf(db, tx))
     await db.run(
       `insert into jar (id, code, chemical, lot, place, opened_at, assay, price_per_kg, reorder_g, spoon_g, storage) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
       [

@@ -6,6 +6,7 @@ import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { usedFormula } from '../bottle/rows'
 import { putOnShelf } from '../bottle/routes'
+import { catalogueOf } from '../chemical/chemistry'
 import { formulaRow } from '../formula/rows'
 import { pageOf } from '../http/page'
 import { Refusal } from '../http/refusal'
@@ -47,7 +48,7 @@ export function mixRoutes(router: Router, house: House): void {
     const formula = await formulaRow(db, body.formulaId, tx)
     if (formula.body.additions.length === 0)
       throw new Refusal(422, 'bought', `${formula.body.name} is bought ready made: bring its bottle onto the shelf instead.`)
-    const findings = checkFormula(scaleFormula(usedFormula(formula.id, formula.body), body.finalMl))
+    const findings = checkFormula(scaleFormula(usedFormula(formula.id, formula.body), body.finalMl), await catalogueOf(db, tx))
     const block = findings.find((finding) => finding.severity === 'error' && finding.rule.startsWith('never-'))
     if (block) throw new Refusal(422, 'never-meets', `This is not mixed here: ${block.message} Change the formula.`)
     if (findings.some((finding) => finding.rule === 'mix-13' && finding.severity === 'warning') && body.note === '')
@@ -68,6 +69,7 @@ export function mixRoutes(router: Router, house: House): void {
   route(router, house, api.mix.record, async ({ params, body, who, now, tx }) => {
     const mix = await openMix(db, params.id, tx)
     const kept = new Set(mix.events.map((event) => event.id))
+    const catalogue = await catalogueOf(db, tx)
     const fresh: MixEvent[] = []
     const events: MixEvent[] = [...mix.events]
     const keep = (event: MixEvent) => {
@@ -75,7 +77,7 @@ export function mixRoutes(router: Router, house: House): void {
       fresh.push(event)
     }
     for (const event of body.events.filter((one) => !kept.has(one.id))) {
-      const state = mixState(usedFormula(mix.formulaId, mix.formula.body), mix.finalMl, events, mix.secondCheck)
+      const state = mixState(usedFormula(mix.formulaId, mix.formula.body), mix.finalMl, events, mix.secondCheck, catalogue)
       const line = 'step' in event ? state.lines[event.step] : undefined
       if (event.kind === 'checked') throw new Refusal(422, 'check-apart', 'A second person’s check is written by that person.')
       if ('step' in event && !line) throw new Refusal(422, 'no-step', 'This formula has no such step. Load the page again.')
@@ -100,7 +102,7 @@ export function mixRoutes(router: Router, house: House): void {
 
   route(router, house, api.mix.check, async ({ params, body, who, now, tx, request }) => {
     const mix = await openMix(db, params.id, tx)
-    const line = stateOf(mix).lines[body.step]
+    const line = stateOf(mix, await catalogueOf(db, tx)).lines[body.step]
     if (!line?.needsCheck) throw new Refusal(409, 'no-check', 'There is nothing to look at in this step now. Load the page again.')
     let checker = await db.one<{ id: string; name: string }>('select id, name from person where id = $1', [who.id], tx)
     if (body.login !== undefined) {
@@ -125,7 +127,7 @@ export function mixRoutes(router: Router, house: House): void {
 
   route(router, house, api.mix.finish, async ({ params, body, who, now, tx }) => {
     const mix = await openMix(db, params.id, tx)
-    const state = stateOf(mix)
+    const state = stateOf(mix, await catalogueOf(db, tx))
     if (state.at !== 'bottle') throw new Refusal(409, 'not-mixed', 'Not everything is in and topped up yet.')
     const bottled = body.bottles.reduce((sum, bottle) => sum + bottle.ml, 0)
     if (bottled > state.formula.finalMl * fillTolerance)

@@ -1,7 +1,8 @@
-import { mixState, type MixEvent, type MixState } from '@selvrin/core'
+import { mixState, type Catalogue, type MixEvent, type MixState } from '@selvrin/core'
 import type { Mix, MixSummary } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
 import { usedFormula } from '../bottle/rows'
+import { catalogueOf } from '../chemical/chemistry'
 import type { Database } from '../database/connection'
 import { notFound, Refusal } from '../http/refusal'
 
@@ -37,7 +38,7 @@ export async function mixRow(db: Database, id: string, tx?: Transaction): Promis
     tx,
   )
   const mix = { ...summary, ...own, formula: formula as Mix['formula'], events: rows.map((row) => row.event) }
-  return { ...mix, record: recordOf(stateOf(mix), rows), bottleIds: bottles.map((bottle) => bottle.id) }
+  return { ...mix, record: recordOf(stateOf(mix, await catalogueOf(db, tx)), rows), bottleIds: bottles.map((bottle) => bottle.id) }
 }
 
 export const eventRows = (db: Database, mixId: string, tx?: Transaction): Promise<EventRow[]> =>
@@ -56,8 +57,8 @@ export async function openMix(db: Database, id: string, tx: Transaction | undefi
   return mix
 }
 
-export const stateOf = (mix: Pick<Mix, 'formulaId' | 'formula' | 'finalMl' | 'events' | 'secondCheck'>): MixState =>
-  mixState(usedFormula(mix.formulaId, mix.formula.body), mix.finalMl, mix.events, mix.secondCheck)
+export const stateOf = (mix: Pick<Mix, 'formulaId' | 'formula' | 'finalMl' | 'events' | 'secondCheck'>, catalogue: Catalogue): MixState =>
+  mixState(usedFormula(mix.formulaId, mix.formula.body), mix.finalMl, mix.events, mix.secondCheck, catalogue)
 
 /** Line by line what was weighed of which lot, how far it may be off, by whom and who looked at it. */
 function recordOf(state: MixState, rows: EventRow[]): Mix['record'] {

@@ -1,8 +1,9 @@
-import { chemicalOf, jarFactor, type MixEvent, type MixState } from '@selvrin/core'
+import { chemicalOf, jarFactor, type Catalogue, type MixEvent, type MixState } from '@selvrin/core'
 import type { Mix } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { bottleById, lockBottles, requireVolume, writeEntry } from '../bottle/rows'
+import { catalogueOf } from '../chemical/chemistry'
 import type { Database } from '../database/connection'
 import { notFound } from '../http/refusal'
 import { stateOf } from './rows'
@@ -22,7 +23,7 @@ export async function jarEvent(
   const line = state.lines[event.step]
   if (!jar || !line) throw notFound('jar')
   // a jar of other work is refused by core
-  const factor = jarFactor(line.line.chemical.id, jar)
+  const factor = jarFactor(line.line.chemical.id, jar, await catalogueOf(db, tx))
   return { id: event.id, kind: 'jar', step: event.step, jarId: event.jarId, chemical: jar.chemical, factor, lot: jar.lot }
 }
 
@@ -33,8 +34,8 @@ interface Taken {
   bottles: Map<string, number>
 }
 
-function takenBy(mix: Mix): Taken {
-  const { lines } = stateOf(mix)
+function takenBy(mix: Mix, catalogue: Catalogue): Taken {
+  const { lines } = stateOf(mix, catalogue)
   const taken: Taken = { jars: new Map(), bottles: new Map() }
   const held = new Map<number, string>()
   const add = (to: Map<string, number>, id: string, amount: number) => to.set(id, (to.get(id) ?? 0) + amount)
@@ -44,7 +45,7 @@ function takenBy(mix: Mix): Taken {
     const line = lines[event.step]
     if (event.bottleId) add(taken.bottles, event.bottleId, event.amount)
     if (!event.jarId || !line) continue
-    const chemical = chemicalOf(held.get(event.step) ?? line.line.chemical.id)
+    const chemical = chemicalOf(held.get(event.step) ?? line.line.chemical.id, catalogue)
     const poured =
       chemical.densityGPerMl !== undefined &&
       (line.line.addition.millilitres !== undefined || line.line.chemical.densityGPerMl === undefined)
@@ -58,7 +59,7 @@ function takenBy(mix: Mix): Taken {
  * since the powder was there.
  */
 export async function takeFromShelf(db: Database, mix: Mix, by: string, now: number, tx: Transaction | undefined): Promise<void> {
-  const { jars, bottles } = takenBy(mix)
+  const { jars, bottles } = takenBy(mix, await catalogueOf(db, tx))
   await takeFromBottles(db, mix, bottles, by, now, tx)
   const ids = [...jars.keys()]
   if (ids.length === 0) return

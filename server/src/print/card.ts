@@ -8,6 +8,7 @@ import {
   showTemperature,
   showVolume,
   whatToWatch,
+  type Catalogue,
   type Formula,
   type Taking,
 } from '@selvrin/core'
@@ -20,9 +21,9 @@ const right = 192 * mm
 const bottom = 280 * mm
 
 /** The bench card of a formula at a volume: its ladder with a box to tick for every rung, what to watch, cautions, and room for pH and initials. */
-export function cardPdf(row: FormulaRow, finalMl: number, takings: Taking[], origin: string): Promise<Uint8Array> {
+export function cardPdf(row: FormulaRow, finalMl: number, takings: Taking[], origin: string, catalogue: Catalogue): Promise<Uint8Array> {
   const formula = scaleFormula({ id: row.id, ...row.body } as Formula, finalMl)
-  const lines = linesOf(formula)
+  const lines = linesOf(formula, catalogue)
   const doc = newDocument('A4', row.body.name)
   mark(doc, row.body.family, left, 18 * mm, 34)
   oneLine(doc, row.body.name, left + 46, 18 * mm, right - left - 46 - 70, 'bold', 20)
@@ -75,7 +76,7 @@ export function cardPdf(row: FormulaRow, finalMl: number, takings: Taking[], ori
   for (const line of lines) {
     const taking = takings.find((one) => one.step === line.step)
     const converted = taking && Math.abs(taking.factor - 1) > 1e-9 ? taking : undefined
-    const chemical = converted ? chemicalOf(converted.chemical) : line.chemical
+    const chemical = converted ? chemicalOf(converted.chemical, catalogue) : line.chemical
     const amount =
       line.addition.grams === undefined && !converted
         ? showVolume(line.addition.millilitres ?? 0)
@@ -89,12 +90,12 @@ export function cardPdf(row: FormulaRow, finalMl: number, takings: Taking[], ori
     'Cold water to the mark',
     'Only when everything is dissolved. Cool, measure pH, bottle full to the neck, label.',
   )
-  y = closing(doc, y, formula)
+  y = closing(doc, y, formula, catalogue)
   return finished(doc)
 }
 
 /** Findings, cautions, and what is written by hand. */
-function closing(doc: Page, from: number, formula: Formula): number {
+function closing(doc: Page, from: number, formula: Formula, catalogue: Catalogue): number {
   let y = from + 8
   const say = (text: string, font: 'text' | 'bold' = 'text') => {
     doc.font(font).fontSize(9.5)
@@ -106,12 +107,12 @@ function closing(doc: Page, from: number, formula: Formula): number {
     doc.text(printable(text), left, y, { width: right - left })
     y += height + 3
   }
-  for (const finding of checkFormula(formula)
+  for (const finding of checkFormula(formula, catalogue)
     .sort(byGravity)
     .filter((one) => one.severity !== 'advice'))
     say(finding.message, 'bold')
   const byWord = new Map<string, Set<string>>()
-  for (const line of linesOf(formula))
+  for (const line of linesOf(formula, catalogue))
     for (const word of cautions(line.chemical)) byWord.set(word, (byWord.get(word) ?? new Set()).add(line.chemical.name.toLowerCase()))
   for (const [word, names] of byWord) say(`${word} (${[...names].join(', ')}).`)
   say(

@@ -1,4 +1,4 @@
-import { chemicalOf, hazardLabel, showMass, showParts, showVolume, type Chemical } from '@selvrin/core'
+import { hazardLabel, showMass, showParts, showVolume, type Chemical } from '@selvrin/core'
 import type { Bottle, Jar, LabelSheet } from '@selvrin/core/contract'
 import { finished, lines, mark, mm, newDocument, oneLine, qr, type Page } from './page'
 
@@ -77,7 +77,7 @@ function hazardLine(chemicals: Chemical[]): string[] {
   return worst.map((words, i) => (i === 0 && signal !== '' ? `${signal}: ${words}` : words))
 }
 
-export function bottleLabel(bottle: Bottle, chemicals: string[], zone: string, origin: string): LabelContent {
+export function bottleLabel(bottle: Bottle, chemicals: Chemical[], zone: string, origin: string): LabelContent {
   const { state, use } = bottle
   const until = state.keepsDays === null ? null : bottle.madeAt + state.keepsDays * 86_400_000
   const rolls = use.school === 'counted' && use.capacityRollsPerL !== null ? Math.floor((use.capacityRollsPerL * bottle.sizeMl) / 1000) : 0
@@ -93,15 +93,14 @@ export function bottleLabel(bottle: Bottle, chemicals: string[], zone: string, o
       `${showParts(bottle.parts)}, ${showVolume(bottle.sizeMl)}`,
       ...(rolls > 0 && counted ? [`for ${rolls} rolls`] : []),
     ],
-    hazard: hazardLine(chemicals.map((id) => chemicalOf(id))),
+    hazard: hazardLine(chemicals),
     ticks: counted ? Math.min(rolls, 30) : 0,
     code: bottle.code,
     url: `${origin}/b/${bottle.code}`,
   }
 }
 
-export function jarLabel(jar: Jar, zone: string, origin: string): LabelContent {
-  const chemical = chemicalOf(jar.chemical)
+export function jarLabel(jar: Jar, chemical: Chemical, zone: string, origin: string): LabelContent {
   return {
     head: chemical.name,
     family: null,

@@ -1,7 +1,8 @@
-import { asOnShelf, scaleFormula } from '@selvrin/core'
+import { asOnShelf, chemicalOf, scaleFormula } from '@selvrin/core'
 import { api, type Jar } from '@selvrin/core/contract'
 import type { Request, Router } from 'express'
 import { bottlesById, usedFormula } from '../bottle/rows'
+import { catalogueOf } from '../chemical/chemistry'
 import { formulaRow } from '../formula/rows'
 import { Refusal } from '../http/refusal'
 import { route, type House } from '../http/route'
@@ -26,11 +27,20 @@ export function printRoutes(router: Router, house: House): void {
       [query.bottles ?? []],
     )
     const origin = originOf(request)
+    const catalogue = await catalogueOf(db)
     const labels = wanted.flatMap((id) => {
       const bottle = bottles.find((one) => one.id === id)
-      if (bottle) return [bottleLabel(bottle, bodies.find((one) => one.id === id)?.chemicals ?? [], zone, origin)]
+      if (bottle)
+        return [
+          bottleLabel(
+            bottle,
+            (bodies.find((one) => one.id === id)?.chemicals ?? []).map((one) => chemicalOf(one, catalogue)),
+            zone,
+            origin,
+          ),
+        ]
       const jar = jars.find((one) => one.id === id)
-      return jar ? [jarLabel(jar, zone, origin)] : []
+      return jar ? [jarLabel(jar, chemicalOf(jar.chemical, catalogue), zone, origin)] : []
     })
     if (labels.length < wanted.length)
       throw new Refusal(404, 'not-found', 'One of these bottles or jars is not there (any more). Load the page again.')
@@ -42,11 +52,12 @@ export function printRoutes(router: Router, house: House): void {
     const formula = usedFormula(row.id, row.body)
     const finalMl = query.ml ?? formula.finalMl
     const jars = await db.rows<Jar>(jarRows)
-    const takings = asOnShelf(scaleFormula(formula, finalMl), jars)
+    const catalogue = await catalogueOf(db)
+    const takings = asOnShelf(scaleFormula(formula, finalMl), jars, catalogue)
     return {
       name: `${row.body.name}.pdf`,
       type: 'application/pdf',
-      bytes: await cardPdf(row, finalMl, takings, originOf(request)),
+      bytes: await cardPdf(row, finalMl, takings, originOf(request), catalogue),
     }
   })
 }

@@ -6,6 +6,7 @@ import { v7 as uuid } from 'uuid'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import { useRoute } from 'vue-router'
 import { call } from '../api/call'
+import { catalogue } from '../chemical/chemistry'
 import { useAction } from '../api/useAction'
 import { now } from '../clock'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -73,7 +74,7 @@ async function read(): Promise<void> {
       const remote = wrap<ExchangeReading>(worker)
       const told = proxy((done: number, of: number) => (progress.value = { words: 'Reading', done, of }))
       const plain = JSON.parse(JSON.stringify(present())) as ReturnType<typeof present>
-      const answer = await remote.understand(wanted, await file.text(), plain, told as never)
+      const answer = await remote.understand(wanted, await file.text(), plain, catalogue(), told as never)
       if ('problem' in answer) throw new Error(answer.problem)
       lines.value = answer.lines
       if (answer.lines.length === 0) throw new Error('The file has no lines.')

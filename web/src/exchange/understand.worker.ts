@@ -1,4 +1,4 @@
-import { DomainError, readFile, understander, type ExchangeKind, type Present, type Understood } from '@selvrin/core'
+import { DomainError, readFile, understander, type Catalogue, type ExchangeKind, type Present, type Understood } from '@selvrin/core'
 import { expose } from 'comlink'
 import { v7 as uuid } from 'uuid'
 
@@ -10,11 +10,12 @@ const reading = {
     kind: ExchangeKind,
     text: string,
     present: Present,
+    catalogue: Catalogue,
     progress: (done: number, of: number) => void,
   ): { lines: Understood[] } | { problem: string } => {
     try {
       const records = readFile(kind, text)
-      const understand = understander(kind, present, uuid)
+      const understand = understander(kind, present, uuid, catalogue)
       const lines: Understood[] = []
       for (const [i, record] of records.entries()) {
         lines.push(understand(record))

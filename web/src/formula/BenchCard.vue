@@ -1,23 +1,10 @@
 <script setup lang="ts">
-import {
-  asOnShelf,
-  cautions,
-  checkFormula,
-  checkWeighing,
-  costOf,
-  linesOf,
-  scaleFormula,
-  shelfFindings,
-  showMass,
-  showParts,
-  showTime,
-  showVolume,
-  type Formula,
-} from '@selvrin/core'
+import { cautions, scaleFormula, showMass, showParts, showTime, showVolume, type Formula } from '@selvrin/core'
 import { api, type FormulaBatch, type FormulaVersion } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { asOnShelf, checkFormula, checkWeighing, costOf, linesOf, shelfFindings } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'

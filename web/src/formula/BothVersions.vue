@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { chemicalOf, compareFormulas, showMass, type Formula } from '@selvrin/core'
+import { showMass, type Formula } from '@selvrin/core'
 import type { FormulaBody } from '@selvrin/core/contract'
 import { computed } from 'vue'
+import { chemicalOf, compareFormulas } from '../chemical/chemistry'
 import { useSession } from '../session/store'
 
 /** Someone else's version and one's own, side by side: what differs, per litre and in words. */

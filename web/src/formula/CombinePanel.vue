@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { catalogue, cautions, dilute, showParts, showVolume } from '@selvrin/core'
+import { cautions, dilute, showParts, showVolume } from '@selvrin/core'
 import { api, type FormulaRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { catalogue } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -40,7 +41,7 @@ const nameOf = (formulaId: string) => formulas.rows.find((one) => one.id === for
 const warnings = (formulaId: string) => [
   ...new Set(
     (formulas.rows.find((one) => one.id === formulaId)?.body.additions ?? []).flatMap((line) =>
-      catalogue[line.chemical] ? cautions(catalogue[line.chemical]!) : [],
+      catalogue()[line.chemical] ? cautions(catalogue()[line.chemical]!) : [],
     ),
   ),
 ]

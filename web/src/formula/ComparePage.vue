@@ -1,19 +1,9 @@
 <script setup lang="ts">
-import {
-  chemicalOf,
-  compareFormulas,
-  costOf,
-  DomainError,
-  estimatePh,
-  perLitre,
-  showMass,
-  showParts,
-  showTemperature,
-  type Formula,
-} from '@selvrin/core'
+import { DomainError, showMass, showParts, showTemperature, type Formula } from '@selvrin/core'
 import type { FormulaRow } from '@selvrin/core/contract'
 import { computed, onMounted } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { chemicalOf, compareFormulas, costOf, estimatePh, perLitre } from '../chemical/chemistry'
 import ChoiceField from '../fields/ChoiceField.vue'
 import BathMark from '../marks/BathMark.vue'
 import { percent } from '../marks/words'

@@ -1,20 +1,10 @@
 <script setup lang="ts">
-import {
-  applyRepair,
-  catalogue,
-  checkFormula,
-  checkWeighing,
-  DomainError,
-  families,
-  familyNames,
-  shelfFindings,
-  type Finding,
-  type Repair,
-} from '@selvrin/core'
+import { applyRepair, DomainError, families, familyNames, type Finding, type Repair } from '@selvrin/core'
 import { api, type FormulaBody, type FormulaRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
+import { catalogue, checkFormula, checkWeighing, shelfFindings } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -62,7 +52,7 @@ function leaving(): boolean {
   return false
 }
 
-const chemicals = Object.values(catalogue)
+const chemicals = Object.values(catalogue())
   .map((chemical) => ({ value: chemical.id, name: chemical.name }))
   .sort((a, b) => a.name.localeCompare(b.name))
 const partChoices = computed(() =>

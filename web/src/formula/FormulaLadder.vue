@@ -1,17 +1,7 @@
 <script setup lang="ts">
-import {
-  chemicalOf,
-  linesOf,
-  mixState,
-  mixCourse,
-  showMass,
-  showTemperature,
-  showVolume,
-  whatToWatch,
-  type Formula,
-  type Taking,
-} from '@selvrin/core'
+import { mixCourse, showMass, showTemperature, showVolume, whatToWatch, type Formula, type Taking } from '@selvrin/core'
 import { computed } from 'vue'
+import { chemicalOf, linesOf, mixState } from '../chemical/chemistry'
 import { useSession } from '../session/store'
 
 /** The additions as a bench card reads: each with its weight large, what it is, what to watch, and what the jar on the shelf changes. */

@@ -1,6 +1,6 @@
 import { DomainError, parseQuantity, parseRatio, showVolume, type Formula, type School } from '@selvrin/core'
 import { formulaBody, type FormulaBody } from '@selvrin/core/contract'
-import { catalogue } from '@selvrin/core'
+import { catalogue } from '../chemical/chemistry'
 
 /** A formula as it is being typed: everything is text until it is read. */
 export interface DraftLine {
@@ -119,7 +119,7 @@ export function readDraft(draft: Draft): { body: FormulaBody | null; problems: P
     .filter((line) => line.chemical !== null || line.amount.trim() !== '')
     .map((line) => {
       const field = `line ${line.key}`
-      const chemical = line.chemical ? catalogue[line.chemical] : undefined
+      const chemical = line.chemical ? catalogue()[line.chemical] : undefined
       if (!chemical) problems[field] = 'Choose the chemical.'
       const liquid = chemical?.densityGPerMl !== undefined || line.percent.trim() !== ''
       const inMl = liquid && !/(g|kg|oz|lb|grains?)$/i.test(line.amount.trim())

@@ -1,4 +1,5 @@
-import { chemicalOf, shortages, type Formula } from '@selvrin/core'
+import { type Formula } from '@selvrin/core'
+import { chemicalOf, shortages } from '../chemical/chemistry'
 import type { Jar } from '@selvrin/core/contract'
 
 /** What the jars lack for a formula, by name. */

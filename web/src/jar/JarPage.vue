@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { assayOf, catalogue, clashesOf, neverWith, showMass, storageGroup, storageWords } from '@selvrin/core'
+import { assayOf, neverWith, showMass, storageGroup, storageWords } from '@selvrin/core'
 import { api, type JarEntry, type JarPage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { catalogue, clashesOf } from '../chemical/chemistry'
 import { call, sentence } from '../api/call'
 import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'
@@ -48,7 +49,7 @@ watch(id, () => void load(), { immediate: true })
 onMounted(() => void Promise.all([jars.load(), formulas.load()]))
 onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === id.value) && load())))
 
-const chemical = computed(() => (jar.value ? catalogue[jar.value.chemical] : undefined))
+const chemical = computed(() => (jar.value ? catalogue()[jar.value.chemical] : undefined))
 const mass = (value: number) => showMass(value, session.units)
 const group = computed(() => (chemical.value ? (jar.value?.storage ?? storageGroup(chemical.value)) : null))
 const clashes = computed(() =>

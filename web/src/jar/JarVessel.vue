@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { hazardLabel, catalogue, showMass } from '@selvrin/core'
+import { hazardLabel, showMass } from '@selvrin/core'
 import type { Jar } from '@selvrin/core/contract'
 import { computed } from 'vue'
+import { catalogue } from '../chemical/chemistry'
 import HazardSign from '../hazard/HazardSign.vue'
 import { useSession } from '../session/store'
 import { nameOf } from './reorder'
@@ -10,7 +11,7 @@ import { nameOf } from './reorder'
 const { jar, mostG, low } = defineProps<{ jar: Jar; mostG: number; low: boolean }>()
 const session = useSession()
 const level = computed(() => Math.min(1, mostG > 0 ? jar.grams / mostG : 0))
-const signs = computed(() => (catalogue[jar.chemical] ? hazardLabel(catalogue[jar.chemical]!).pictograms : []))
+const signs = computed(() => (catalogue()[jar.chemical] ? hazardLabel(catalogue()[jar.chemical]!).pictograms : []))
 </script>
 
 <template>

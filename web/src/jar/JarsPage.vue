@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { clashesOf, showMass } from '@selvrin/core'
+import { showMass } from '@selvrin/core'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { clashesOf } from '../chemical/chemistry'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { useSession } from '../session/store'
 import { useJars } from '../stores'
@@ -41,6 +42,7 @@ const mostG = (grams: number) => [25, 50, 100, 250, 500, 1000, 2500, 5000, 10_00
         {{ showEmpty ? 'Without the empty ones' : `and ${empty} empty` }}
       </button>
       <RouterLink to="/formulary/jars/count" class="button button-small ml-auto">Stock-take</RouterLink>
+      <RouterLink to="/formulary/chemicals" class="button button-small">Chemicals</RouterLink>
       <RouterLink to="/formulary/exchange?kind=jars" class="button button-small">Files</RouterLink>
       <button class="button button-small button-main" @click="adding = true">A new jar</button>
     </div>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { catalogue, clashesOf } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
+import { catalogue, clashesOf } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -22,10 +22,10 @@ const chemical = ref<string | null>(null)
 const grams = ref<number | null>(null)
 const draft = ref(emptyJar())
 const problems = ref<Record<string, string>>({})
-const chemicals = Object.values(catalogue)
+const chemicals = Object.values(catalogue())
   .map((one) => ({ value: one.id, name: one.name }))
   .sort((a, b) => a.name.localeCompare(b.name))
-const picked = computed(() => (chemical.value ? catalogue[chemical.value] : undefined))
+const picked = computed(() => (chemical.value ? catalogue()[chemical.value] : undefined))
 /** What stands there already and must not stand beside it. */
 const clashes = computed(() =>
   chemical.value === null || draft.value.place === ''

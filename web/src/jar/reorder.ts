@@ -1,4 +1,5 @@
-import { batchesLeft, catalogue, chemicalOf, type ChemicalId, type Formula } from '@selvrin/core'
+import { type ChemicalId, type Formula } from '@selvrin/core'
+import { batchesLeft, catalogue, chemicalOf } from '../chemical/chemistry'
 import type { FormulaRow, Jar } from '@selvrin/core/contract'
 
 export interface ToOrder {
@@ -14,7 +15,7 @@ export function toOrder(jars: Jar[]): ToOrder[] {
   for (const jar of jars) if (jar.reorderG !== null) levels.set(jar.chemical, Math.max(jar.reorderG, levels.get(jar.chemical) ?? 0))
   return [...levels].flatMap(([chemical, reorderG]) => {
     const heldG = jars.reduce((sum, jar) => sum + (jar.chemical === chemical ? jar.grams : 0), 0)
-    return heldG < reorderG ? [{ chemical, name: catalogue[chemical]?.name ?? chemical, heldG, reorderG }] : []
+    return heldG < reorderG ? [{ chemical, name: catalogue()[chemical]?.name ?? chemical, heldG, reorderG }] : []
   })
 }
 
@@ -28,7 +29,7 @@ export function enoughFor(chemical: ChemicalId, jars: Jar[], formulas: FormulaRo
     .sort((a, b) => a.batches - b.batches)
 }
 
-export const nameOf = (jar: Pick<Jar, 'chemical'>): string => (catalogue[jar.chemical] ? chemicalOf(jar.chemical).name : jar.chemical)
+export const nameOf = (jar: Pick<Jar, 'chemical'>): string => (catalogue()[jar.chemical] ? chemicalOf(jar.chemical).name : jar.chemical)
 
 /** Jars by place, places and names in the order of the alphabet. */
 export function byPlace(jars: Jar[]): [place: string, jars: Jar[]][] {

@@ -1,4 +1,5 @@
-import { chemicalOf, showMass, showTemperature, showVolume, type Repair } from '@selvrin/core'
+import { showMass, showTemperature, showVolume, type Repair } from '@selvrin/core'
+import { chemicalOf } from '../chemical/chemistry'
 
 /** What a repair does, as the button that does it says. */
 export function repairWords(repair: Repair): string {

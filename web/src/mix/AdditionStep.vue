@@ -3,7 +3,6 @@ import {
   showMass,
   showTemperature,
   showVolume,
-  takingFrom,
   volumeFor,
   levelSpoons,
   neverWith,
@@ -18,6 +17,7 @@ import {
 import { api, type Bottle, type Jar, type Mix } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, nextTick, ref } from 'vue'
+import { takingFrom } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { useBench } from '../device/readings'

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { containerAdvice, DomainError, explainReading, spread, perLitre, showVolume, type MixEvent, type MixState } from '@selvrin/core'
+import { DomainError, spread, showVolume, type MixEvent, type MixState } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
+import { containerAdvice, explainReading, perLitre } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { useBench } from '../device/readings'

@@ -1,20 +1,10 @@
 <script setup lang="ts">
-import {
-  cautions,
-  checkFormula,
-  heatFindings,
-  mixCourse,
-  safetyFirst,
-  showMass,
-  showTemperature,
-  showVolume,
-  type Finding,
-  type MixLine,
-} from '@selvrin/core'
+import { heatFindings, cautions, mixCourse, showMass, showTemperature, showVolume, type Finding, type MixLine } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { checkFormula, safetyFirst } from '../chemical/chemistry'
 import { call } from '../api/call'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { catalogue, showMass, showVolume } from '@selvrin/core'
+import { showMass, showVolume } from '@selvrin/core'
 import type { Mix } from '@selvrin/core/contract'
+import { catalogue } from '../chemical/chemistry'
 import { useSession } from '../session/store'
 
 /** The record of a mix, line by line. */
@@ -24,7 +25,7 @@ const amount = (unit: 'g' | 'ml', value: number) => (unit === 'g' ? showMass(val
     </thead>
     <tbody>
       <tr v-for="line in mix.record" :key="line.step" class="border-b border-line">
-        <td class="py-2 pr-4 font-semibold">{{ catalogue[line.chemical]?.name ?? line.chemical }}</td>
+        <td class="py-2 pr-4 font-semibold">{{ catalogue()[line.chemical]?.name ?? line.chemical }}</td>
         <td class="pr-4">{{ line.lot || '—' }}</td>
         <td class="pr-4 text-right font-mono">{{ amount(line.unit, line.target) }}</td>
         <td class="pr-4 text-right font-mono">{{ line.tolerance * 100 }} %</td>

@@ -1,6 +1,7 @@
-import { jarFactor, jarsFor, mixState, stockSolutionOf, type Formula, type MixEvent, type MixState } from '@selvrin/core'
+import { stockSolutionOf, type Formula, type MixEvent, type MixState } from '@selvrin/core'
 import { api, type Bottle, type Jar, type Mix } from '@selvrin/core/contract'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
+import { jarFactor, jarsFor, mixState } from '../chemical/chemistry'
 import { call, sentence } from '../api/call'
 import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'

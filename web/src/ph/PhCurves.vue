@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { chemicalOf, DomainError, estimatePh, perLitre, showMass, type Formula } from '@selvrin/core'
+import { DomainError, showMass, type Formula } from '@selvrin/core'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { catalogue, chemicalOf, estimatePh, perLitre } from '../chemical/chemistry'
 import type { Line } from '../chart/LineChart.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import { useFormulas } from '../stores'
@@ -41,7 +42,7 @@ watch(
   [amounts, chemical, upTo],
   async () => {
     if (!known.value || !chemical.value) return
-    const answer = await sweeps().amount({ ...amounts.value }, chemical.value, upTo.value, 80)
+    const answer = await sweeps().amount({ ...amounts.value }, chemical.value, upTo.value, 80, catalogue())
     if (Array.isArray(answer)) amountLines.value = [{ name: formula.name, points: answer }]
   },
   { immediate: true },
@@ -67,7 +68,7 @@ watch(
     ]
     const lines: Line[] = []
     for (const { name, grams } of wanted) {
-      const answer = await sweeps().air({ ...grams }, 50)
+      const answer = await sweeps().air({ ...grams }, 50, catalogue())
       if (Array.isArray(answer)) lines.push({ name, points: answer.map((point) => [point.share * 100, point.ph]) })
       else airProblem.value = answer.problem
     }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { DomainError, estimatePh, explainReading, perLitre, type Formula } from '@selvrin/core'
+import { DomainError, type Formula } from '@selvrin/core'
 import type { FormulaBatch } from '@selvrin/core/contract'
 import { computed } from 'vue'
+import { estimatePh, explainReading, perLitre } from '../chemical/chemistry'
 import { showDate } from '../marks/words'
 import { causeWords } from './causeWords'
 

@@ -1,4 +1,5 @@
-import { chemicalOf, type Cause } from '@selvrin/core'
+import { type Cause } from '@selvrin/core'
+import { chemicalOf } from '../chemical/chemistry'
 
 /** A slip at the scale in words: "borax taken twice". */
 export function causeWords(cause: Cause): string {

@@ -31,6 +31,14 @@ alter table mix
 alter table batch add note text not null default '';
 create index batch_formula on batch (formula_version_id);
 
+create table chemical (
+  id text primary key check (id ~ '^[a-z0-9][a-z0-9-]{1,79}$'),
+  version int not null default 1,
+  body jsonb not null check (jsonb_typeof(body) = 'object' and body ? 'name'),
+  changed_by uuid references person on delete set null,
+  changed_at timestamptz not null
+);
+
 create table device (
   id uuid primary key,
   version int not null default 1,
@@ -66,11 +74,13 @@ begin
   return null;
 end $$;
 create trigger tell_gone after delete on device for each row execute function tell_gone('device', 'id');
+create trigger tell after insert or update on chemical for each row execute function tell_change('chemical', 'id');
+create trigger tell_gone after delete on chemical for each row execute function tell_gone('chemical', 'id');
 create trigger tell after insert or update on jar_sheet for each row execute function tell_change('jar', 'jar_id');
 create trigger tell_gone after delete on jar_sheet for each row execute function tell_gone('jar', 'jar_id');
 `,
   down: /* sql */ `
-drop table import_row, import, device, jar_sheet;
+drop table import_row, import, device, jar_sheet, chemical;
 drop function tell_gone;
 alter table batch drop note;
 drop index batch_formula, jar_entry_mix;

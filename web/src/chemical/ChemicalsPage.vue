@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { catalogue as builtIn, type Chemical } from '@selvrin/core'
+import { computed, onMounted, ref } from 'vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import TextField from '../fields/TextField.vue'
+import { useChemicals } from '../stores'
+import { catalogue } from './chemistry'
+import ChemicalPanel from './ChemicalPanel.vue'
+
+/** The catalogue of chemicals with the source of its figures; each can be given the darkroom's own. */
+const own = useChemicals()
+onMounted(() => void own.load())
+const words = ref('')
+const open = ref<Chemical | 'new' | null>(null)
+const shown = computed(() =>
+  Object.values(catalogue())
+    .filter((one) => `${one.name} ${one.id} ${one.note}`.toLowerCase().includes(words.value.trim().toLowerCase()))
+    .sort((a, b) => a.name.localeCompare(b.name)),
+)
+const standing = (id: string) => (!own.rows.some((row) => row.id === id) ? '' : Object.hasOwn(builtIn, id) ? 'own figures' : 'own chemical')
+const soluble = (chemical: Chemical) => {
+  const at20 = chemical.solubility.find((point) => point.celsius === 20) ?? chemical.solubility[0]
+  if (chemical.densityGPerMl !== undefined) return `liquid, ${chemical.densityGPerMl} g/ml`
+  return at20 ? `${at20.gPer100Ml} g in 100 ml at ${at20.celsius} °C` : 'solubility not known'
+}
+</script>
+
+<template>
+  <div class="station">
+    <RouterLink to="/formulary/jars" class="link inline-flex min-h-11 items-center">← Jars</RouterLink>
+    <div class="mb-4 flex flex-wrap items-end gap-5">
+      <h1 class="text-3xl font-bold">Chemicals</h1>
+      <div class="w-72"><TextField v-model="words" label="Find" /></div>
+      <button class="button button-small button-main ml-auto" @click="open = 'new'">One of our own</button>
+    </div>
+    <ProblemLine :problem="own.problem" />
+    <ul class="columns-2 gap-10 max-lg:columns-1">
+      <li v-for="chemical in shown" :key="chemical.id" class="flex break-inside-avoid items-center gap-4 border-b border-line py-2">
+        <div class="min-w-0 flex-1">
+          <b class="text-lg">{{ chemical.name }}</b><b v-if="standing(chemical.id)" class="ml-2 text-primary">{{
+            standing(chemical.id)
+          }}</b>
+          <p class="text-quiet">
+            {{ chemical.molarMass === null ? 'by mass only' : `${chemical.molarMass} g/mol` }} · {{ soluble(chemical)
+            }}{{ chemical.note ? ` · ${chemical.note}` : '' }} · {{ chemical.source }}
+          </p>
+        </div>
+        <button class="button button-small" :aria-label="`Edit ${chemical.name}`" @click="open = chemical">Edit</button>
+      </li>
+    </ul>
+    <p v-if="shown.length === 0" class="text-lg">Nothing is called that.</p>
+    <ChemicalPanel v-if="open" :chemical="open === 'new' ? null : open" @close="open = null" />
+  </div>
+</template>
