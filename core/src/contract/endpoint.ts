@@ -20,6 +20,8 @@ export interface Endpoint<
   response: R
   /** the answer holds a code that is shown once and never kept */
   secret?: boolean
+  /** the body holds a password: it is not kept, not even as a hash */
+  password?: boolean
   /** the answer is a file instead of JSON */
   file?: boolean
 }
@@ -46,8 +48,22 @@ export function endpoint<
   path: string,
   access: Access,
   summary: string,
-  parts: { params?: P; query?: Q; body?: B; secret?: boolean } & ({ response: R; file?: false } | { file: true; response?: R }),
+  parts: { params?: P; query?: Q; body?: B; secret?: boolean; password?: boolean } & (
+    { response: R; file?: false } | { file: true; response?: R }
+  ),
 ): Endpoint<P, Q, B, R> {
-  const { params = nothing, query = nothing, body = nothing, response = fileAnswer, secret = false, file = false } = parts
-  return { method, path, access, summary, params: params as P, query: query as Q, body: body as B, response: response as R, secret, file }
+  const { params = nothing, query = nothing, body = nothing, response = fileAnswer, secret = false, password = false, file = false } = parts
+  return {
+    method,
+    path,
+    access,
+    summary,
+    params: params as P,
+    query: query as Q,
+    body: body as B,
+    response: response as R,
+    secret,
+    password,
+    file,
+  }
 }

@@ -101,7 +101,7 @@ export const mixApi = {
         password: z.string().max(200).optional(),
       }),
       response: mix,
-      secret: true,
+      password: true,
     },
   ),
   finish: endpoint(

@@ -62,8 +62,7 @@ async function once<T>(
   const key = request.get('idempotency-key') ?? ''
   if (!keyPattern.test(key)) throw new Refusal(400, 'no-key', 'A write needs an Idempotency-Key header of 8 to 80 letters and digits.')
   const hash = createHash('sha256')
-    // what a secret route was sent is not kept, not even as a hash
-    .update(`${request.method} ${request.originalUrl} ${endpoint.secret ? '' : JSON.stringify(request.body ?? null)}`)
+    .update(`${request.method} ${request.originalUrl} ${endpoint.password ? '' : JSON.stringify(request.body ?? null)}`)
     .digest('hex')
   const fresh = await db.rows(
     'insert into idempotency (person_id, key, request_hash, created_at) values ($1, $2, $3, $4) on conflict do nothing returning key',
