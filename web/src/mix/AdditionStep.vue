@@ -79,7 +79,8 @@ const band = computed(() => (busy ? null : onPan(line, null).band))
 const { armed } = useAutoWeigh(scale, band, (grams) => void put(grams, scale.device.value?.name ?? null))
 /** What stood on the pan before this step is not this step's. */
 const pan = computed(() => onPan(line, armed.value ? panG.value : null))
-const live = computed(() => armed.value && panG.value !== null)
+/** More than the noise of an empty pan. */
+const moving = computed(() => pan.value.shown > line.target / 100)
 
 // the bar runs to a little beyond the band
 const scaleEnd = computed(() => line.high + (line.high - line.low) * 0.6)
@@ -140,7 +141,7 @@ useKeys((event) => {
     </p>
     <FindingList v-if="findings.length > 0" :findings="findings" class="mt-2" />
     <p class="my-3 font-mono leading-none font-bold">
-      <template v-if="again || (live && pan.shown > line.target / 100)"
+      <template v-if="again || moving"
         ><span class="big whitespace-nowrap" data-needle>{{ amount(pan.shown) }}</span>
         <span class="ml-4 text-4xl font-normal whitespace-nowrap max-sm:text-2xl">of {{ amount(line.target) }}</span></template
       >
@@ -171,7 +172,7 @@ useKeys((event) => {
       </p>
       <p class="ml-auto font-mono text-lg">
         {{ amount(line.low) }} to {{ amount(line.high)
-        }}{{ pan.toGo > 0 && pan.shown > 0 && line.state === 'open' ? ` · ${amount(pan.toGo)} to go` : '' }}
+        }}{{ pan.toGo > 0 && moving && line.state === 'open' ? ` · ${amount(pan.toGo)} to go` : '' }}
       </p>
     </div>
     <div v-if="line.state === 'too-much'" class="card border-2 border-alarm" role="alert">
@@ -187,7 +188,7 @@ useKeys((event) => {
     </div>
     <template v-else>
       <form v-if="line.state !== 'in-band'" class="flex flex-wrap items-start gap-4" @submit.prevent="typed">
-        <div class="w-64">
+        <div class="w-64 max-xl:w-40">
           <QuantityField
             v-model="weighed"
             :kind="line.unit === 'g' ? 'mass' : 'volume'"
@@ -195,7 +196,7 @@ useKeys((event) => {
             :problem="wrong"
           />
         </div>
-        <div v-if="jarChoices.length > 1" class="w-72">
+        <div v-if="jarChoices.length > 1" class="w-72 max-xl:w-52">
           <ChoiceField
             :model-value="jar?.id ?? null"
             label="From the jar"
@@ -203,7 +204,7 @@ useKeys((event) => {
             @update:model-value="(value: string | null) => value && emit('jar', value)"
           />
         </div>
-        <div v-if="stock.length > 1" class="w-72">
+        <div v-if="stock.length > 1" class="w-72 max-xl:w-52">
           <ChoiceField
             :model-value="bottle?.id ?? null"
             label="From the bottle"
