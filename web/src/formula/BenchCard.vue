@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { cautions, scaleFormula, showMass, showParts, showTime, showVolume, type Formula } from '@selvrin/core'
+import { cautions, heatFindings, scaleFormula, showMass, showParts, showTime, showVolume, type Formula } from '@selvrin/core'
 import { api, type FormulaBatch, type FormulaVersion } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { asOnShelf, checkFormula, checkWeighing, costOf, linesOf, shelfFindings } from '../chemical/chemistry'
+import { asOnShelf, checkFormula, checkWeighing, costOf, linesOf, mixState, shelfFindings } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'
@@ -63,7 +63,13 @@ const scaled = computed(() => (formula.value && wantedMl.value ? scaleFormula(fo
 const lines = computed(() => (scaled.value ? linesOf(scaled.value) : []))
 const takings = computed(() => (scaled.value && jars.loaded ? asOnShelf(scaled.value, jars.rows) : []))
 const findings = computed(() =>
-  scaled.value ? [...checkFormula(scaled.value), ...checkWeighing(scaled.value, session.darkroom?.scaleReadabilityG ?? 0.1)] : [],
+  scaled.value
+    ? [
+        ...checkFormula(scaled.value),
+        ...heatFindings(mixState(scaled.value, scaled.value.finalMl, [])),
+        ...checkWeighing(scaled.value, session.darkroom?.scaleReadabilityG ?? 0.1),
+      ]
+    : [],
 )
 const partOfPack = computed(() => findings.value.some((one) => one.rule === 'mix-13' && one.severity === 'warning'))
 const missing = computed(() => (scaled.value && jars.loaded ? missingFor(scaled.value, jars.rows) : []))
