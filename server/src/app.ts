@@ -44,7 +44,7 @@ export function createApp(house: House, { webDir, trustProxy }: Options = {}): {
   app.use('/api', sameOrigin, cookieParser())
   // safety sheets come as base64, imports in portions
   app.use('/api/jars/:id/sheet', express.json({ limit: '11mb' }))
-  app.use('/api/imports', express.json({ limit: '2mb' }))
+  app.use('/api/imports', express.json({ limit: '6mb' }))
   app.use('/api', express.json({ limit: '256kb', strict: false }))
   for (const routes of [
     sessionRoutes,

@@ -16,10 +16,10 @@ import FindingList from '../marks/FindingList.vue'
 import { showDate } from '../marks/words'
 import PhPanel from '../ph/PhPanel.vue'
 import { useSession } from '../session/store'
-import { useFormulas, useJars } from '../stores'
+import { useBottles, useFormulas, useJars } from '../stores'
 import CombinePanel from './CombinePanel.vue'
 import FormulaLadder from './FormulaLadder.vue'
-import { missingFor, pricesOf, showMoney } from './missing'
+import { missingFor, pricesOf, showMoney, stockFor } from './missing'
 
 const PhCurves = defineAsyncComponent(() => import('../ph/PhCurves.vue'))
 const route = useRoute()
@@ -27,6 +27,7 @@ const router = useRouter()
 const session = useSession()
 const formulas = useFormulas()
 const jars = useJars()
+const bottles = useBottles()
 const { busy, problem, field, act } = useAction()
 const newId = uuid()
 const versions = shallowRef<FormulaVersion[]>([])
@@ -40,7 +41,7 @@ const body = computed(() => row.value?.body)
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const quick = [500, 1000, 2000, 2500, 5000]
 
-onMounted(() => void Promise.all([formulas.load(), jars.load()]))
+onMounted(() => void Promise.all([formulas.load(), jars.load(), bottles.load()]))
 async function loadWhole(): Promise<void> {
   const whole = await call(api.formula.get, { params: { id: id.value } })
   versions.value = whole.versions
@@ -73,6 +74,14 @@ const findings = computed(() =>
 )
 const partOfPack = computed(() => findings.value.some((one) => one.rule === 'mix-13' && one.severity === 'warning'))
 const missing = computed(() => (scaled.value && jars.loaded ? missingFor(scaled.value, jars.rows) : []))
+/** Stock solutions a line is drawn from, where no bottle holds enough. */
+const noStock = computed(() =>
+  bottles.loaded
+    ? lines.value
+        .filter((line) => line.dissolved && !stockFor(line, formulas.rows, bottles.rows).some((one) => one.state.volumeMl >= line.liquidMl))
+        .map((line) => `${line.chemical.name} ${line.addition.percent} %`)
+    : [],
+)
 const instead = computed(() => (scaled.value && jars.loaded ? shelfFindings(scaled.value, jars.rows).filter((one) => one.repair) : []))
 const cost = computed(() => (scaled.value && body.value ? costOf({ ...scaled.value, use: body.value.use }, pricesOf(jars.rows)) : null))
 const hazards = computed(() => {
@@ -158,8 +167,11 @@ async function bring(): Promise<void> {
         </section>
         <section v-if="lines.length > 0">
           <h2 class="mb-1 text-xl font-bold">On the shelf</h2>
-          <p v-if="missing.length === 0">Enough of everything in the jars.</p>
-          <ul v-else class="space-y-1">
+          <p v-for="one in noStock" :key="one">
+            <b>{{ one }}</b>: no bottle of it on the shelf. Mix it first.
+          </p>
+          <p v-if="missing.length === 0 && noStock.length === 0">Enough of everything in the jars.</p>
+          <ul v-else-if="missing.length > 0" class="space-y-1">
             <li v-for="one in missing" :key="one.name">
               <b>{{ one.name }}</b>: {{ mass(one.neededG) }} needed, {{ mass(one.onShelfG) }} there.
             </li>

@@ -1,6 +1,6 @@
-import { type Formula } from '@selvrin/core'
+import { stockSolutionOf, type Formula, type Line } from '@selvrin/core'
 import { chemicalOf, shortages } from '../chemical/chemistry'
-import type { Jar } from '@selvrin/core/contract'
+import type { Bottle, FormulaRow, Jar } from '@selvrin/core/contract'
 
 /** What the jars lack for a formula, by name. */
 export const missingFor = (formula: Formula, jars: Jar[]): { name: string; neededG: number; onShelfG: number }[] =>
@@ -21,3 +21,14 @@ export const showMoney = (amount: number, currency: string): string =>
     minimumFractionDigits: 2,
     maximumFractionDigits: amount < 1 ? 3 : 2,
   }).format(amount)
+
+/** Bottles on the shelf that hold the stock solution a line is drawn from, at its strength. */
+export function stockFor(line: Line, formulas: FormulaRow[], bottles: Bottle[]): Bottle[] {
+  const kinds = formulas.filter((row) => {
+    const solution = stockSolutionOf({ id: row.id, ...row.body } as Formula)
+    return solution?.chemical === line.chemical.id && Math.abs(solution.percent - (line.addition.percent ?? 0)) < 0.01
+  })
+  return bottles.filter(
+    (one) => one.retiredAt === null && one.parts === null && one.state.volumeMl > 0 && kinds.some((kind) => kind.id === one.formulaId),
+  )
+}

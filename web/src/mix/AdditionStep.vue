@@ -50,6 +50,7 @@ const { mix, state, line, jar, jars, stock, course, findings, busy, problem, rec
 const emit = defineEmits<{ again: []; jar: [id: string]; checked: [mix: Mix] }>()
 const session = useSession()
 const scale = useBench('scale')
+const probe = useBench('thermometer')
 const taring = useAction()
 const weighed = ref<number | null>(null)
 const wrong = ref('')
@@ -167,7 +168,10 @@ useKeys((event) => {
       <p v-if="course" class="text-lg">
         Expected <b class="font-mono">{{ temperature(course.beforeC) }}</b><template v-if="Math.abs(course.afterC - course.beforeC) >= 1"
           >, <b class="font-mono">{{ temperature(course.afterC) }}</b> when it is dissolved</template
-        >{{ course.known ? '' : '; its own heat is not known' }}.
+        >{{ course.known ? '' : '; its own heat is not known'
+        }}<template v-if="probe.reading.value?.value != null"
+          >; {{ probe.device.value?.name }} <b class="font-mono">{{ temperature(probe.reading.value.value) }}</b></template
+        >.
         <template v-if="spoons !== null"> About {{ spoons.toFixed(1) }} level spoons, ± 30 %: the scale decides.</template>
       </p>
       <p class="ml-auto font-mono text-lg">

@@ -1,10 +1,11 @@
-import { stockSolutionOf, type Formula, type MixEvent, type MixState } from '@selvrin/core'
+import { type Formula, type MixEvent, type MixState } from '@selvrin/core'
 import { api, type Bottle, type Jar, type Mix } from '@selvrin/core/contract'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import { jarFactor, jarsFor, mixState } from '../chemical/chemistry'
 import { call, sentence } from '../api/call'
 import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'
+import { stockFor } from '../formula/missing'
 import { useBottles, useFormulas, useJars } from '../stores'
 
 /** A guided mix as it stands, kept up to date, and what may be taken for its present step. */
@@ -51,13 +52,7 @@ export function useMix(id: string) {
   const stock = computed((): Bottle[] => {
     const wanted = line.value?.line
     if (!wanted?.dissolved) return []
-    const kinds = formulas.rows.filter((row) => {
-      const solution = stockSolutionOf({ id: row.id, ...row.body } as Formula)
-      return solution?.chemical === wanted.chemical.id && Math.abs(solution.percent - (wanted.addition.percent ?? 0)) < 0.01
-    })
-    return bottles.rows.filter(
-      (one) => one.retiredAt === null && one.parts === null && one.state.volumeMl > 0 && kinds.some((kind) => kind.id === one.formulaId),
-    )
+    return stockFor(wanted, formulas.rows, bottles.rows)
   })
   /** As if the jar in hand had been said already: its weight is the one to show. */
   const state = computed(() => {
