@@ -22,8 +22,13 @@ export function readDevices(house: House): () => Promise<void> {
   let retry: NodeJS.Timeout | undefined
   const open = new Map<string, { device: Device; stop: () => void }>()
 
-  const tell = (reading: Reading) =>
-    void client?.query('select pg_notify($1, $2)', ['selvrin_reading', JSON.stringify(reading)]).catch(() => undefined)
+  // one statement at a time on the connection that holds the lock
+  let telling: Promise<unknown> = Promise.resolve()
+  const tell = (reading: Reading): void => {
+    telling = telling
+      .then(() => client?.query('select pg_notify($1, $2)', ['selvrin_reading', JSON.stringify(reading)]))
+      .catch(() => undefined)
+  }
 
   async function refresh(): Promise<void> {
     const devices = (await house.db.rows<Device>(`${deviceRows} where active`)).filter(() => !ended)

@@ -76,8 +76,13 @@ const never = computed(() => neverWith(line.chemical))
 
 // the needle: what the pan holds now, on top of what is in
 const panG = computed(() => (onPan(line, 0).band ? (scale.reading.value?.value ?? null) : null))
-const band = computed(() => (busy ? null : onPan(line, null).band))
-const { armed } = useAutoWeigh(scale, band, (grams) => void put(grams, scale.device.value?.name ?? null))
+const band = computed(() => onPan(line, null).band)
+const { armed } = useAutoWeigh(
+  scale,
+  band,
+  (grams) => void put(grams, scale.device.value?.name ?? null),
+  () => busy,
+)
 /** What stood on the pan before this step is not this step's. */
 const pan = computed(() => onPan(line, armed.value ? panG.value : null))
 /** More than the noise of an empty pan. */

@@ -6,6 +6,7 @@ import { useAutoWeigh } from './useAutoWeigh'
 let clock: number
 let reading: ReturnType<typeof shallowRef<Reading | null>>
 let taken: number[]
+let busy: boolean
 let scope: ReturnType<typeof effectScope>
 beforeEach(() => {
   clock = 0
@@ -19,11 +20,13 @@ beforeEach(() => {
     lost: computed(() => false),
     now: ref(0),
   }
+  busy = false
   scope.run(() =>
     useAutoWeigh(
       bench,
       computed(() => ({ low: 95, high: 105 })),
       (grams) => void taken.push(grams),
+      () => busy,
     ),
   )
 })
@@ -58,4 +61,14 @@ test('a needle passing through the band, or leaving it again, is not taken', asy
   await show(104, true)
   await show(110, true, 2000)
   expect(taken).toEqual([])
+})
+
+test('while something is being written the pan may empty, and the weight waits until it is kept', async () => {
+  busy = true
+  await show(0, true)
+  for (let i = 0; i < 6; i++) await show(100, true)
+  expect(taken).toEqual([])
+  busy = false
+  for (let i = 0; i < 6; i++) await show(100, true)
+  expect(taken).toEqual([100])
 })

@@ -17,19 +17,24 @@ export interface Band {
  * Takes a stable weight that stays in its band, once: armed when the pan was nearly empty since the step began. Answers whether
  * it is armed.
  */
-export function useAutoWeigh(scale: AtBench, band: ComputedRef<Band | null>, take: (grams: number) => void) {
+export function useAutoWeigh(
+  scale: Pick<AtBench, 'reading'>,
+  band: ComputedRef<Band | null>,
+  take: (grams: number) => void,
+  /** something is being written just now: the weight waits */
+  busy: () => boolean = () => false,
+) {
   const armed = ref(false)
   let since: number | null = null
   watch(
-    () => scale.reading.value,
-    (reading) => {
-      const wanted = band.value
+    [() => scale.reading.value, band],
+    ([reading, wanted]) => {
       if (!reading || reading.value === null || !wanted) {
         since = null
         return
       }
       if (reading.value < Math.max(wanted.low * emptyShare, Math.min(emptyG, wanted.low * smallShare))) armed.value = true
-      const good = armed.value && reading.stable && reading.value >= wanted.low && reading.value <= wanted.high
+      const good = armed.value && !busy() && reading.stable && reading.value >= wanted.low && reading.value <= wanted.high
       if (!good) {
         since = null
         return
