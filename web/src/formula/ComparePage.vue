@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { DomainError, showMass, showParts, showTemperature, type Formula } from '@selvrin/core'
 import type { FormulaRow } from '@selvrin/core/contract'
-import { computed, onMounted } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { chemicalOf, compareFormulas, costOf, estimatePh, perLitre } from '../chemical/chemistry'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -25,13 +25,14 @@ const choices = computed(() =>
     .map((row) => ({ value: row.id, name: row.body.name }))
     .sort((a, b) => a.name.localeCompare(b.name)),
 )
-const pick = (side: 'one' | 'other') =>
-  computed({
-    get: () => (typeof route.query[side] === 'string' ? String(route.query[side]) : null),
-    set: (value) => void router.replace({ query: { ...route.query, [side]: value ?? undefined } }),
-  })
-const one = pick('one')
-const other = pick('other')
+const asked = (side: string): string | null => (typeof route.query[side] === 'string' ? String(route.query[side]) : null)
+const one = ref(asked('one'))
+const other = ref(asked('other'))
+// the address says what is compared, so that it can be sent on
+watch(
+  [one, other],
+  () => void router.replace({ query: { ...(one.value ? { one: one.value } : {}), ...(other.value ? { other: other.value } : {}) } }),
+)
 const rowOf = (id: string | null) => formulas.rows.find((row) => row.id === id)
 const left = computed(() => rowOf(one.value))
 const right = computed(() => rowOf(other.value))
