@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { celsius, id, listQuery, name, note, page, parts, positive } from './common'
 import { endpoint } from './endpoint'
 
-const rowBody = {
+export const chartBody = {
   film: name,
   formulaId: id,
   parts,
@@ -12,11 +12,11 @@ const rowBody = {
   source: z.string().trim().max(200),
   note,
 }
-export const chartRow = z.object({ id, ...rowBody, by: z.string() })
+export const chartRow = z.object({ id, ...chartBody, by: z.string() })
 export const chartApi = {
   list: endpoint('GET', '/api/chart', 'technician', 'The development chart', { query: listQuery, response: page(chartRow) }),
   add: endpoint('POST', '/api/chart', 'technician', 'Add a row to the development chart', {
-    body: z.strictObject({ id, ...rowBody }),
+    body: z.strictObject({ id, ...chartBody }),
     response: chartRow,
   }),
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { amount, celsius, done, id, idParams, millis, name, note, parts, positive, version } from './common'
+import { amount, done, id, idParams, millis, version } from './common'
+import { chartBody } from './chart'
 import { endpoint } from './endpoint'
 import { formulaBody } from './formula'
 
@@ -27,16 +28,7 @@ export const importRow = z.discriminatedUnion('kind', [
     kind: z.literal('chart'),
     id,
     isNew: z.boolean(),
-    body: z.strictObject({
-      film: name,
-      formulaId: id,
-      parts,
-      ei: z.int().min(1).max(25_600),
-      temperatureC: celsius,
-      seconds: positive.max(86_400),
-      source: z.string().trim().max(200),
-      note,
-    }),
+    body: z.strictObject(chartBody),
   }),
 ])
 export const importPortion = 500

@@ -65,6 +65,14 @@ interface Record {
   checkedBy: string | null
 }
 
+/** Whether a line is poured from such a jar, in ml, or weighed: liquids are poured where the formula measures them, or where they stand in for a powder. */
+const isPoured = (line: Line, held: Chemical): boolean =>
+  held.densityGPerMl !== undefined && (line.addition.millilitres !== undefined || line.chemical.densityGPerMl === undefined)
+
+/** g of a jar's product in an amount taken of it for a line, in the line's unit. */
+export const productGrams = (line: Line, held: Chemical, amount: number): number =>
+  isPoured(line, held) ? amount * (held.densityGPerMl ?? 1) : amount
+
 /** How a line is measured out of a jar: its unit, and the formula's g in one of it. */
 function measure(
   line: Line,
@@ -74,11 +82,8 @@ function measure(
   const factor = jar?.factor ?? 1
   const chemical = jar ? chemicalOf(jar.chemical, catalogue) : line.chemical
   if (line.dissolved) return { chemical: line.chemical, factor: 1, unit: 'ml', gramsPerUnit: (line.addition.percent ?? 0) / 100 }
-  const density = chemical.densityGPerMl
-  const poured = density !== undefined && (line.addition.millilitres !== undefined || line.chemical.densityGPerMl === undefined)
-  return poured
-    ? { chemical, factor, unit: 'ml', gramsPerUnit: density / factor }
-    : { chemical, factor, unit: 'g', gramsPerUnit: 1 / factor }
+  const unit = isPoured(line, chemical) ? 'ml' : 'g'
+  return { chemical, factor, unit, gramsPerUnit: productGrams(line, chemical, 1) / factor }
 }
 
 /** What was put in of a line and said of it, in order. */

@@ -89,10 +89,10 @@ export function mixRoutes(router: Router, house: House): void {
         throw new Refusal(409, 'out-of-band', 'The weight is not in its band yet. Weigh on, or take a way out of too much.')
       if (event.kind === 'dissolved' && line?.needsCheck)
         throw new Refusal(409, 'needs-check', 'A second person looks at this weight first.')
-      if (event.kind === 'jar') keep(await jarEvent(db, state, event, tx))
+      if (event.kind === 'jar') keep(await jarEvent(db, state, event, catalogue, tx))
       else {
         if (event.kind === 'weigh' && event.jarId !== null && event.jarId !== line?.jarId)
-          keep(await jarEvent(db, state, { id: uuid(), step: event.step, jarId: event.jarId }, tx))
+          keep(await jarEvent(db, state, { id: uuid(), step: event.step, jarId: event.jarId }, catalogue, tx))
         keep(event as MixEvent)
       }
     }

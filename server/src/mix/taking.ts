@@ -1,4 +1,4 @@
-import { chemicalOf, jarFactor, type Catalogue, type MixEvent, type MixState } from '@selvrin/core'
+import { chemicalOf, jarFactor, productGrams, type Catalogue, type MixEvent, type MixState } from '@selvrin/core'
 import type { Mix } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
@@ -13,6 +13,7 @@ export async function jarEvent(
   db: Database,
   state: MixState,
   event: { id: string; step: number; jarId: string },
+  catalogue: Catalogue,
   tx: Transaction | undefined,
 ): Promise<Extract<MixEvent, { kind: 'jar' }>> {
   const jar = await db.one<{ chemical: string; assay: number | null; lot: string }>(
@@ -23,7 +24,7 @@ export async function jarEvent(
   const line = state.lines[event.step]
   if (!jar || !line) throw notFound('jar')
   // a jar of other work is refused by core
-  const factor = jarFactor(line.line.chemical.id, jar, await catalogueOf(db, tx))
+  const factor = jarFactor(line.line.chemical.id, jar, catalogue)
   return { id: event.id, kind: 'jar', step: event.step, jarId: event.jarId, chemical: jar.chemical, factor, lot: jar.lot }
 }
 
@@ -46,10 +47,7 @@ function takenBy(mix: Mix, catalogue: Catalogue): Taken {
     if (event.bottleId) add(taken.bottles, event.bottleId, event.amount)
     if (!event.jarId || !line) continue
     const chemical = chemicalOf(held.get(event.step) ?? line.line.chemical.id, catalogue)
-    const poured =
-      chemical.densityGPerMl !== undefined &&
-      (line.line.addition.millilitres !== undefined || line.line.chemical.densityGPerMl === undefined)
-    add(taken.jars, event.jarId, poured ? event.amount * (chemical.densityGPerMl ?? 1) : event.amount)
+    add(taken.jars, event.jarId, productGrams(line.line, chemical, event.amount))
   }
   return taken
 }

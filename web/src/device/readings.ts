@@ -1,6 +1,6 @@
 import type { Device, DeviceKind, Reading } from '@selvrin/core/contract'
 import { defineStore } from 'pinia'
-import { computed, onScopeDispose, ref, shallowReactive, watch, type ComputedRef, type Ref } from 'vue'
+import { computed, onScopeDispose, ref, shallowReactive, watch, type ComputedRef } from 'vue'
 import { onReading } from '../api/live'
 import { useSession } from '../session/store'
 import { useDevices } from '../stores'
@@ -20,7 +20,6 @@ export interface AtBench {
   /** null while there is none, or it does not answer */
   reading: ComputedRef<Reading | null>
   lost: ComputedRef<boolean>
-  now: Ref<number>
 }
 
 /** The bench device of a kind that speaks now, and what it says. */
@@ -43,5 +42,5 @@ export function useBench(kind: DeviceKind): AtBench {
   const mine = computed(() => devices.rows.filter((one) => one.kind === kind && one.active))
   const device = computed(() => mine.value.find(heard) ?? mine.value[0])
   const reading = computed(() => (device.value ? heard(device.value) : null))
-  return { device, reading, lost: computed(() => device.value !== undefined && reading.value === null), now }
+  return { device, reading, lost: computed(() => device.value !== undefined && reading.value === null) }
 }

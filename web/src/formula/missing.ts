@@ -1,4 +1,4 @@
-import { stockSolutionOf, type Formula, type Line } from '@selvrin/core'
+import { isStockFor, type Formula, type Line } from '@selvrin/core'
 import { chemicalOf, shortages } from '../chemical/chemistry'
 import type { Bottle, FormulaRow, Jar } from '@selvrin/core/contract'
 
@@ -24,10 +24,7 @@ export const showMoney = (amount: number, currency: string): string =>
 
 /** Bottles on the shelf that hold the stock solution a line is drawn from, at its strength. */
 export function stockFor(line: Line, formulas: FormulaRow[], bottles: Bottle[]): Bottle[] {
-  const kinds = formulas.filter((row) => {
-    const solution = stockSolutionOf({ id: row.id, ...row.body } as Formula)
-    return solution?.chemical === line.chemical.id && Math.abs(solution.percent - (line.addition.percent ?? 0)) < 0.01
-  })
+  const kinds = formulas.filter((row) => isStockFor({ id: row.id, ...row.body } as Formula, line))
   return bottles.filter(
     (one) => one.retiredAt === null && one.parts === null && one.state.volumeMl > 0 && kinds.some((kind) => kind.id === one.formulaId),
   )

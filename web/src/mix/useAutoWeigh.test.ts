@@ -1,5 +1,5 @@
 import type { Reading } from '@selvrin/core/contract'
-import { computed, effectScope, nextTick, ref, shallowRef } from 'vue'
+import { computed, effectScope, nextTick, shallowRef } from 'vue'
 import type { AtBench } from '../device/readings'
 import { useAutoWeigh } from './useAutoWeigh'
 
@@ -18,7 +18,6 @@ beforeEach(() => {
     device: computed(() => undefined),
     reading: computed(() => reading.value ?? null),
     lost: computed(() => false),
-    now: ref(0),
   }
   busy = false
   scope.run(() =>
