@@ -44,6 +44,7 @@ export type { BottleEntry, BottleFacts, BottleState, EntryKind, FormulaUse, Keep
 export { bottleState, standing } from './bottle/bottleState'
 export { shortages, type Shortage } from './jar/shortages'
 export { asOnShelf, assayOf, jarFactor, jarsFor, takingFrom, type ShelfJar, type Taking } from './jar/asOnShelf'
+export { pricesFor } from './jar/prices'
 export { batchesLeft } from './jar/batches'
 export { clashesOf, storageGroup, storageGroups, storageWords, type Clash, type StorageGroup } from './jar/storage'
 export { families, familyNames, markOf, type Family, type Mark } from './mark/mark'

@@ -11,6 +11,7 @@ import { estimatePh } from '../ph/estimatePh'
 import { shelfFindings } from './shelfFindings'
 import { asOnShelf, jarFactor, type ShelfJar } from './asOnShelf'
 import { batchesLeft } from './batches'
+import { pricesFor } from './prices'
 import { shortages } from './shortages'
 import { clashesOf, storageGroup, storageGroups } from './storage'
 import { catalogue } from '../chemical/catalogue'
@@ -186,4 +187,13 @@ test('mass is conserved: whatever the jars hold, what is taken carries the formu
       expect(((taking?.grams ?? 0) * assay) / 286.14).toBeCloseTo(grams / 105.99, 9)
     }),
   )
+})
+
+test('the price is that of the jar it is taken from, for the work it does', () => {
+  const priced = (one: ShelfJar, pricePerKg: number | null) => ({ ...one, pricePerKg })
+  const monohydrate = priced(jar('sodium-carbonate-monohydrate', 500), 6.8)
+  expect(pricesFor(carbonate, [monohydrate])['sodium-carbonate']).toBeCloseTo((6.8 * 124) / 105.99, 6)
+  expect(pricesFor(carbonate, [monohydrate, priced(jar('sodium-carbonate', 500), 7.2)])).toEqual({ 'sodium-carbonate': 7.2 })
+  expect(pricesFor(carbonate, [priced(jar('sodium-carbonate', 0), 7.2)])).toEqual({ 'sodium-carbonate': 7.2 })
+  expect(pricesFor(carbonate, [priced(jar('sodium-carbonate', 500), null)])).toEqual({})
 })

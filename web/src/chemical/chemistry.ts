@@ -31,6 +31,7 @@ export const shortages = (formula: Formula, jars: ShelfJar[]) => core.shortages(
 export const shelfFindings = (formula: Formula, jars: ShelfJar[]) => core.shelfFindings(formula, jars, current.value)
 export const batchesLeft = (formula: Formula, id: ChemicalId, jars: ShelfJar[]) => core.batchesLeft(formula, id, jars, current.value)
 export const clashesOf = (ids: ChemicalId[]) => core.clashesOf(ids, current.value)
+export const pricesFor = (formula: Formula, jars: Parameters<typeof core.pricesFor>[1]) => core.pricesFor(formula, jars, current.value)
 export const costOf = (formula: Priced, prices: Amounts) => core.costOf(formula, prices, current.value)
 export const compareFormulas = (one: Formula, other: Formula) => core.compareFormulas(one, other, current.value)
 export const mixState = (formula: Formula, finalMl: number, events: MixEvent[], secondCheck = false) =>

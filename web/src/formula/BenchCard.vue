@@ -4,7 +4,7 @@ import { api, type FormulaBatch, type FormulaVersion } from '@selvrin/core/contr
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { asOnShelf, checkFormula, checkWeighing, costOf, linesOf, mixState, shelfFindings } from '../chemical/chemistry'
+import { asOnShelf, checkFormula, checkWeighing, costOf, linesOf, mixState, shelfFindings, pricesFor } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'
@@ -19,7 +19,7 @@ import { useSession } from '../session/store'
 import { useBottles, useFormulas, useJars } from '../stores'
 import CombinePanel from './CombinePanel.vue'
 import FormulaLadder from './FormulaLadder.vue'
-import { missingFor, pricesOf, showMoney, stockFor } from './missing'
+import { missingFor, showMoney, stockFor } from './missing'
 
 const PhCurves = defineAsyncComponent(() => import('../ph/PhCurves.vue'))
 const route = useRoute()
@@ -83,7 +83,9 @@ const noStock = computed(() =>
     : [],
 )
 const instead = computed(() => (scaled.value && jars.loaded ? shelfFindings(scaled.value, jars.rows).filter((one) => one.repair) : []))
-const cost = computed(() => (scaled.value && body.value ? costOf({ ...scaled.value, use: body.value.use }, pricesOf(jars.rows)) : null))
+const cost = computed(() =>
+  scaled.value && body.value ? costOf({ ...scaled.value, use: body.value.use }, pricesFor(scaled.value, jars.rows)) : null,
+)
 const hazards = computed(() => {
   const byWord = new Map<string, string[]>()
   for (const line of lines.value)

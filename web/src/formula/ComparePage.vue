@@ -3,13 +3,13 @@ import { DomainError, showMass, showParts, showTemperature, type Formula } from 
 import type { FormulaRow } from '@selvrin/core/contract'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { chemicalOf, compareFormulas, costOf, estimatePh, perLitre } from '../chemical/chemistry'
+import { chemicalOf, compareFormulas, costOf, estimatePh, perLitre, pricesFor } from '../chemical/chemistry'
 import ChoiceField from '../fields/ChoiceField.vue'
 import BathMark from '../marks/BathMark.vue'
 import { percent } from '../marks/words'
 import { useSession } from '../session/store'
 import { useFormulas, useJars } from '../stores'
-import { pricesOf, showMoney } from './missing'
+import { showMoney } from './missing'
 
 /** Two formulas side by side, per litre. */
 const route = useRoute()
@@ -55,7 +55,7 @@ const facts = computed(() => {
     Water: `${percent(row.body.startMl / row.body.finalMl)} at ${showTemperature(row.body.mixC, session.units)}`,
     Dilutions: row.body.use.dilutions.map((parts) => showParts(parts)).join(', '),
     'Keeps, full bottle': row.body.use.keeping.fullDays === null ? 'not known' : `${row.body.use.keeping.fullDays} days`,
-    'Cost a litre': showMoney(costOf(asFormula(row), pricesOf(jars.rows)).perLitre, session.darkroom?.currency ?? 'EUR'),
+    'Cost a litre': showMoney(costOf(asFormula(row), pricesFor(asFormula(row), jars.rows)).perLitre, session.darkroom?.currency ?? 'EUR'),
   })
   const [a, b] = [of(left.value), of(right.value)]
   return (Object.keys(a) as (keyof typeof a)[]).map((name) => ({ name, one: a[name], other: b[name], differs: a[name] !== b[name] }))

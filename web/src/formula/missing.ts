@@ -6,13 +6,6 @@ import type { Bottle, FormulaRow, Jar } from '@selvrin/core/contract'
 export const missingFor = (formula: Formula, jars: Jar[]): { name: string; neededG: number; onShelfG: number }[] =>
   shortages(formula, jars).map((shortage) => ({ ...shortage, name: chemicalOf(shortage.chemical).name }))
 
-/** Money a kg of each chemical, from the jar bought last. */
-export function pricesOf(jars: Jar[]): Record<string, number> {
-  const prices: Record<string, number> = {}
-  for (const jar of jars) if (jar.pricePerKg !== null) prices[jar.chemical] = jar.pricePerKg
-  return prices
-}
-
 /** '€1.24' in the darkroom's currency, with as many figures as a small sum wants. */
 export const showMoney = (amount: number, currency: string): string =>
   new Intl.NumberFormat('en-GB', {
