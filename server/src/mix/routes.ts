@@ -46,6 +46,8 @@ export function mixRoutes(router: Router, house: House): void {
 
   route(router, house, api.mix.start, async ({ body, who, now, tx }) => {
     const formula = await formulaRow(db, body.formulaId, tx)
+    if (formula.body.combine)
+      throw new Refusal(422, 'of-parts', `${formula.body.name} is poured together from its parts: do it on its own page in the Formulary.`)
     if (formula.body.additions.length === 0)
       throw new Refusal(422, 'bought', `${formula.body.name} is bought ready made: bring its bottle onto the shelf instead.`)
     const findings = checkFormula(scaleFormula(usedFormula(formula.id, formula.body), body.finalMl), await catalogueOf(db, tx))

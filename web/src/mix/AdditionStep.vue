@@ -17,7 +17,7 @@ import {
 import { api, type Bottle, type Jar, type Mix } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, nextTick, ref } from 'vue'
-import { takingFrom } from '../chemical/chemistry'
+import { chemicalOf, takingFrom } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { useBench } from '../device/readings'
@@ -65,7 +65,7 @@ const scant = computed(() => jar !== undefined && !line.line.dissolved && !takin
 const jarChoices = computed(() =>
   jars.map((one) => ({
     value: one.id,
-    name: `${one.chemical === line.line.chemical.id ? '' : `${one.chemical}, `}lot ${one.lot}, ${one.place}`,
+    name: `${one.chemical === line.line.chemical.id ? '' : `${chemicalOf(one.chemical).name}, `}lot ${one.lot}, ${one.place}`,
     detail: `${showMass(one.grams, session.units)} left`,
   })),
 )
