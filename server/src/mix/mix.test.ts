@@ -161,6 +161,24 @@ describe('the jar decides on the scales', () => {
     }
     expect(page.state.volumeMl).toBeCloseTo(stock.state.volumeMl - 40, 6)
     expect(page.ledger[0]?.note).toContain('Warm print developer')
+
+    // what was drawn was there: a bottle that held more than its record does not stop the mix
+    const big = await begin('Warm print developer', 12_000)
+    await big.record({ kind: 'water', celsius: 45 })
+    for (const [step, amount] of [480, 120, 360].entries())
+      await big.record({ kind: 'weigh', step, amount, jarId: null }, { kind: 'dissolved', step })
+    await big.record(
+      { kind: 'weigh', step: 3, amount: 480, jarId: null, bottleId: stock.id },
+      { kind: 'dissolved', step: 3 },
+      { kind: 'topped-up' },
+    )
+    expect((await big.finish([12_000, 12_000])).status).toBe(200)
+    const empty = (await ilse.send('GET', `/api/bottles/${stock.id}`)).body as unknown as {
+      state: { volumeMl: number }
+      ledger: { kind: string }[]
+    }
+    expect(empty.state.volumeMl).toBeCloseTo(0, 6)
+    expect(empty.ledger.map((entry) => entry.kind)).toContain('correct')
   })
 })
 

@@ -2,7 +2,7 @@ import { chemicalOf, jarFactor, productGrams, type Catalogue, type MixEvent, typ
 import type { Mix } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { bottleById, lockBottles, requireVolume, writeEntry } from '../bottle/rows'
+import { bottlesById, lockBottles, writeEntry } from '../bottle/rows'
 import { catalogueOf } from '../chemical/chemistry'
 import type { Database } from '../database/connection'
 import { notFound } from '../http/refusal'
@@ -53,8 +53,8 @@ function takenBy(mix: Mix, catalogue: Catalogue): Taken {
 }
 
 /**
- * Takes what was weighed from the jars, and drawn stock solutions from their bottles. A jar that held more than its record said is corrected,
- * since the powder was there.
+ * Takes what was weighed from the jars, and drawn stock solutions from their bottles. A jar or bottle that held more than its record said
+ * is corrected, since it was there.
  */
 export async function takeFromShelf(db: Database, mix: Mix, by: string, now: number, tx: Transaction | undefined): Promise<void> {
   const { jars, bottles } = takenBy(mix, await catalogueOf(db, tx))
@@ -97,8 +97,11 @@ async function takeFromBottles(
 ): Promise<void> {
   if (bottles.size === 0) return
   await lockBottles(db, [...bottles.keys()], tx)
+  const held = await bottlesById(db, [...bottles.keys()], now, tx)
   for (const [bottleId, ml] of bottles) {
-    requireVolume(await bottleById(db, bottleId, now, tx), ml)
+    const lacking = ml - (held.find((bottle) => bottle.id === bottleId)?.state.volumeMl ?? 0)
+    if (lacking > 0)
+      await writeEntry(db, { id: uuid(), bottleId, kind: 'correct', at: now, by, ml: lacking, note: 'held more than its record' }, tx)
     await writeEntry(db, { id: uuid(), bottleId, kind: 'dilute-out', at: now, by, ml: -ml, note: `into ${mix.formulaName}` }, tx)
   }
 }
