@@ -23,6 +23,7 @@ export { whatToWatch } from './formula/watch'
 export { applyRepair, type Repair } from './formula/repair'
 export { perLitre } from './formula/perLitre'
 export { substitutes, type Substitute } from './formula/substitutes'
+export { pouredTogether } from './formula/poured'
 export { containerAdvice, safetyFirst } from './formula/safetyFirst'
 export { shelfFindings } from './jar/shelfFindings'
 export { isStockFor } from './formula/stockSolution'
@@ -40,10 +41,57 @@ export { percentSolutionVolume } from './dilution/percentSolutionVolume'
 export { carryOutMl, formats, rollEquivalents } from './dilution/rollEquivalents'
 export { developingTime, type DevelopingTime, type TimeFactor, type TimePoint } from './development/developingTime'
 export { loadFactors } from './development/factors'
-export type { BottleEntry, BottleFacts, BottleState, EntryKind, FormulaUse, Keeping, School, UsedFormula } from './bottle/bottle'
-export { bottleState, standing } from './bottle/bottleState'
+export {
+  containers,
+  entryKinds,
+  fixables,
+  schools,
+  type BathPlace,
+  type BottleEntry,
+  type BottleFacts,
+  type BottleState,
+  type Brought,
+  type Compensation,
+  type Container,
+  type EntryKind,
+  type Fixable,
+  type FormulaUse,
+  type Governs,
+  type Keeping,
+  type School,
+  type UsedFormula,
+} from './bottle/bottle'
+export { keepingDays } from './bottle/ageing'
+export { bottleState, carryOf, standing, stateFrom } from './bottle/bottleState'
+export { emptyCarry, type Carry } from './bottle/carry'
+export { decantAdvice, sulfiteLostPerOpening, sulfitePerLitre, type DecantAdvice } from './bottle/headspace'
+export { lifeCurve, type LifeCurve, type LifePoint } from './bottle/lifeCurve'
+export { orderOfUse, supplyOf, type Supply, type SupplyBottle } from './bottle/supply'
+export { costPerRoll, type Consumption, type RollCost } from './bottle/costPerRoll'
+export { silverG, silverPerRollG, takesSilver } from './bottle/silver'
+export { stopAfter } from './bottle/stopBath'
+export { testKinds, type TestKind, type TestMark, type Verdict } from './proof/proof'
+export { governing, type Standing } from './proof/judgement'
+export { forecastClearing, forecastReading, type Forecast } from './proof/forecast'
+export { controlChart, type ControlFlag } from './proof/controlChart'
+export {
+  judgeStrips,
+  measureOf,
+  stripMeans,
+  stripMeasureNames,
+  stripMeasures,
+  usualStripLimits,
+  type StripJudgement,
+  type StripLimits,
+  type StripMeasure,
+  type StripReading,
+} from './proof/controlStrip'
+export { areaLight, densityFromLuminance, linearLight, type Area } from './proof/density'
+export { pictureDensities, type Marks, type PictureReading } from './proof/pictureDensities'
+export { correctedTemperature, requirePoint, vouchesFor, type ThermometerPoint } from './proof/thermometer'
 export { shortages, type Shortage } from './jar/shortages'
 export { asOnShelf, assayOf, jarFactor, jarsFor, takingFrom, type ShelfJar, type Taking } from './jar/asOnShelf'
+export { belowReorder, lackingFor, type ToOrder } from './jar/shopping'
 export { pricesFor } from './jar/prices'
 export { batchesLeft } from './jar/batches'
 export { clashesOf, storageGroup, storageGroups, storageWords, type Clash, type StorageGroup } from './jar/storage'
@@ -79,3 +127,11 @@ export { exchangeFiles, exchangeKinds, type ExchangeKind } from './exchange/sche
 export { readFile, understander, type Present, type Understood } from './exchange/understand'
 export { writeFile } from './exchange/write'
 export { jsonSchemas } from './exchange/jsonSchemas'
+export { guideOf, guides, testsFor, type Guide, type GuideStep, type Look } from './proof/guide'
+export { fixerClassOf, judge, type FixerClass, type Judgement, type Reading, type Reference } from './proof/judge'
+export { clearingAt } from './proof/clearing'
+export { dueTests, freshDays, usualDueRules, type Due, type DueFacts, type DueRule } from './proof/due'
+export { capacityFromTests, enoughBottles, type CapacityEstimate, type TestedLife } from './proof/capacityFromTests'
+export { coinMinutes, safeMinutes } from './proof/safelight'
+export { replenishSteps, type ReplenishSteps } from './bottle/replenish'
+export { testPicture, type TestPicture } from './proof/testPicture'

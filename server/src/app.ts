@@ -3,7 +3,10 @@ import { join } from 'node:path'
 import compression from 'compression'
 import cookieParser from 'cookie-parser'
 import express, { type Express } from 'express'
+import { pouringRoutes } from './bottle/pouring'
+import { reversingRoutes } from './bottle/reversing'
 import { bottleRoutes } from './bottle/routes'
+import { standingRoutes } from './bottle/standing'
 import { chartRoutes } from './chart/routes'
 import { chemicalRoutes } from './chemical/routes'
 import { darkroomRoutes } from './darkroom/routes'
@@ -19,8 +22,12 @@ import { liveStream } from './live/stream'
 import { mixRoutes } from './mix/routes'
 import { personRoutes } from './person/routes'
 import { printRoutes } from './print/routes'
+import { instrumentRoutes } from './proof/instruments'
+import { noticeRoutes } from './proof/notices'
+import { proofRoutes } from './proof/routes'
 import { runRoutes } from './run/routes'
 import { sessionRoutes } from './session/routes'
+import { shelfRoutes } from './shelf/routes'
 
 export interface Options {
   /** folder of the built pages; none in tests of the API */
@@ -44,6 +51,7 @@ export function createApp(house: House, { webDir, trustProxy }: Options = {}): {
   app.use('/api', sameOrigin, cookieParser())
   // safety sheets come as base64, imports in portions
   app.use('/api/jars/:id/sheet', express.json({ limit: '11mb' }))
+  app.use('/api/proofs', express.json({ limit: '17mb' }))
   app.use('/api/imports', express.json({ limit: '6mb' }))
   app.use('/api', express.json({ limit: '256kb', strict: false }))
   for (const routes of [
@@ -54,6 +62,13 @@ export function createApp(house: House, { webDir, trustProxy }: Options = {}): {
     jarRoutes,
     mixRoutes,
     bottleRoutes,
+    pouringRoutes,
+    standingRoutes,
+    reversingRoutes,
+    shelfRoutes,
+    proofRoutes,
+    instrumentRoutes,
+    noticeRoutes,
     chartRoutes,
     runRoutes,
     deviceRoutes,

@@ -1,29 +1,68 @@
 import type { Finding } from '../finding'
 import type { Formula } from '../formula/formula'
+import type { Forecast } from '../proof/forecast'
+import type { Standing } from '../proof/judgement'
+import type { TestMark } from '../proof/proof'
 
-/** How a bath is used up. */
-export type School = 'one-shot' | 'counted'
+/** How a bath is used up; docs/domain/bottles.md tells them apart. */
+export const schools = ['one-shot', 'counted', 'compensated', 'replenished', 'two-bath'] as const
+export type School = (typeof schools)[number]
 
 /** Days a solution keeps at room temperature; null means the formula does not say. */
 export interface Keeping {
   fullDays: number | null
   halfDays: number | null
   workingDays: number | null
+  /** in an open tray; as working strength where not given */
+  trayDays?: number | null | undefined
+}
+
+/** What a fixer fixes: it sets how much silver it may hold. */
+export const fixables = ['film', 'rc-paper', 'fibre-paper'] as const
+export type Fixable = (typeof fixables)[number]
+
+/** How the time grows with use: a share per roll and litre, or a table of steps that hold from so many rolls a litre on. */
+export type Compensation = { perRoll: number } | { table: { rollsPerL: number; factor: number }[] }
+
+export interface Replenishment {
+  mlPerRoll: number
+  /** it is over when so many times the bath's volume of replenisher went in */
+  turnovers: number
+  /** formula of the replenisher, where it is another than the bath's own */
+  formulaId?: string | null | undefined
+}
+
+export interface TwoBath {
+  /** moves of a second bath to the first place, after whose cycle both are discarded */
+  moves: number
+  /** days after which both are discarded; null by moves alone */
+  days: number | null
 }
 
 /** How a formula is used, beside how it is mixed. */
 export interface FormulaUse {
   school: School
-  /** counted school: roll equivalents a litre of it is good for */
+  /** roll equivalents a litre of working solution is good for; a first bath's before it moves; not used by one-shot and replenished */
   capacityRollsPerL: number | null
   keeping: Keeping
   /** dilutions it is used at, as parts; [1] is undiluted */
   dilutions: number[][]
   /** ml of stock or concentrate one roll uses up */
   minConcentrateMlPerRoll: number
+  compensation?: Compensation | undefined
+  replenishment?: Replenishment | undefined
+  twoBath?: TwoBath | undefined
+  /** fixers: what they fix, film where not given */
+  fixes?: Fixable | undefined
+  /** fixers: to the stricter limits of work that must keep */
+  longKeeping?: boolean | undefined
 }
 
 export type UsedFormula = Formula & { use: FormulaUse }
+
+/** How it stands: a closed bottle with its air, one with the air pressed or purged out, or an open tray. */
+export const containers = ['bottle', 'airless', 'tray'] as const
+export type Container = (typeof containers)[number]
 
 export interface BottleFacts {
   sizeMl: number
@@ -34,7 +73,44 @@ export interface BottleFacts {
   retiredAt: number | null
 }
 
-export type EntryKind = 'fill' | 'dilute-out' | 'pour-out' | 'pour-back' | 'use' | 'top-up' | 'discard' | 'correct' | 'reverse'
+export const entryKinds = [
+  'fill',
+  'dilute-out',
+  'decant',
+  'pour-out',
+  'pour-back',
+  'use',
+  'top-up',
+  'water',
+  'evaporate',
+  'replenish',
+  'bleed',
+  'test',
+  'move',
+  'move-up',
+  'change',
+  'discard',
+  'wrong-bottle',
+  'retire',
+  'correct',
+  'reverse',
+] as const
+export type EntryKind = (typeof entryKinds)[number]
+
+/** What liquid from another bottle had behind it when it came. */
+export interface Brought {
+  strength: number
+  rollsPerL: number
+  silverGPerL: number
+  aged: number
+}
+
+/** Place in a two-bath chain: which bath, how many moves it has behind it, and since when (ms) the pair is in use. */
+export interface BathPlace {
+  position: 1 | 2
+  moves: number
+  since: number
+}
 
 /** One line of a bottle's ledger. Amounts are changes: what leaves is negative. */
 export interface BottleEntry {
@@ -48,7 +124,19 @@ export interface BottleEntry {
   /** ml of water carried in by the load, part of `ml` */
   waterInMl: number
   reverses: string | null
+  /** of `rolls`, how many were colour or slide film: all their silver goes into the bath */
+  colourRolls?: number
+  /** liquid from another bottle; fresh where not given */
+  brings?: Brought | null
+  /** where and how it stands from now on */
+  celsius?: number | null
+  container?: Container | null
+  twoBath?: BathPlace | null
+  test?: TestMark | null
 }
+
+/** Which part of its life ended or ends a bottle first. */
+export type Governs = 'use' | 'age' | 'volume' | 'silver' | 'test' | 'moves' | 'throughput'
 
 export interface BottleState {
   volumeMl: number
@@ -58,18 +146,39 @@ export interface BottleState {
   used: number
   aged: number
   remaining: number
-  /** what ends its life first at the present rate */
-  governs: 'use' | 'age' | 'volume'
+  governs: Governs
   /** roll equivalents it is still good for; null where nothing limits them */
   rollsLeft: number | null
   ageDays: number
   /** days it keeps in its present state, null where the formula does not say */
   keepsDays: number | null
+  /** ms of the first liquid taken or the first film through; null while untouched */
+  openedAt: number | null
+  /** days until it is too old if it stays as it stands; null where the formula does not say */
+  daysLeft: number | null
   /** factor on the next roll's time, and why */
   nextTimeFactor: number
+  nextTimeWhy: string
+  /** roll equivalents of film and paper together that a litre of it has seen */
+  rollsPerL: number
   /** share of its strength when filled, after water carried in */
   strength: number
-  /** g/L of silver, fixers only */
+  /** g/L of silver by count, and the limit for what it fixes; fixers only */
   silverGPerL: number | null
+  silverLimitGPerL: number | null
+  /** stop baths of known acid: share of the acid used up and the predicted pH */
+  acidUsed: number | null
+  ph: number | null
+  container: Container
+  celsius: number
+  /** ml it is kept at: what its last filling came to */
+  nominalMl: number
+  /** replenished: ml of replenisher due before the next roll */
+  replenishDueMl: number
+  twoBath: BathPlace | null
+  /** what the tests say, newest of each kind, and what a clearing test sets */
+  tests: Standing[]
+  fixS: number | null
+  clearing: Forecast | null
   findings: Finding[]
 }

@@ -1,90 +1,157 @@
-import { rollAreaCm2 } from '../dilution/rollEquivalents'
+import { catalogue as builtIn } from '../chemical/catalogue'
+import type { Catalogue } from '../chemical/chemical'
 import { requireAmounts } from '../error'
-import type { Finding } from '../finding'
-import { agedShare, dayMs, keepingDays } from './ageing'
-import type { BottleEntry, BottleFacts, BottleState, FormulaUse, UsedFormula } from './bottle'
-
-/** g of silver per m² of black-and-white film, and the share of it that goes into the fixer. Rounded literature values. */
-const filmSilverGPerM2 = 5
-const intoFixer = 0.7
+import { forecastClearing } from '../proof/forecast'
+import { dayMs, keepingDays } from './ageing'
+import type { BottleEntry, BottleFacts, BottleState, Governs, UsedFormula } from './bottle'
+import { carryOn, carryTo, emptyCarry, type Carry } from './carry'
+import { findingsOf } from './findings'
+import { least, nextTime, schoolCapacity } from './schools'
+import { rollsToSilver, silverLimit, takesSilver } from './silver'
+import { stopAfter } from './stopBath'
 
 /** The entries that count: without reversing entries and what they reverse, in order of time. */
-export function standing(entries: BottleEntry[]): BottleEntry[] {
+export function standing<E extends BottleEntry>(entries: E[]): E[] {
   const reversed = new Set(entries.flatMap((entry) => (entry.reverses === null ? [] : [entry.reverses])))
   return entries.filter((entry) => entry.reverses === null && !reversed.has(entry.id)).sort((a, b) => a.at - b.at)
 }
 
+/** What a ledger comes to, entries in any order, begun from what an earlier part of it came to. */
+export const carryOf = (formula: UsedFormula, bottle: BottleFacts, entries: BottleEntry[], from: Carry = emptyCarry()): Carry =>
+  standing(entries).reduce((carry, entry) => carryOn(carry, formula.use, bottle, entry), from)
+
 /**
- * What a bottle holds and what life it has left at a time (ms), from its ledger alone, entries in any order. One-shot and counted
- * schools: one-shot stock lives by its age and is used up by volume; counted baths add the rolls' share of the capacity to the age.
+ * What a bottle holds and what life it has left at a time (ms), from its ledger alone, entries in any order. Life is lost by use and by age,
+ * which add up (linear damage rule); what use means is the formula's school. A clearing test's forecast shortens a fixer's capacity, and lengthens
+ * it for film only, never past the silver limit. Volumes ml, times s.
  */
-export function bottleState(formula: UsedFormula, bottle: BottleFacts, entries: BottleEntry[], at: number): BottleState {
+export function bottleState(
+  formula: UsedFormula,
+  bottle: BottleFacts,
+  entries: BottleEntry[],
+  at: number,
+  catalogue: Catalogue = builtIn,
+): BottleState {
+  return stateFrom(
+    formula,
+    bottle,
+    carryOf(
+      formula,
+      bottle,
+      entries.filter((entry) => entry.at <= at),
+    ),
+    at,
+    catalogue,
+  )
+}
+
+/** The same from what the ledger came to. */
+export function stateFrom(formula: UsedFormula, bottle: BottleFacts, last: Carry, at: number, catalogue: Catalogue = builtIn): BottleState {
   requireAmounts({ 'The bottle’s size': bottle.sizeMl, 'The time': at })
   const { use } = formula
-  const ledger = standing(entries).filter((entry) => entry.at <= at)
-  const volumes: { at: number; ml: number }[] = []
-  let volumeMl = 0
-  let strength = 1
-  let usedShare = 0
-  let referenceMl = 0
-  for (const entry of ledger) {
-    if (entry.rolls + entry.paper > 0 && use.capacityRollsPerL !== null && use.school === 'counted' && referenceMl > 0)
-      usedShare += (entry.rolls + entry.paper) / (use.capacityRollsPerL * (referenceMl / 1000))
-    if (entry.waterInMl > 0 && volumeMl > 0) strength *= volumeMl / (volumeMl + entry.waterInMl)
-    volumeMl += entry.ml
-    // capacity is counted on what was filled in: carry-out is part of it, decanting is not
-    if (entry.kind !== 'use') referenceMl += entry.ml
-    volumes.push({ at: entry.at, ml: volumeMl })
-  }
-  const rolls = ledger.reduce((sum, entry) => sum + entry.rolls, 0)
-  const paper = ledger.reduce((sum, entry) => sum + entry.paper, 0)
-  const aged = Math.min(agedShare(use.keeping, bottle, volumes, bottle.retiredAt ?? at), 1)
-  const used = Math.min(usedShare, 1)
+  const carry = carryTo(last, use, bottle, at)
+  const position = carry.twoBath?.position ?? 1
+  const limit = takesSilver(formula.family) ? silverLimit(formula, position, catalogue) : null
+  const clearing = forecastClearing(carry.clearing)
+  const counted = schoolCapacity(use, position)
+  const capacity = tested(counted, formula, carry, clearing?.rollsPerLitreLeft ?? null, limit)
+  const usedByCount = capacity !== null && capacity > 0 ? carry.rollsPerL / capacity : 0
+  const throughput = throughputOf(formula, carry)
+  const used = Math.min(1, Math.max(usedByCount, throughput))
+  const aged = Math.min(carry.aged, 1)
   const remaining = Math.max(0, 1 - used - aged)
-  const silver =
-    formula.family === 'fixer' && referenceMl > 0
-      ? (rolls * (rollAreaCm2 / 1e4) * filmSilverGPerM2 * intoFixer) / (referenceMl / 1000)
+  const share = bottle.parts === null ? 1 : (bottle.parts[0] ?? 1) / bottle.parts.reduce((sum, part) => sum + part, 0)
+  const all = carry.rolls + carry.paper
+  const stop =
+    formula.family === 'stop-bath'
+      ? stopAfter(formula, share, { rollsPerL: carry.rollsPerL, paper: all > 0 ? carry.paper / all : 0 }, catalogue)
       : null
-  return {
-    volumeMl,
-    rolls,
-    paper,
+  const keepsDays = keepingDays(use.keeping, bottle, carry)
+  const next = nextTime(use, carry)
+  const state: BottleState = {
+    volumeMl: carry.volumeMl,
+    rolls: carry.rolls,
+    paper: carry.paper,
     used,
     aged,
     remaining,
-    governs:
-      use.school === 'one-shot' && use.minConcentrateMlPerRoll > 0 && volumeMl < use.minConcentrateMlPerRoll
-        ? 'volume'
-        : used > aged
-          ? 'use'
-          : 'age',
-    rollsLeft: rollsLeft(use, bottle, volumeMl, referenceMl, remaining),
+    governs: 'age',
+    rollsLeft: rollsLeft(formula, bottle, carry, capacity, remaining, share),
     ageDays: Math.max(0, (at - bottle.madeAt) / dayMs),
-    keepsDays: keepingDays(use.keeping, bottle, volumeMl),
-    nextTimeFactor: 1,
-    strength,
-    silverGPerL: formula.family === 'fixer' ? (silver ?? 0) : null,
-    findings: findingsOf(bottle, volumeMl, used, aged, remaining),
+    keepsDays,
+    openedAt: carry.openedAt,
+    daysLeft: keepsDays === null ? null : remaining * keepsDays,
+    nextTimeFactor: next.factor,
+    nextTimeWhy: next.why,
+    rollsPerL: carry.rollsPerL,
+    strength: carry.strength,
+    silverGPerL: limit === null ? null : carry.silverGPerL,
+    silverLimitGPerL: limit,
+    acidUsed: stop?.acidUsed ?? null,
+    ph: stop?.ph ?? null,
+    container: carry.container,
+    celsius: carry.celsius,
+    nominalMl: carry.nominalMl,
+    replenishDueMl: carry.replenishDueMl,
+    twoBath: carry.twoBath,
+    tests: carry.tests,
+    fixS: carry.fixS,
+    clearing,
+    findings: [],
   }
+  const shown = { ...state, governs: governs(formula, state, throughput > usedByCount, capacity !== counted) }
+  return { ...shown, findings: findingsOf(formula, bottle, shown, at) }
 }
 
-function rollsLeft(use: FormulaUse, bottle: BottleFacts, volumeMl: number, referenceMl: number, remaining: number): number | null {
+/** Rolls a litre after which clearing tests and silver end it, beside its count: shorter anywhere, longer for film only. */
+function tested(counted: number | null, formula: UsedFormula, carry: Carry, leftPerL: number | null, limit: number | null): number | null {
+  if (leftPerL === null || limit === null) return counted
+  const lastAt = Math.max(...carry.clearing.map((one) => one.rollsPerLitre))
+  const byTest = lastAt + leftPerL
+  const forFilm = formula.use.fixes === undefined || formula.use.fixes === 'film'
+  return forFilm && carry.paper === 0 ? Math.min(byTest, rollsToSilver(limit, formula.use)) : least(counted, byTest)
+}
+
+/** Replenished: the share of its turnovers that went in. */
+function throughputOf({ use }: UsedFormula, carry: Carry): number {
+  if (use.school !== 'replenished' || !use.replenishment || carry.referenceMl <= 0) return 0
+  const { turnovers } = use.replenishment
+  return turnovers > 0 ? carry.replenishedMl / (turnovers * carry.referenceMl) : 0
+}
+
+function governs({ use, family }: UsedFormula, state: BottleState, byThroughput: boolean, byTest: boolean): Governs {
+  if (state.tests.some((one) => one.failed)) return 'test'
+  if (use.school === 'one-shot' && use.minConcentrateMlPerRoll > 0 && state.volumeMl < use.minConcentrateMlPerRoll) return 'volume'
+  if (
+    state.silverLimitGPerL !== null &&
+    state.silverGPerL !== null &&
+    use.school !== 'one-shot' &&
+    family !== 'monobath' &&
+    state.silverGPerL >= state.silverLimitGPerL
+  )
+    return 'silver'
+  if (state.used <= state.aged) return 'age'
+  return byThroughput ? 'throughput' : byTest ? 'test' : 'use'
+}
+
+function rollsLeft(
+  formula: UsedFormula,
+  bottle: BottleFacts,
+  carry: Carry,
+  capacity: number | null,
+  remaining: number,
+  share: number,
+): number | null {
+  const { use } = formula
   if (remaining === 0 || bottle.retiredAt !== null) return 0
+  if (use.school === 'replenished') {
+    const rate = use.replenishment?.mlPerRoll ?? 0
+    return rate > 0 ? (remaining * (use.replenishment?.turnovers ?? 0) * carry.referenceMl) / rate : null
+  }
+  if (use.school === 'one-shot') return use.minConcentrateMlPerRoll > 0 ? (carry.volumeMl * share) / use.minConcentrateMlPerRoll : null
+  if (capacity === null) return null
   // capacity is per litre of working solution: stock counts as what it will make at its first dilution
   const makes = bottle.parts === null ? (use.dilutions[0] ?? [1]) : [1]
-  const workingL = (referenceMl / 1000) * (makes.reduce((sum, part) => sum + part, 0) / (makes[0] ?? 1))
-  if (use.school === 'counted') return use.capacityRollsPerL === null ? null : remaining * use.capacityRollsPerL * workingL
-  const share = bottle.parts === null ? 1 : (bottle.parts[0] ?? 1) / bottle.parts.reduce((sum, part) => sum + part, 0)
-  return use.minConcentrateMlPerRoll > 0 ? (volumeMl * share) / use.minConcentrateMlPerRoll : null
-}
-
-function findingsOf(bottle: BottleFacts, volumeMl: number, used: number, aged: number, remaining: number): Finding[] {
-  if (bottle.retiredAt !== null) return [{ rule: 'bottle-retired', severity: 'error', message: 'It is retired.' }]
-  if (volumeMl <= 1e-6) return [{ rule: 'bottle-empty', severity: 'error', message: 'It is empty.' }]
-  if (used >= 1) return [{ rule: 'bottle-exhausted', severity: 'error', message: 'Its capacity is used up: retire it.' }]
-  if (aged >= 1) return [{ rule: 'bottle-expired', severity: 'error', message: 'It is past its keeping life: retire it.' }]
-  if (remaining === 0)
-    return [{ rule: 'bottle-exhausted', severity: 'error', message: 'Use and age together have ended its life: retire it.' }]
-  if (remaining <= 0.15) return [{ rule: 'bottle-low', severity: 'warning', message: 'Little of its life is left: mix the next one.' }]
-  return []
+  const workingL = (carry.referenceMl / 1000) * (makes.reduce((sum, part) => sum + part, 0) / (makes[0] ?? 1))
+  return remaining * capacity * workingL
 }

@@ -1,16 +1,32 @@
 import { z } from 'zod'
+import { containers, entryKinds } from '../bottle/bottle'
+import type { LifeCurve } from '../bottle/lifeCurve'
 import { families } from '../mark/mark'
+import { testKinds } from '../proof/proof'
 import { amount, id, idParams, listQuery, note, page, parts, positive, reason, version } from './common'
 import { endpoint } from './endpoint'
 import { formulaUse } from './formula'
 
-const entryKind = z.enum(['fill', 'dilute-out', 'pour-out', 'pour-back', 'use', 'top-up', 'discard', 'correct', 'reverse'])
 export const finding = z.object({
   rule: z.string(),
   severity: z.enum(['error', 'warning', 'advice']),
   step: z.int().optional(),
   message: z.string(),
 })
+const verdict = z.enum(['keep', 'marginal', 'failed'])
+const testMark = z.object({
+  kind: z.enum(testKinds),
+  verdict,
+  rule: z.string(),
+  reason: z.string(),
+  reading: z.number().nullable(),
+  reference: z.number().nullable(),
+  fixS: z.number().nullable(),
+  againAt: z.number().nullable(),
+  overruled: z.string().nullable(),
+})
+const bathPlace = z.object({ position: z.union([z.literal(1), z.literal(2)]), moves: z.int(), since: z.number() })
+export const forecast = z.object({ rollsPerLitreLeft: z.number(), low: z.number().nullable(), high: z.number().nullable() })
 
 export const bottleState = z.object({
   volumeMl: z.number(),
@@ -19,15 +35,41 @@ export const bottleState = z.object({
   used: z.number(),
   aged: z.number(),
   remaining: z.number(),
-  governs: z.enum(['use', 'age', 'volume']),
+  governs: z.enum(['use', 'age', 'volume', 'silver', 'test', 'moves', 'throughput']),
   rollsLeft: z.number().nullable(),
   ageDays: z.number(),
   keepsDays: z.number().nullable(),
+  daysLeft: z.number().nullable(),
+  openedAt: z.number().nullable(),
   nextTimeFactor: z.number(),
+  nextTimeWhy: z.string(),
+  rollsPerL: z.number(),
   strength: z.number(),
   silverGPerL: z.number().nullable(),
+  silverLimitGPerL: z.number().nullable(),
+  acidUsed: z.number().nullable(),
+  ph: z.number().nullable(),
+  container: z.enum(containers),
+  celsius: z.number(),
+  nominalMl: z.number(),
+  replenishDueMl: z.number(),
+  twoBath: bathPlace.nullable(),
+  tests: z.array(
+    z.object({
+      kind: z.enum(testKinds),
+      newest: testMark,
+      at: z.number(),
+      rollsPerL: z.number(),
+      failed: testMark.nullable(),
+      failedAt: z.number().nullable(),
+      passes: z.int(),
+    }),
+  ),
+  fixS: z.number().nullable(),
+  clearing: forecast.nullable(),
   findings: z.array(finding),
 })
+const due = z.object({ kind: z.enum(testKinds), name: z.string(), why: z.string(), says: z.string() })
 
 export const bottle = z.object({
   id,
@@ -40,21 +82,28 @@ export const bottle = z.object({
   family: z.enum(families),
   formulaId: id,
   formulaNumber: z.int(),
+  batchId: id.nullable(),
   sizeMl: z.number(),
   parts: z.array(z.number()).nullable(),
   madeAt: z.number(),
   madeBy: z.string(),
   retiredAt: z.number().nullable(),
   retiredWhy: z.string().nullable(),
+  shelfId: id.nullable(),
   use: formulaUse,
+  /** `use` is this bottle's own, not its formula's */
+  ownUse: z.boolean(),
   rangeC: z.tuple([z.number(), z.number()]).nullable(),
   temperatureCoefficient: z.number().nullable(),
   usualS: z.number().nullable(),
   state: bottleState,
+  /** tests due now, and what stands before a critical session beside them */
+  due: z.array(due),
+  critical: z.array(due),
 })
 export const ledgerEntry = z.object({
   id,
-  kind: entryKind,
+  kind: z.enum(entryKinds),
   at: z.number(),
   by: z.string(),
   ml: z.number(),
@@ -63,16 +112,34 @@ export const ledgerEntry = z.object({
   note: z.string(),
   runId: id.nullable(),
   runNumber: z.int().nullable(),
+  /** the bottle on the other side of it */
+  otherId: id.nullable(),
+  otherLabel: z.string().nullable(),
+  proofId: id.nullable(),
+  test: testMark.nullable(),
   reverses: id.nullable(),
   reversedBy: id.nullable(),
   balanceMl: z.number(),
 })
+const decant = z.object({ into: z.array(z.number()), daysLonger: z.number(), lostPerOpening: z.number().nullable() })
 export const bottlePage = bottle.extend({
+  /** newest first; older lines are asked for by the last one's id */
   ledger: z.array(ledgerEntry),
+  more: z.boolean(),
   ph: z.number().nullable(),
   mixedFrom: z.string().nullable(),
   batchNote: z.string(),
+  decant: decant.nullable(),
+  /** share of the sulfite the air above it destroys at each opening; null where it holds none */
+  lostPerOpening: z.number().nullable(),
+  runs: z.array(z.object({ id, number: z.int(), at: z.number(), films: z.array(z.string()), rolls: z.number() })),
 })
+
+/** Why a bottle is used that should not be; stays on the record. */
+const overrule = reason.optional()
+const filled = z
+  .strictObject({ id, sizeMl: positive.max(100_000), ml: positive.max(100_000) })
+  .refine((one) => one.ml <= one.sizeMl, 'A bottle holds no more than its size.')
 
 export const bottleApi = {
   list: endpoint('GET', '/api/bottles', 'member', 'The shelf: every bottle and what it has left', {
@@ -80,6 +147,15 @@ export const bottleApi = {
     response: page(bottle),
   }),
   get: endpoint('GET', '/api/bottles/:id', 'member', 'One bottle with its ledger', { params: idParams, response: bottlePage }),
+  ledger: endpoint('GET', '/api/bottles/:id/ledger', 'member', 'Older lines of a bottle’s ledger', {
+    params: idParams,
+    query: listQuery,
+    response: z.object({ rows: z.array(ledgerEntry), more: z.boolean() }),
+  }),
+  life: endpoint('GET', '/api/bottles/:id/life', 'member', 'Use and age over time, and on to its end', {
+    params: idParams,
+    response: z.custom<LifeCurve>((value) => typeof value === 'object' && value !== null),
+  }),
   bring: endpoint('POST', '/api/bottles', 'technician', 'A bought concentrate or kit comes onto the shelf', {
     body: z
       .strictObject({ id, formulaId: id, sizeMl: positive.max(100_000), ml: positive.max(100_000) })
@@ -89,7 +165,7 @@ export const bottleApi = {
   dilute: endpoint('POST', '/api/bottles/:id/dilute', 'technician', 'Make working strength: takes the concentrate from this bottle', {
     params: idParams,
     body: z
-      .strictObject({ newId: id, parts: parts.min(2), totalMl: positive.max(100_000), sizeMl: positive.max(100_000) })
+      .strictObject({ newId: id, parts: parts.min(2), totalMl: positive.max(100_000), sizeMl: positive.max(100_000), overrule })
       .refine((one) => one.totalMl <= one.sizeMl, 'A bottle holds no more than its size.'),
     response: z.object({ from: bottle, made: bottle }),
   }),
@@ -107,17 +183,69 @@ export const bottleApi = {
       .refine((one) => one.totalMl <= one.sizeMl, 'A bottle holds no more than its size.'),
     response: bottle,
   }),
+  decant: endpoint('POST', '/api/bottles/:id/decant', 'technician', 'Decant it, or split it into several: each takes its history along', {
+    params: idParams,
+    body: z.strictObject({ into: z.array(filled).min(1).max(8), overrule }),
+    response: z.object({ from: bottle, made: z.array(bottle) }),
+  }),
   pour: endpoint('POST', '/api/bottles/:id/entries', 'technician', 'Write a line into the ledger', {
     params: idParams,
     body: z.strictObject({
       entryId: id,
-      kind: z.enum(['pour-out', 'pour-back', 'top-up', 'discard', 'use']),
+      kind: z.enum(['pour-out', 'pour-back', 'top-up', 'water', 'evaporate', 'discard', 'use']),
       ml: amount,
       rolls: z.number().min(0).max(1000).default(0),
       paper: z.number().min(0).max(1000).default(0),
+      colourRolls: z.number().min(0).max(1000).default(0),
+      /** water a pre-wet load carried in */
+      waterInMl: amount.default(0),
+      /** topped up from this bottle */
+      fromId: id.optional(),
       note: note.default(''),
+      overrule,
     }),
     response: bottlePage,
+  }),
+  replenish: endpoint(
+    'POST',
+    '/api/bottles/:id/replenish',
+    'technician',
+    'Water for what evaporated, replenisher in, the bleed to the waste',
+    {
+      params: idParams,
+      body: z.strictObject({ entryId: id, ml: positive.max(100_000), evaporatedMl: amount.default(0), fromId: id.optional(), overrule }),
+      response: bottlePage,
+    },
+  ),
+  move: endpoint('POST', '/api/bottles/:id/move', 'technician', 'To another shelf, or into another kind of container', {
+    params: idParams,
+    body: z.strictObject({ entryId: id, shelfId: id.optional(), container: z.enum(containers).optional() }),
+    response: bottle,
+  }),
+  pair: endpoint('POST', '/api/bottles/pair', 'technician', 'Two fixing baths become a pair', {
+    body: z.strictObject({ firstId: id, secondId: id }),
+    response: z.object({ first: bottle, second: bottle }),
+  }),
+  moveUp: endpoint(
+    'POST',
+    '/api/bottles/:id/move-up',
+    'technician',
+    'The second bath becomes the first: the old first is discarded, a fresh second stands in',
+    {
+      params: idParams,
+      body: z.strictObject({ firstId: id, freshId: id }),
+      response: z.object({ first: bottle, second: bottle }),
+    },
+  ),
+  change: endpoint('POST', '/api/bottles/:id/use', 'technician', 'Use this bottle otherwise than its formula says; null goes back to it', {
+    params: idParams,
+    body: z.strictObject({ version, use: formulaUse.nullable(), reason }),
+    response: bottle,
+  }),
+  wrong: endpoint('POST', '/api/bottles/:id/wrong', 'technician', 'Poured into the wrong bottle: both are retired', {
+    params: idParams,
+    body: z.strictObject({ entryId: id, intoId: id, ml: positive.max(100_000), reason }),
+    response: z.object({ from: bottle, into: bottle }),
   }),
   reverse: endpoint('POST', '/api/bottles/:id/entries/:entryId/reverse', 'technician', 'Take a wrong line back', {
     params: z.strictObject({ id, entryId: id }),
@@ -126,7 +254,8 @@ export const bottleApi = {
   }),
   retire: endpoint('POST', '/api/bottles/:id/retire', 'technician', 'Take a bottle out of use', {
     params: idParams,
-    body: z.strictObject({ version, reason }),
+    /** `discard`: what it holds goes to the waste */
+    body: z.strictObject({ version, reason, discard: z.boolean().default(false) }),
     response: bottle,
   }),
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { fixables, schools } from '../bottle/bottle'
 import { families } from '../mark/mark'
 import { amount, celsius, id, idParams, listQuery, name, note, page, parts, positive, version } from './common'
 import { endpoint } from './endpoint'
@@ -19,11 +20,28 @@ export const addition = z
 
 const days = z.number().gt(0).max(36_500).nullable()
 export const formulaUse = z.strictObject({
-  school: z.enum(['one-shot', 'counted']),
+  school: z.enum(schools),
   capacityRollsPerL: positive.nullable(),
-  keeping: z.strictObject({ fullDays: days, halfDays: days, workingDays: days }),
+  keeping: z.strictObject({ fullDays: days, halfDays: days, workingDays: days, trayDays: days.optional() }),
   dilutions: z.array(parts).min(1).max(8),
   minConcentrateMlPerRoll: amount,
+  compensation: z
+    .union([
+      z.strictObject({ perRoll: z.number().min(0.001).max(0.5) }),
+      z.strictObject({
+        table: z
+          .array(z.strictObject({ rollsPerL: z.number().min(0).max(1000), factor: z.number().min(1).max(5) }))
+          .min(1)
+          .max(20),
+      }),
+    ])
+    .optional(),
+  replenishment: z
+    .strictObject({ mlPerRoll: positive.max(1000), turnovers: z.number().gt(0).max(100), formulaId: id.nullable().optional() })
+    .optional(),
+  twoBath: z.strictObject({ moves: z.int().min(0).max(20), days }).optional(),
+  fixes: z.enum(fixables).optional(),
+  longKeeping: z.boolean().optional(),
 })
 
 /** What a technician writes down: how it is mixed and how it is used. */

@@ -10,8 +10,10 @@ import { jarApi } from './jar'
 import { mixApi } from './mix'
 import { personApi } from './person'
 import { printApi } from './print'
+import { proofApi } from './proof'
 import { runApi } from './run'
 import { sessionApi } from './session'
+import { shelfApi } from './shelf'
 
 /** Every route, by subject. */
 export const api = {
@@ -22,6 +24,8 @@ export const api = {
   jar: jarApi,
   mix: mixApi,
   bottle: bottleApi,
+  shelf: shelfApi,
+  proof: proofApi,
   chart: chartApi,
   chemical: chemicalApi,
   run: runApi,
@@ -48,4 +52,17 @@ export { labelSheets, type LabelSheet } from './print'
 export type { Mix, MixSummary } from './mix'
 export type { Me, Person } from './person'
 export { planRequest, runEvent, type PlanRequest, type Roll, type Run, type RunSummary, type Vessel } from './run'
+export {
+  pictureBytes,
+  pictureMarks,
+  pictureTypes,
+  type DueRuleRow,
+  type Instrument,
+  type Notice,
+  type PictureMarks,
+  type Proof,
+  type ProofContext,
+  type Suspect,
+} from './proof'
+export type { ConsumptionRow, Shelf, SupplyRow, WasteRow } from './shelf'
 export type { Session } from './session'

@@ -2,7 +2,26 @@ import { z } from 'zod'
 
 /** What the event stream says: a row of that subject changed; fetch it again. */
 export const liveEvent = z.object({
-  subject: z.enum(['bottle', 'formula', 'jar', 'mix', 'run', 'roll', 'person', 'darkroom', 'chart', 'vessel', 'device', 'chemical']),
+  subject: z.enum([
+    'bottle',
+    'formula',
+    'jar',
+    'mix',
+    'run',
+    'roll',
+    'person',
+    'darkroom',
+    'chart',
+    'vessel',
+    'device',
+    'chemical',
+    'shelf',
+    'proof',
+    'instrument',
+    'rule',
+    'notice',
+    'waste',
+  ]),
   id: z.string(),
   version: z.number().nullable(),
 })

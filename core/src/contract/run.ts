@@ -34,6 +34,8 @@ export const planRequest = z.strictObject({
   preWet: z.boolean(),
   washAid: z.boolean(),
   wettingAgent: z.boolean(),
+  /** colour, slide, or someone's only negatives */
+  critical: z.boolean().optional(),
 })
 
 export const runEvent = z.strictObject({
@@ -79,6 +81,17 @@ export const roll = z.object({
   result: z.enum(['thin', 'right', 'dense']).nullable(),
   contrast: z.enum(['flat', 'right', 'hard']).nullable(),
   note: z.string(),
+  /** what a failed test says of it, and what still helps */
+  marks: z.array(
+    z.object({
+      id,
+      at: z.number(),
+      text: z.string(),
+      helps: z.enum(['refix', 'rewash', 'nothing']),
+      clearedAt: z.number().nullable(),
+      cleared: z.string().nullable(),
+    }),
+  ),
 })
 export const run = runSummary.extend({
   plan: z.custom<Plan>((value) => typeof value === 'object' && value !== null),
@@ -131,7 +144,13 @@ export const runApi = {
     body: z.strictObject({ version, result: roll.shape.result, contrast: roll.shape.contrast, note }),
     response: roll,
   }),
+  clearMark: endpoint('POST', '/api/rolls/:id/marks/:markId/clear', 'technician', 'What was done about a film a failed test had marked', {
+    params: z.strictObject({ id, markId: id }),
+    body: z.strictObject({ what: reason }),
+    response: roll,
+  }),
 }
+export type RollMark = Roll['marks'][number]
 export type PlanRequest = z.infer<typeof planRequest>
 export type RunSummary = z.infer<typeof runSummary>
 export type Run = z.infer<typeof run>

@@ -7,6 +7,7 @@ import type { Formula } from '../formula/formula'
 import { DomainError } from '../error'
 import { chemicalNamed, cellReader } from './reader'
 import type { AdditionRecord, FormulaRecord } from './schemas'
+import { recordToUse, useToRecord } from './useExchange'
 
 const round = (value: number): number => Number(value.toFixed(4))
 const showParts = (parts: number[]): string => (parts.length === 1 ? 'stock' : parts.join('+'))
@@ -42,6 +43,7 @@ export function formulaToRecord(body: FormulaBody, nameOf: (formulaId: string) =
     ...given('keeps_full_days', use.keeping.fullDays),
     ...given('keeps_half_days', use.keeping.halfDays),
     ...given('keeps_working_days', use.keeping.workingDays),
+    ...useToRecord(use),
     ...given('usual_time', body.usualS === null ? null : `${round(body.usualS)} s`),
     ...given('temperature_coefficient', body.temperatureCoefficient),
     ...given('coolest', body.rangeC === null ? null : `${body.rangeC[0]} °C`),
@@ -105,12 +107,16 @@ export function recordToFormula(
         fullDays: read.number('keeps_full_days', record.keeps_full_days),
         halfDays: read.number('keeps_half_days', record.keeps_half_days),
         workingDays: read.number('keeps_working_days', record.keeps_working_days),
+        ...(record.keeps_tray_days === undefined || record.keeps_tray_days === ''
+          ? {}
+          : { trayDays: read.number('keeps_tray_days', record.keeps_tray_days) }),
       },
       dilutions: read
         .text(record.dilutions)
         .split(/[,;]/)
         .map((text) => read.parts('dilutions', text)),
       minConcentrateMlPerRoll: read.quantity('least_stock_per_roll', record.least_stock_per_roll, 'volume') ?? 0,
+      ...recordToUse(record, read, problems),
     },
     usualS: read.quantity('usual_time', record.usual_time, 'time'),
     temperatureCoefficient: read.number('temperature_coefficient', record.temperature_coefficient),

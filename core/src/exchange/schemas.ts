@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { fixables, schools } from '../bottle/bottle'
 import { families } from '../mark/mark'
 
 /** Amounts are written with their unit, such as "2.5 L", "3 g", "20 °C", "9:30"; a bare number is ml, g, °C or s. */
@@ -50,13 +51,22 @@ export const formulaRecord = z.object({
   water: z.enum(['tap', 'deionised']).optional(),
   additions: z.array(additionRecord).max(30),
   combine: z.array(z.object({ part: text, formula: text })).optional(),
-  school: z.enum(['one-shot', 'counted']),
+  school: z.enum(schools),
   rolls_per_litre: count.optional(),
   dilutions: text.describe('stock, 1+1, 1+3'),
   least_stock_per_roll: quantity.optional(),
   keeps_full_days: count.optional(),
   keeps_half_days: count.optional(),
   keeps_working_days: count.optional(),
+  keeps_tray_days: count.optional(),
+  time_per_roll: count.optional().describe('compensated: % the time grows per roll and litre'),
+  time_steps: text.optional().describe('compensated: rolls a litre and factor, such as 0 x1, 5 x1.2'),
+  replenish_per_roll: quantity.optional().describe('replenished: ml of replenisher per roll'),
+  replenish_turnovers: count.optional().describe('replenished: over when so many times its volume went in'),
+  pair_moves: count.optional().describe('two baths: moves of the second bath to the first place'),
+  pair_days: count.optional(),
+  fixes: z.enum(['', ...fixables]).optional(),
+  long_keeping: z.union([z.boolean(), z.string()]).optional(),
   usual_time: quantity.optional(),
   temperature_coefficient: count.optional(),
   coolest: quantity.optional(),

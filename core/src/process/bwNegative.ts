@@ -17,6 +17,8 @@ export function bwNegative(choice: {
   waterStop?: boolean
   stopS?: number
   fixS: number
+  /** two baths: half the time in each */
+  twoBathFix?: boolean
 }): Process {
   const always = agitations.continuous as Agitation
   const hand = choice.rotary ? always : choice.agitation
@@ -38,7 +40,12 @@ export function bwNegative(choice: {
       choice.waterStop
         ? step({ kind: 'stop', name: 'Water stop', time: 60, agitation: always, ...water })
         : step({ kind: 'stop', name: 'Stop', bath: 'stop-bath', time: choice.stopS ?? 60, agitation: always, fate: 'back' }),
-      step({ kind: 'fix', name: 'Fix', bath: 'fixer', time: choice.fixS, fate: 'back' }),
+      ...(choice.twoBathFix
+        ? [
+            step({ kind: 'fix', name: 'Fix, first bath', bath: 'fixer', time: choice.fixS / 2, fate: 'back' }),
+            step({ kind: 'fix', name: 'Fix, second bath', bath: 'second-fixer', time: choice.fixS / 2, fate: 'back' }),
+          ]
+        : [step({ kind: 'fix', name: 'Fix', bath: 'fixer', time: choice.fixS, fate: 'back' })]),
       ...(choice.washAid
         ? [
             step({ kind: 'wash', name: 'First wash', time: 60, light: 'white', ...water }),

@@ -127,6 +127,45 @@ function bottleFindings(plan: Plan, step: PlanStep, i: number): Finding[] {
   return findings
 }
 
+const twoBathFix: Check = (plan) => {
+  const fixes = plan.steps.flatMap((step, i) => (step.kind === 'fix' && step.bottle ? [{ i, bottle: step.bottle }] : []))
+  const [first, second] = fixes
+  if (!first || (first.bottle.position == null && !second)) return []
+  if (!second)
+    return [
+      {
+        rule: 'plan-second-bath',
+        severity: 'error',
+        step: first.i,
+        message: `${first.bottle.label} is one of a pair: choose the other bath too, half the time goes into each.`,
+      },
+    ]
+  return first.bottle.position === 1 && second.bottle.position === 2
+    ? []
+    : [
+        {
+          rule: 'plan-bath-order',
+          severity: 'error',
+          step: second.i,
+          message: `Two baths fix in order: the first bath of a pair, then its second. ${first.bottle.label} and ${second.bottle.label} are not that.`,
+        },
+      ]
+}
+
+const testsDue: Check = (plan) =>
+  plan.steps.flatMap((step, i) =>
+    plan.critical && step.bottle
+      ? (step.bottle.due ?? []).map((test) => ({
+          rule: 'plan-test-due',
+          severity: 'error' as const,
+          step: i,
+          message: `${step.bottle?.label ?? ''} is to be tested before these films: ${test}.`,
+        }))
+      : [],
+  )
+
 /** What is wrong with a plan before anyone loads film, worst first. */
 export const checkPlan = (plan: Plan): Finding[] =>
-  [noFix, rinseAfterStabiliser, temperature, shortDeveloping, vessel, bottles].flatMap((check) => check(plan)).sort(byGravity)
+  [noFix, rinseAfterStabiliser, temperature, shortDeveloping, vessel, bottles, twoBathFix, testsDue]
+    .flatMap((check) => check(plan))
+    .sort(byGravity)

@@ -70,6 +70,7 @@ export function compilePlan(process: Process, load: Load, bottles: PlanBottle[])
     temperatureC: load.temperatureC,
     developing,
     steps,
+    ...(load.critical ? { critical: true } : {}),
     findings: [],
   }
   return { ...plan, findings: [...(developing?.findings ?? []), ...pushFindings(load.pushStops), ...checkPlan(plan)].sort(byGravity) }

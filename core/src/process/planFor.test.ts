@@ -1,7 +1,17 @@
 import type { Bottle } from '../contract/bottle'
 import type { ChartRow } from '../contract/chart'
 import type { PlanRequest, Vessel } from '../contract/run'
+import { bottleState } from '../bottle/bottleState'
+import { usesAtEnd } from './compilePlan'
 import { planFor } from './planFor'
+
+const baseUse: Bottle['use'] = {
+  school: 'counted',
+  capacityRollsPerL: 20,
+  keeping: { fullDays: null, halfDays: null, workingDays: null },
+  dilutions: [[1]],
+  minConcentrateMlPerRoll: 0,
+}
 
 const bottle = (id: string, family: string, part: Partial<Bottle> = {}): Bottle => ({
   id,
@@ -18,32 +28,24 @@ const bottle = (id: string, family: string, part: Partial<Bottle> = {}): Bottle 
   madeBy: '',
   retiredAt: null,
   retiredWhy: null,
-  use: {
-    school: 'counted',
-    capacityRollsPerL: 20,
-    keeping: { fullDays: null, halfDays: null, workingDays: null },
-    dilutions: [[1]],
-    minConcentrateMlPerRoll: 0,
-  },
+  use: baseUse,
   rangeC: null,
   temperatureCoefficient: null,
   usualS: null,
   state: {
-    volumeMl: 1500,
-    rolls: 0,
-    paper: 0,
-    used: 0,
-    aged: 0,
-    remaining: 1,
-    governs: 'age',
+    ...bottleState(
+      { id: 'f', name: 'F', family: 'other', finalMl: 1000, startMl: 0, mixC: 20, additions: [], use: baseUse },
+      { sizeMl: 2000, parts: null, madeAt: 0, retiredAt: null },
+      [{ id: 'e', kind: 'fill', at: 0, ml: 1500, rolls: 0, paper: 0, waterInMl: 0, reverses: null }],
+      1,
+    ),
     rollsLeft: 20,
-    ageDays: 1,
-    keepsDays: null,
-    nextTimeFactor: 1,
-    strength: 1,
-    silverGPerL: null,
-    findings: [],
   },
+  batchId: null,
+  shelfId: null,
+  ownUse: false,
+  due: [],
+  critical: [],
   ...part,
 })
 const developer = bottle('d1', 'film-developer', {
@@ -147,3 +149,43 @@ test.each<[string, Partial<PlanRequest>]>([
   ['wrong-chart', { chartRowIds: ['weak'] }],
   ['wrong-chart', { chartRowIds: ['other'] }],
 ])('%s is said', (wanted, part) => expect(code(part)).toBe(wanted))
+
+describe('baths that are more than a count', () => {
+  const pairUse = { ...baseUse, school: 'two-bath' as const }
+  const placed = (id: string, position: 1 | 2): Bottle => {
+    const one = bottle(id, 'fixer', { usualS: 240, use: pairUse })
+    return { ...one, state: { ...one.state, twoBath: { position, moves: 0, since: 0 } } }
+  }
+  const with_ = (bottles: Bottle[]) => ({ ...shelf, bottles: [...shelf.bottles, ...bottles] })
+  const baths = (...ids: string[]) => [
+    ...request().baths.filter((bath) => bath.family !== 'fixer'),
+    ...ids.map((id) => ({ family: 'fixer', bottleId: id, parts: [1] })),
+  ]
+  const rules = (plan: ReturnType<typeof planFor>) => plan.findings.map((finding) => finding.rule)
+
+  test('a pair fixes half the time in each bath, in order, and marks both', () => {
+    const plan = planFor(request({ baths: baths('p1', 'p2') }), with_([placed('p1', 1), placed('p2', 2)]))
+    expect(plan.steps.filter((step) => step.kind === 'fix').map((step) => [step.bottle?.id, step.seconds])).toEqual([
+      ['p1', 120],
+      ['p2', 120],
+    ])
+    expect(usesAtEnd(plan).map((use) => use.bottleId)).toEqual(['s1', 'p1', 'p2'])
+    expect(rules(plan)).not.toContain('plan-bath-order')
+  })
+  test('a pair the wrong way round, or half of it, is refused', () => {
+    const pair = with_([placed('p1', 1), placed('p2', 2)])
+    expect(rules(planFor(request({ baths: baths('p2', 'p1') }), pair))).toContain('plan-bath-order')
+    expect(rules(planFor(request({ baths: baths('p1') }), pair))).toContain('plan-second-bath')
+  })
+  test('a clearing test sets the fixing time', () => {
+    const tested = bottle('f9', 'fixer', { usualS: 240 })
+    const plan = planFor(request({ baths: baths('f9') }), with_([{ ...tested, state: { ...tested.state, fixS: 96 } }]))
+    expect(plan.steps.find((step) => step.kind === 'fix')?.seconds).toBe(96)
+  })
+  test('a test due stands in the way of critical films only', () => {
+    const due = [{ kind: 'clearing-time' as const, name: 'Clearing time', why: 'days', says: '40 days without it' }]
+    const shelfWith = with_([bottle('f9', 'fixer', { critical: due })])
+    expect(rules(planFor(request({ baths: baths('f9') }), shelfWith))).not.toContain('plan-test-due')
+    expect(rules(planFor(request({ baths: baths('f9'), critical: true }), shelfWith))).toContain('plan-test-due')
+  })
+})

@@ -40,7 +40,9 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
   if (!rows.every(charted))
     throw new DomainError('wrong-chart', 'The chart rows are for another film, developer or dilution. Choose them again.')
   const count = request.films.length
-  const fixer = bottles.find((bottle) => bottle.family === 'fixer')
+  const [fixer, second] = bottles.filter((bottle) => bottle.family === 'fixer')
+  // the second bath of a pair stands on its own in the process
+  if (second) second.family = 'second-fixer'
   const stop = bottles.find((bottle) => bottle.family === 'stop-bath')
   const process = bwNegative({
     preWet: request.preWet,
@@ -49,7 +51,8 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
     agitation,
     rotary: vessel.kind === 'rotary',
     waterStop: stop === undefined,
-    fixS: fixer?.from.usualS ?? 300,
+    fixS: fixer?.from.state.fixS ?? fixer?.from.usualS ?? 300,
+    twoBathFix: second !== undefined,
     ...(stop?.from.usualS ? { stopS: stop.from.usualS } : {}),
   })
   const [low, high] = developer?.from.rangeC ?? [coldestC, 30]
@@ -68,6 +71,7 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
       temperatureC: request.temperatureC,
       chart: rows.map((row) => ({ temperatureC: row.temperatureC, seconds: row.seconds })),
       pushStops: request.films[0]?.pushStops ?? 0,
+      critical: request.critical ?? false,
       rangeC: [low, high],
       ...(developer?.from.temperatureCoefficient ? { k: developer.from.temperatureCoefficient } : {}),
     },
@@ -88,5 +92,7 @@ function planBottle(bottle: Bottle, parts: number[]): PlanBottle {
     findings: bottle.state.findings,
     oneShot: bottle.use.school === 'one-shot' || parts.length > 1,
     timeFactor: bottle.state.nextTimeFactor,
+    position: bottle.use.school === 'two-bath' ? (bottle.state.twoBath?.position ?? 1) : null,
+    due: bottle.critical.map((test) => `${test.name} (${test.says})`),
   }
 }

@@ -71,6 +71,10 @@ export interface PlanBottle {
   findings: Finding[]
   oneShot: boolean
   timeFactor: number
+  /** place in a two-bath pair; null where it fixes alone */
+  position?: 1 | 2 | null
+  /** tests that stand in the way of a critical run, in words */
+  due?: string[]
 }
 
 export interface PlanFilm {
@@ -100,6 +104,8 @@ export interface Load {
   rangeC?: [number, number]
   /** measured temperatures of other baths, by index of the step, where they differ */
   bathC?: Record<number, number>
+  /** colour, slide, or someone's only negatives: no bath with a test due */
+  critical?: boolean
 }
 
 export interface PlanStep extends ProcessStep {
@@ -123,6 +129,7 @@ export interface Plan {
   temperatureC: number
   developing: DevelopingTime | null
   steps: PlanStep[]
+  critical?: boolean
   findings: Finding[]
 }
 

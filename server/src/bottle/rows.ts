@@ -1,8 +1,24 @@
-import { bottleState, type BottleEntry, type Family, type UsedFormula } from '@selvrin/core'
-import type { Bottle, BottlePage, FormulaBody, LedgerEntry } from '@selvrin/core/contract'
+import {
+  decantAdvice,
+  dueTests,
+  guideOf,
+  stateFrom,
+  sulfiteLostPerOpening,
+  sulfitePerLitre,
+  type Catalogue,
+  type Due,
+  type DueRule,
+  type Family,
+} from '@selvrin/core'
+import type { Bottle, BottlePage, FormulaBody } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
+import { catalogueOf } from '../chemical/chemistry'
 import type { Database } from '../database/connection'
+import { usedFormula } from '../formula/used'
 import { notFound, Refusal } from '../http/refusal'
+import { carryFrom, tailsOf, type Checkpoint, type StoredEntry } from './checkpoint'
+import { dueFactsOf, type DueKnown } from './due'
+import { ledgerPage } from './ledger'
 
 interface BottleRow {
   id: string
@@ -11,7 +27,10 @@ interface BottleRow {
   code: string
   formulaId: string
   formulaNumber: number
+  batchId: string | null
   body: FormulaBody
+  ownUse: FormulaBody['use'] | null
+  shelfId: string | null
   sizeMl: number
   parts: number[] | null
   madeAt: number
@@ -21,63 +40,74 @@ interface BottleRow {
   ph: number | null
   batchNote: string
   mixedFrom: string | null
-}
-
-interface EntryRow extends BottleEntry {
-  bottleId: string
-  by: string
-  note: string
-  runId: string | null
-  runNumber: number | null
+  carry: Checkpoint['carry']
 }
 
 const bottleRows = `
-  select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", v.body, b.size_ml as "sizeMl", b.parts,
-    b.made_at as "madeAt", coalesce(p.name, 'someone who left') as "madeBy", b.retired_at as "retiredAt", b.retired_why as "retiredWhy", batch.ph, coalesce(batch.note, '') as "batchNote",
+  select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", v.body, b.batch_id as "batchId", b.own_use as "ownUse",
+    b.shelf_id as "shelfId", b.size_ml as "sizeMl", b.parts, b.made_at as "madeAt", coalesce(p.name, 'someone who left') as "madeBy", b.retired_at as "retiredAt",
+    b.retired_why as "retiredWhy", batch.ph, coalesce(batch.note, '') as "batchNote", c.carry,
     (select o.letter || o.number from bottle o where o.id = b.from_bottle_id) as "mixedFrom"
-  from bottle b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by left join batch on batch.id = b.batch_id`
+  from bottle b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by left join batch on batch.id = b.batch_id
+    left join bottle_checkpoint c on c.bottle_id = b.id`
 
-const entryRows = `
-  select e.id, e.bottle_id as "bottleId", e.kind, e.at, coalesce(p.name, 'someone who left') as by, e.ml, e.rolls, e.paper, e.water_in_ml as "waterInMl", e.note,
-    e.run_id as "runId", r.number as "runNumber", e.reverses
-  from bottle_entry e left join person p on p.id = e.by_person left join run r on r.id = e.run_id
-  where e.bottle_id = any($1::uuid[]) order by e.at, e.written_at`
+const named = (due: Due[]) => due.map((one) => ({ ...one, name: guideOf(one.kind).name }))
 
-/** A formula body as core takes it. */
-export const usedFormula = (id: string, body: FormulaBody): UsedFormula => ({ id, ...body }) as UsedFormula
+interface Known {
+  tail: StoredEntry[]
+  catalogue: Catalogue
+  rules: DueRule[]
+  due: DueKnown
+}
 
-function bottleOf(row: BottleRow, entries: BottleEntry[], now: number): Bottle {
-  const { body, ph: _ph, mixedFrom: _mixedFrom, batchNote: _batchNote, ...rest } = row
+function bottleOf(row: BottleRow, { tail, catalogue, rules, due }: Known, now: number): Bottle {
+  const { body, ph: _ph, mixedFrom: _mixedFrom, batchNote: _batchNote, carry, ownUse, ...rest } = row
+  const formula = usedFormula(row.formulaId, body, ownUse)
   // a line written by someone a moment later than this request began counts all the same
-  const at = entries.reduce((latest, entry) => Math.max(latest, entry.at), now)
+  const at = tail.reduce((latest, entry) => Math.max(latest, entry.at), now)
+  const state = stateFrom(formula, row, carryFrom(formula, row, tail, carry), at, catalogue)
+  const facts = dueFactsOf(row, body.family, state, due)
   return {
     ...rest,
     name: body.name,
     family: body.family as Family,
-    use: body.use,
+    use: formula.use as Bottle['use'],
+    ownUse: ownUse !== null,
     rangeC: body.rangeC,
     temperatureCoefficient: body.temperatureCoefficient,
     usualS: body.usualS,
-    state: bottleState(usedFormula(row.formulaId, body), row, entries, at),
+    state,
+    due: named(dueTests(rules, facts, at)),
+    critical: named(dueTests(rules, facts, at, true)),
   }
 }
 
-async function entriesByBottle(db: Database, ids: string[], tx?: Transaction): Promise<Map<string, EntryRow[]>> {
-  const byBottle = new Map<string, EntryRow[]>(ids.map((id) => [id, []]))
-  for (const entry of await db.rows<EntryRow>(entryRows, [ids], tx)) byBottle.get(entry.bottleId)?.push(entry)
-  return byBottle
-}
-
 async function withStates(db: Database, rows: BottleRow[], now: number, tx?: Transaction): Promise<Bottle[]> {
-  const entries = await entriesByBottle(
-    db,
-    rows.map((row) => row.id),
+  if (rows.length === 0) return []
+  const ids = rows.map((row) => row.id)
+  const tails = await tailsOf(db, ids, tx)
+  const catalogue = await catalogueOf(db, tx)
+  const rules = await db.rows<DueRule>(
+    `select family, kind, at_mixing as "atMixing", every_days as "everyDays", every_share as "everyShare", before_critical as "beforeCritical", active from due_rule`,
+    [],
     tx,
   )
-  return rows.map((row) => bottleOf(row, entries.get(row.id) ?? [], now))
+  const fresh = await db.rows<{ batchId: string; kind: string }>(
+    'select distinct batch_id as "batchId", kind from proof where fresh and batch_id = any($1::uuid[])',
+    [[...new Set(rows.flatMap((row) => row.batchId ?? []))]],
+    tx,
+  )
+  const odd = await db.rows<{ id: string; at: number }>(
+    `select e.bottle_id as id, o.at from roll o join bottle_entry e on e.run_id = o.run_id
+     where o.result <> 'right' and e.bottle_id = any($1::uuid[]) and e.kind in ('use', 'dilute-out') order by o.at`,
+    [ids],
+    tx,
+  )
+  const due = { fresh, odd }
+  return rows.map((row) => bottleOf(row, { tail: tails.get(row.id) ?? [], catalogue, rules, due }, now))
 }
 
-/** Bottles of the shelf by label, with their states: two statements, however many there are. */
+/** Bottles of the shelf by label, with their states: a constant number of statements, however many there are. */
 export async function bottleList(
   db: Database,
   ask: { retired: boolean; limit: number; after: string | null },
@@ -101,61 +131,37 @@ export async function bottleById(db: Database, id: string, now: number, tx?: Tra
   return bottle
 }
 
-/** A bottle with its ledger, newest line first, each with the volume after it. */
+/** A bottle with the newest lines of its ledger, what could be done for it, and the runs that used it. */
 export async function bottlePage(db: Database, id: string, now: number, tx?: Transaction): Promise<BottlePage> {
   const row = await db.one<BottleRow>(`${bottleRows} where b.id = $1`, [id], tx)
-  if (!row) throw notFound('bottle')
-  const entries = (await entriesByBottle(db, [id], tx)).get(id) ?? []
-  const reversedBy = new Map(entries.flatMap((entry) => (entry.reverses ? [[entry.reverses, entry.id]] : [])))
-  let balanceMl = 0
-  const ledger = entries.map((entry): LedgerEntry => {
-    balanceMl += entry.ml
-    const { bottleId: _bottleId, waterInMl: _waterInMl, ...line } = entry
-    return { ...line, reversedBy: reversedBy.get(entry.id) ?? null, balanceMl }
-  })
-  return { ...bottleOf(row, entries, now), ledger: ledger.reverse(), ph: row.ph, mixedFrom: row.mixedFrom, batchNote: row.batchNote }
-}
-
-/** Locks the bottles' rows, always in the same order, so that sums read after it hold until the end of the transaction. */
-export async function lockBottles(db: Database, ids: string[], tx: Transaction | undefined): Promise<void> {
-  const locked = await db.rows('select id from bottle where id = any($1::uuid[]) order by id for update', [ids], tx)
-  if (locked.length < new Set(ids).size) throw notFound('bottle')
-}
-
-export interface NewEntry {
-  id: string
-  bottleId: string
-  kind: BottleEntry['kind']
-  at: number
-  by: string
-  ml: number
-  rolls?: number
-  paper?: number
-  waterInMl?: number
-  runId?: string
-  reverses?: string
-  note?: string
-}
-
-export const writeEntry = (db: Database, entry: NewEntry, tx: Transaction | undefined): Promise<void> =>
-  db.run(
-    `insert into bottle_entry (id, bottle_id, kind, at, by_person, ml, rolls, paper, water_in_ml, run_id, reverses, note) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
-    [
-      entry.id,
-      entry.bottleId,
-      entry.kind,
-      new Date(entry.at),
-      entry.by,
-      entry.ml,
-      entry.rolls ?? 0,
-      entry.paper ?? 0,
-      entry.waterInMl ?? 0,
-      entry.runId ?? null,
-      entry.reverses ?? null,
-      entry.note ?? '',
-    ],
+  const [bottle] = row ? await withStates(db, [row], now, tx) : []
+  if (!row || !bottle) throw notFound('bottle')
+  const { rows, more } = await ledgerPage(db, id, null, tx)
+  const runs = await db.rows<BottlePage['runs'][number]>(
+    `select r.id, r.number, coalesce(r.started_at, r.planned_at) as at, (r.plan ->> 'rolls')::numeric as rolls, array(select film from roll where run_id = r.id order by id) as films
+     from run r where r.id in (select run_id from bottle_entry where bottle_id = $1 and run_id is not null order by at desc limit 60) order by r.number desc limit 30`,
+    [id],
     tx,
   )
+  const catalogue = await catalogueOf(db, tx)
+  const formula = usedFormula(row.formulaId, row.body, row.ownUse)
+  const share = row.parts === null ? 1 : (row.parts[0] ?? 1) / row.parts.reduce((sum, part) => sum + part, 0)
+  const sulfiteGPerL = sulfitePerLitre(formula, catalogue) * share
+  const liquidMl = bottle.state.volumeMl
+  const headspaceMl = bottle.state.container === 'bottle' ? Math.max(0, row.sizeMl - liquidMl) : 0
+  return {
+    ...bottle,
+    ledger: rows,
+    more,
+    ph: row.ph,
+    mixedFrom: row.mixedFrom,
+    batchNote: row.batchNote,
+    decant: decantAdvice(formula.use.keeping, row, bottle.state, sulfiteGPerL),
+    lostPerOpening:
+      sulfiteGPerL > 0 && liquidMl > 0 && row.retiredAt === null ? sulfiteLostPerOpening({ headspaceMl, liquidMl, sulfiteGPerL }) : null,
+    runs,
+  }
+}
 
 /** Refuses to take more than a locked bottle holds, saying what is left. */
 export function requireVolume(bottle: Bottle, ml: number): void {
@@ -166,4 +172,31 @@ export function requireVolume(bottle: Bottle, ml: number): void {
       `${bottle.label} holds ${bottle.state.volumeMl.toFixed(0)} ml, not the ${ml.toFixed(0)} ml wanted. Take less, or another bottle.`,
       { current: bottle },
     )
+}
+
+/** Refuses what would overflow a bottle. */
+export function requireRoom(bottle: Bottle, ml: number): void {
+  if (bottle.state.volumeMl + ml > bottle.sizeMl + 1e-6)
+    throw new Refusal(
+      409,
+      'too-full',
+      `${bottle.label} takes ${Math.max(0, bottle.sizeMl - bottle.state.volumeMl).toFixed(0)} ml more, not ${ml.toFixed(0)} ml.`,
+      {
+        field: 'ml',
+      },
+    )
+}
+
+/** Refuses a retired, expired, exhausted or failed bottle short of a technician's reason; answers what to note of it. */
+export function requireUsable(bottle: Bottle, overrule: string | undefined): string {
+  const against = bottle.state.findings.find((finding) => finding.severity === 'error' && finding.rule !== 'bottle-empty')
+  if (!against) return ''
+  if (overrule === undefined)
+    throw new Refusal(
+      409,
+      against.rule.replace('bottle-', ''),
+      `${bottle.label} should not be used: ${against.message} Take another bottle, or give the reason why this one all the same.`,
+      { field: 'overrule' },
+    )
+  return `In spite of “${against.message}”: ${overrule}`
 }

@@ -1,3 +1,5 @@
+import { usualDueRules } from '@selvrin/core'
+import { v7 as uuid } from 'uuid'
 import type { Clock } from '../clock'
 import { loadDemo } from '../demo/load'
 import { newCode, sha256 } from '../session/password'
@@ -53,10 +55,21 @@ export async function prepare(
       `insert into darkroom (kind, name, zone) values ($1, $2, $3) on conflict do nothing returning kind`,
       kind === 'demo' ? ['demo', 'Tidewheel Darkroom', 'Europe/Lisbon'] : ['house', 'Our darkroom', 'UTC'],
     )
+    await firstRules(db)
     if (marked.length > 0 && kind === 'demo') await loadDemo(db, clock.now())
     await db.run('delete from idempotency where created_at < $1', [new Date(clock.now() - idempotencyLifeMs)])
     return { kind, migrated, firstCode: kind === 'house' ? await firstCode(db) : null }
   })
+}
+
+/** When tests fall due, to begin with; a technician changes them. */
+async function firstRules(db: Database): Promise<void> {
+  if (await db.one('select id from due_rule limit 1')) return
+  for (const rule of usualDueRules)
+    await db.run(
+      'insert into due_rule (id, family, kind, at_mixing, every_days, every_share, before_critical, active) values ($1, $2, $3, $4, $5, $6, $7, $8)',
+      [uuid(), rule.family, rule.kind, rule.atMixing, rule.everyDays, rule.everyShare, rule.beforeCritical, rule.active],
+    )
 }
 
 async function firstCode(db: Database): Promise<string | null> {

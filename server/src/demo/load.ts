@@ -7,7 +7,9 @@ import { hashPassword } from '../session/password'
 import { demoFormulas } from './formulas'
 import { demoPassword, members, technicians } from './people'
 import { seeded } from './random'
-import { playSeason } from './season'
+import { insert } from './insert'
+import { instruments } from './instruments'
+import { demoShelves, playSeason } from './season'
 import { demoChart, demoDevices, demoJars, demoPattern, demoVessels } from './stock'
 
 const day = 86_400_000
@@ -22,6 +24,7 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
     const formulas = await formulaRows(db, ilse, today, tx)
     await jars(db, ilse, today, tx)
     await devices(db, today, tx)
+    const shelfIds = await shelves(db, tx)
     const vessels = await vesselRows(db, tx)
     const chart = await chartRows(db, formulas.ids, ilse, tx)
     const season = playSeason(today, { memberIds, vessels, chart, formulaIds: formulas.ids })
@@ -74,13 +77,12 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
     }
     for (const bottle of season.bottles) {
       const by = someone()
-      const batchId = uuid({ msecs: bottle.madeAt })
       const versionId = formulas.versionIds[bottle.formula] ?? ''
-      if (bottle.parts === null)
+      if (bottle.parts === null && bottle.batchId)
         await insert(
           db,
           'batch',
-          { id: batchId, formula_version_id: versionId, made_at: new Date(bottle.madeAt), made_by: by, ph: bottle.ph },
+          { id: bottle.batchId, formula_version_id: versionId, made_at: new Date(bottle.madeAt), made_by: by, ph: bottle.ph },
           tx,
         )
       await insert(
@@ -92,7 +94,9 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
           number: bottle.number,
           code: await newLabelCode(db, tx),
           formula_version_id: versionId,
-          batch_id: bottle.parts === null ? batchId : null,
+          batch_id: bottle.batchId,
+          shelf_id: shelfIds[bottle.shelf] ?? null,
+          own_use: bottle.ownUse ? JSON.stringify(bottle.ownUse) : null,
           from_bottle_id: bottle.fromId,
           size_ml: bottle.sizeMl,
           parts: bottle.parts,
@@ -103,6 +107,24 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
         },
         tx,
       )
+      for (const proof of season.proofs.filter((one) => one.bottle === bottle))
+        await insert(
+          db,
+          'proof',
+          {
+            id: proof.id,
+            kind: proof.kind,
+            at: new Date(proof.at),
+            by_person: by,
+            bottle_id: bottle.id,
+            batch_id: bottle.batchId,
+            fresh: proof.fresh,
+            reading: JSON.stringify(proof.reading),
+            judgement: JSON.stringify(proof.judgement),
+            rolls_per_l: proof.rollsPerL,
+          },
+          tx,
+        )
       for (const entry of [...bottle.entries].sort((a, b) => a.at - b.at))
         await insert(
           db,
@@ -119,21 +141,22 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
             water_in_ml: entry.waterInMl,
             run_id: entry.runId,
             note: entry.note,
+            celsius: entry.celsius ?? null,
+            two_bath: entry.twoBath ? JSON.stringify(entry.twoBath) : null,
+            test: entry.test ? JSON.stringify(entry.test) : null,
+            proof_id: entry.proofId,
           },
           tx,
         )
     }
+    await instruments(
+      db,
+      ilse,
+      today,
+      season.bottles.filter((bottle) => bottle.formula === 'softBorax'),
+      tx,
+    )
   })
-}
-
-/** One row; the names of table and columns are this file's own. */
-async function insert(db: Database, table: string, row: Record<string, unknown>, tx: Transaction): Promise<void> {
-  const columns = Object.keys(row)
-  await db.run(
-    `insert into ${table} (${columns.join(', ')}) values (${columns.map((_, i) => `$${i + 1}`).join(', ')})`,
-    Object.values(row),
-    tx,
-  )
 }
 
 async function people(db: Database, passwordHash: string, today: number, tx: Transaction): Promise<string[]> {
@@ -253,6 +276,15 @@ async function chartRows(db: Database, formulaIds: Record<string, string>, by: s
       tx,
     )
   return rows
+}
+
+async function shelves(db: Database, tx: Transaction): Promise<Record<string, string>> {
+  const ids: Record<string, string> = {}
+  for (const [key, shelf] of Object.entries(demoShelves)) {
+    ids[key] = uuid()
+    await insert(db, 'shelf', { id: ids[key], ...shelf }, tx)
+  }
+  return ids
 }
 
 async function devices(db: Database, today: number, tx: Transaction): Promise<void> {

@@ -2,17 +2,22 @@ import {
   bottleState,
   carryOutMl,
   dilute,
+  judge,
   markOf,
   planFor,
   usesAtEnd,
   usesAtStart,
   type BottleEntry,
   type Family,
+  type FormulaUse,
+  type Judgement,
   type Plan,
+  type Reading,
+  type TestKind,
 } from '@selvrin/core'
 import type { Bottle, ChartRow, PlanRequest, Vessel } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { usedFormula } from '../bottle/rows'
+import { usedFormula } from '../formula/used'
 import { demoFormulas } from './formulas'
 import { seeded } from './random'
 
@@ -24,6 +29,7 @@ const hourOf = (today: number, daysAgo: number, at: number): number => Math.floo
 export interface DemoEntry extends BottleEntry {
   runId: string | null
   note: string
+  proofId: string | null
 }
 export interface DemoBottle {
   id: string
@@ -37,7 +43,20 @@ export interface DemoBottle {
   retiredAt: number | null
   retiredWhy: string | null
   ph: number | null
+  batchId: string | null
+  ownUse: FormulaUse | null
+  shelf: keyof typeof demoShelves
   entries: DemoEntry[]
+}
+export interface DemoProof {
+  id: string
+  bottle: DemoBottle
+  kind: TestKind
+  at: number
+  fresh: boolean
+  reading: Reading
+  judgement: Judgement
+  rollsPerL: number
 }
 export interface DemoRun {
   id: string
@@ -50,6 +69,29 @@ export interface DemoRun {
 export interface Season {
   bottles: DemoBottle[]
   runs: DemoRun[]
+  proofs: DemoProof[]
+}
+
+/** Where bottles stand, and how warm it is there. */
+export const demoShelves = {
+  film: { name: 'Film bench', celsius: 20 },
+  print: { name: 'Print room', celsius: 21 },
+  cold: { name: 'Cold cupboard', celsius: 12 },
+}
+/** Fresh readings of what the darkroom tests, in s at 20 °C, and the rolls a litre at which a clearing time doubles. */
+const demoTests: Record<string, { kind: TestKind; value: number; doublesAt?: number }> = {
+  neutralFixer: { kind: 'clearing-time', value: 68, doublesAt: 25 },
+  softBorax: { kind: 'leader-black', value: 95 },
+  ascorbate: { kind: 'leader-black', value: 70 },
+}
+/** One bottle that is used otherwise than its formula says. */
+const compensatedMetol: FormulaUse = {
+  school: 'compensated',
+  capacityRollsPerL: 10,
+  compensation: { perRoll: 0.06 },
+  keeping: { fullDays: 180, halfDays: 60, workingDays: 1 },
+  dilutions: [[1]],
+  minConcentrateMlPerRoll: 0,
 }
 
 /** Days since someone last went along the shelf. */
@@ -82,6 +124,9 @@ const deliveries: [formula: string, daysAgo: number, sizeMl: number, ml: number,
   ['citricStop', 3, 1000, 1000, null, 2.15],
   ['washAid', 2, 1000, 1000, [1, 9], null],
   ['rapidConcentrate', 4, 1000, 1000, [1, 4], null],
+  ['pairFixer', 12, 2000, 2000, null, 5.2],
+  ['pairFixer', 12, 2000, 2000, null, 5.2],
+  ['deepTank', 33, 2500, 2400, null, 8.5],
   ['bromideStock', 20, 500, 420, null, null],
   ['loftPrint', 0.4, 1000, 1000, [1, 2], null],
 ]
@@ -107,14 +152,77 @@ export function playSeason(
   const random = seeded(20_260)
   const bottles: DemoBottle[] = []
   const runs: DemoRun[] = []
+  const proofs: DemoProof[] = []
   const numbers = new Map<string, number>()
 
   const stateOf = (bottle: DemoBottle, at: number) => {
     const body = demoFormulas[bottle.formula] as (typeof demoFormulas)[string]
-    return bottleState(usedFormula('', body), bottle, bottle.entries, at)
+    return bottleState(usedFormula('', body, bottle.ownUse), bottle, bottle.entries, at)
   }
   const entry = (bottle: DemoBottle, part: Pick<BottleEntry, 'kind' | 'at' | 'ml'> & Partial<DemoEntry>) =>
-    bottle.entries.push({ id: uuid({ msecs: part.at }), rolls: 0, paper: 0, waterInMl: 0, reverses: null, runId: null, note: '', ...part })
+    bottle.entries.push({
+      id: uuid({ msecs: part.at }),
+      rolls: 0,
+      paper: 0,
+      waterInMl: 0,
+      reverses: null,
+      runId: null,
+      note: '',
+      proofId: null,
+      ...part,
+    })
+
+  /** A test as it would have been written: judged by core against the bottle's own fresh reading. */
+  function prove(bottle: DemoBottle, at: number, kind: TestKind, reading: Reading, fresh: boolean): void {
+    const own = proofs.find((one) => one.bottle === bottle && one.kind === kind && one.fresh)
+    const reference =
+      own?.reading.value === undefined ? null : { value: own.reading.value, celsius: own.reading.celsius ?? null, from: 'batch' as const }
+    const judged = judge(kind, reading, { reference })
+    const judgement = fresh
+      ? {
+          ...judged,
+          verdict: 'keep' as const,
+          rule: 'reference',
+          reason: 'Kept as the fresh reading of its batch.',
+          restsOn: 'being fresh',
+          againDays: null,
+        }
+      : judged
+    const id = uuid({ msecs: at })
+    proofs.push({ id, bottle, kind, at, fresh, reading, judgement, rollsPerL: stateOf(bottle, at).rollsPerL })
+    entry(bottle, {
+      kind: 'test',
+      at,
+      ml: 0,
+      note: judgement.reason,
+      proofId: id,
+      test: {
+        kind,
+        verdict: judgement.verdict,
+        rule: judgement.rule,
+        reason: judgement.reason,
+        reading: reading.value ?? null,
+        reference: judgement.reference,
+        fixS: judgement.fixS,
+        againAt: null,
+        overruled: null,
+      },
+    })
+  }
+
+  /** The clearing times of a bath grow with its use; a technician tests each quarter of its capacity. */
+  function testWorn(at: number): void {
+    for (const bottle of bottles) {
+      const usual = demoTests[bottle.formula]
+      if (bottle.retiredAt !== null || bottle.madeAt >= at || bottle.parts !== null || usual?.doublesAt === undefined) continue
+      const { rollsPerL, used } = stateOf(bottle, at)
+      const last = proofs.filter((one) => one.bottle === bottle).at(-1)?.rollsPerL ?? 0
+      if (used === 0 || ((rollsPerL - last) * used) / rollsPerL < 0.22) continue
+      const celsius = Math.round((19.5 + random() * 1.5) * 10) / 10
+      const value = Math.round(usual.value * 2 ** (rollsPerL / usual.doublesAt) * 0.95 ** (celsius - 20) * (0.98 + random() * 0.04))
+      prove(bottle, at, usual.kind, { value, celsius }, false)
+    }
+  }
 
   function deliver([formula, daysAgo, sizeMl, ml, parts, ph]: (typeof deliveries)[number]): void {
     const family = (demoFormulas[formula] as { family: string }).family
@@ -142,10 +250,15 @@ export function playSeason(
       retiredAt: null,
       retiredWhy: null,
       ph,
+      batchId: stock ? stock.batchId : parts === null ? uuid({ msecs: madeAt }) : null,
+      ownUse: formula === 'plainMetol' ? compensatedMetol : null,
+      shelf: family === 'print-developer' ? 'print' : family === 'toner' || family === 'other' || family === 'bleach' ? 'cold' : 'film',
       entries: [],
     }
-    entry(bottle, { kind: 'fill', at: madeAt, ml })
+    entry(bottle, { kind: 'fill', at: madeAt, ml, celsius: demoShelves[bottle.shelf].celsius })
     bottles.push(bottle)
+    const fresh = demoTests[formula]
+    if (fresh && parts === null) prove(bottle, madeAt + 1_200_000, fresh.kind, { value: fresh.value, celsius: 20 }, true)
   }
 
   const asContract = (bottle: DemoBottle, at: number): Bottle => {
@@ -163,9 +276,14 @@ export function playSeason(
       parts: bottle.parts,
       madeAt: bottle.madeAt,
       madeBy: '',
+      batchId: bottle.batchId,
       retiredAt: bottle.retiredAt,
       retiredWhy: null,
-      use: body.use,
+      shelfId: null,
+      use: bottle.ownUse ?? body.use,
+      ownUse: bottle.ownUse !== null,
+      due: [],
+      critical: [],
       rangeC: body.rangeC,
       temperatureCoefficient: body.temperatureCoefficient,
       usualS: body.usualS,
@@ -190,6 +308,7 @@ export function playSeason(
       if (!worst) continue
       bottle.retiredAt = at
       bottle.retiredWhy = worst.message
+      entry(bottle, { kind: 'retire', at, ml: 0, note: worst.message })
     }
   }
 
@@ -257,6 +376,7 @@ export function playSeason(
     while (waiting[0] && waiting[0][1] > daysAgo) deliver(waiting.shift() as (typeof deliveries)[number])
     // the last round of the shelf was a while ago: what went bad since still stands there
     if (daysAgo >= lastRound) retireWorn(evening)
+    if (daysAgo > lastRound) testWorn(evening - 2 * hour)
     if (daysAgo % 7 > 3) continue
     develop(evening - hour)
     if (random() < 0.75) develop(evening + 1_200_000)
@@ -270,5 +390,34 @@ export function playSeason(
       [310, 2],
     ] as const)
       entry(tray, { kind: 'use', at: tray.madeAt + minutes * 60_000, ml: -carryOutMl({ format: 'paper-8x10in', count: paper }), paper })
-  return { bottles, runs }
+  const metol = bottles.find((bottle) => bottle.formula === 'plainMetol')
+  if (metol)
+    for (const [i, daysAgo] of [7, 5, 2].entries()) entry(metol, { kind: 'use', at: hourOf(today, daysAgo, 17 + i), ml: -15, rolls: 1 })
+  const deep = bottles.find((bottle) => bottle.formula === 'deepTank')
+  if (deep)
+    for (const daysAgo of [30, 24, 18, 11, 6, 3]) {
+      const at = hourOf(today, daysAgo, 18)
+      entry(deep, { kind: 'use', at, ml: -30, rolls: 2 })
+      if (daysAgo > 3) {
+        entry(deep, { kind: 'bleed', at: at + 600_000, ml: -20 })
+        entry(deep, { kind: 'replenish', at: at + 600_001, ml: 50 })
+      }
+    }
+  const [first, second] = bottles.filter((bottle) => bottle.formula === 'pairFixer')
+  if (first && second) {
+    for (const [bottle, position] of [
+      [first, 1],
+      [second, 2],
+    ] as const) {
+      entry(bottle, {
+        kind: 'change',
+        at: bottle.madeAt + 60_000,
+        ml: 0,
+        twoBath: { position, moves: 0, since: bottle.madeAt },
+        note: position === 1 ? 'first bath of a pair' : 'second bath of a pair',
+      })
+      for (const daysAgo of [9, 4]) entry(bottle, { kind: 'use', at: hourOf(today, daysAgo, 20), ml: -60, paper: 3 })
+    }
+  }
+  return { bottles, runs, proofs }
 }

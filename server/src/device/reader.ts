@@ -1,6 +1,6 @@
 import { connect, type Socket } from 'node:net'
 import { createInterface } from 'node:readline'
-import { calibratedPh, readDeviceLine } from '@selvrin/core'
+import { calibratedPh, correctedTemperature, readDeviceLine, type ThermometerPoint } from '@selvrin/core'
 import type { Device, Reading } from '@selvrin/core/contract'
 import pg from 'pg'
 import type { House } from '../http/route'
@@ -20,7 +20,7 @@ export function readDevices(house: House): () => Promise<void> {
   let ended = false
   let client: pg.Client | undefined
   let retry: NodeJS.Timeout | undefined
-  const open = new Map<string, { device: Device; stop: () => void }>()
+  const open = new Map<string, { device: Followed; stop: () => void }>()
 
   // one statement at a time on the connection that holds the lock
   let telling: Promise<unknown> = Promise.resolve()
@@ -31,7 +31,11 @@ export function readDevices(house: House): () => Promise<void> {
   }
 
   async function refresh(): Promise<void> {
-    const devices = (await house.db.rows<Device>(`${deviceRows} where active`)).filter(() => !ended)
+    const devices = (
+      await house.db.rows<Followed>(
+        `select d.*, coalesce(i.points, '[]'::jsonb) as points from (${deviceRows} where active) d left join instrument i on i.device_id = d.id`,
+      )
+    ).filter(() => !ended)
     for (const [id, { device, stop }] of open)
       if (!devices.some((one) => one.id === id && one.version === device.version)) {
         stop()
@@ -76,8 +80,11 @@ export function readDevices(house: House): () => Promise<void> {
   }
 }
 
+/** A device with the offsets found for it, where it is a thermometer. */
+type Followed = Device & { points: ThermometerPoint[] }
+
 /** Keeps a connection to one device and passes its readings on. A device that falls silent is told once, with no value. */
-function follow(device: Device, tell: (reading: Reading) => void, now: () => number): () => void {
+function follow(device: Followed, tell: (reading: Reading) => void, now: () => number): () => void {
   const pattern = new RegExp(device.pattern)
   let socket: Socket | undefined
   let retry: NodeJS.Timeout | undefined
@@ -95,7 +102,7 @@ function follow(device: Device, tell: (reading: Reading) => void, now: () => num
     const read = line.length > longestLine ? null : readDeviceLine(pattern, line, device.kind)
     if (!read) return
     lost = false
-    const value = device.kind === 'ph-meter' && device.calibration ? calibratedPh(read.value, device.calibration) : read.value
+    const value = trueValue(device, read.value)
     const at = now()
     const changed = value !== last.value || read.stable !== last.stable
     if (at - last.at < (changed ? passMs : steadyMs) && read.stable === last.stable) return
@@ -123,4 +130,10 @@ function follow(device: Device, tell: (reading: Reading) => void, now: () => num
     clearTimeout(retry)
     socket?.destroy()
   }
+}
+
+/** What a device means by what it reads: pH by its calibration, temperature by its offsets. */
+function trueValue(device: Followed, read: number): number {
+  if (device.kind === 'ph-meter' && device.calibration) return calibratedPh(read, device.calibration)
+  return device.kind === 'thermometer' ? correctedTemperature(read, device.points) : read
 }

@@ -26,6 +26,10 @@ export function schemaProblem(error: z.ZodError, part: string): Problem {
 const constraintWords: Record<string, string> = {
   bottle_never_below_zero: 'The bottle does not hold that much any more. Look how much is left and pour less.',
   jar_never_below_zero: 'The jar does not hold that much. Choose another jar, or correct what it holds.',
+  shelf_name_key: 'There is a shelf of that name already. Choose another name.',
+  instrument_kind_name_key: 'There is one of that name already. Choose another name.',
+  due_rule_family_kind_key: 'There is a rule for that test already: change that one.',
+  bottle_shelf_id_fkey: 'Bottles stand on that shelf. Move them first.',
   vessel_name_key: 'There is a tank of that name already. Choose another name.',
   person_login_key: 'Someone has that sign-in name already. Choose another.',
 }
@@ -37,7 +41,7 @@ function databaseAnswer(error: { code: string; constraint?: string }): Answer | 
   if (error.code === '23503')
     return {
       status: 422,
-      problem: { code: 'unknown-reference', message: 'It names something that is not there (any more). Load the page again.' },
+      problem: { code: 'unknown-reference', message: words ?? 'It names something that is not there (any more). Load the page again.' },
     }
   if (error.code.startsWith('23')) return { status: 409, problem: { code: 'refused', message: words ?? 'The record does not allow that.' } }
   if (error.code.startsWith('22'))

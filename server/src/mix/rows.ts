@@ -1,7 +1,7 @@
 import { mixState, type Catalogue, type MixEvent, type MixState } from '@selvrin/core'
 import type { Mix, MixSummary } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
-import { usedFormula } from '../bottle/rows'
+import { usedFormula } from '../formula/used'
 import { catalogueOf } from '../chemical/chemistry'
 import type { Database } from '../database/connection'
 import { notFound, Refusal } from '../http/refusal'

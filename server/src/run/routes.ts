@@ -3,7 +3,8 @@ import { api, type ChartRow, type Roll, type Run, type RunSummary, type Vessel }
 import type { Router } from 'express'
 import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { bottlesById, lockBottles, requireVolume, writeEntry } from '../bottle/rows'
+import { lockBottles, writeEntry } from '../bottle/ledger'
+import { bottlesById, requireVolume } from '../bottle/rows'
 import { chartRows } from '../chart/routes'
 import { pageOf } from '../http/page'
 import { Refusal, stale } from '../http/refusal'
@@ -190,6 +191,16 @@ export function runRoutes(router: Router, house: House): void {
       tx,
     )
     if (changed.length === 0) throw stale(roll)
+    return rollRow(db, params.id, tx)
+  })
+
+  route(router, house, api.run.clearMark, async ({ params, body, who, now, tx }) => {
+    const cleared = await db.rows(
+      'update roll_mark set cleared_at = $3, cleared = $4, cleared_by = $5 where id = $2 and roll_id = $1 and cleared_at is null returning id',
+      [params.id, params.markId, new Date(now), body.what, who.id],
+      tx,
+    )
+    if (cleared.length === 0) throw new Refusal(409, 'cleared', 'That mark has been cleared already, or is not on this film.')
     return rollRow(db, params.id, tx)
   })
 }

@@ -14,7 +14,9 @@ export const runSummaries = `
 
 const rollRows = `
   select o.id, o.version, o.run_id as "runId", r.number as "runNumber", o.member_id as "memberId", coalesce(p.name, 'someone who left') as member, o.film, o.format, o.ei,
-    o.developer, o.developed_s as "developedS", o.temperature_c as "temperatureC", o.at, o.result, o.contrast, o.note
+    o.developer, o.developed_s as "developedS", o.temperature_c as "temperatureC", o.at, o.result, o.contrast, o.note,
+    coalesce((select jsonb_agg(jsonb_build_object('id', m.id, 'at', (extract(epoch from m.at) * 1000)::bigint, 'text', m.text, 'helps', m.helps,
+      'clearedAt', (extract(epoch from m.cleared_at) * 1000)::bigint, 'cleared', m.cleared) order by m.id) from roll_mark m where m.roll_id = o.id), '[]'::jsonb) as marks
   from roll o join run r on r.id = o.run_id left join person p on p.id = o.member_id`
 
 /** Films newest first; of one member, or of everyone. */

@@ -1,6 +1,7 @@
 import { house } from './0001-house'
 import { scales } from './0002-scales'
+import { proofs } from './0003-proofs'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
-export const migrations: Migration[] = [house, scales]
+export const migrations: Migration[] = [house, scales, proofs]

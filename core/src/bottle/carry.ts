@@ -1,0 +1,146 @@
+import { standingAfter, type Standing } from '../proof/judgement'
+import { agedIn } from './ageing'
+import type { BathPlace, BottleEntry, BottleFacts, Brought, Container, FormulaUse } from './bottle'
+import { silverG } from './silver'
+
+/**
+ * What a ledger has come to at its last entry: everything the next entry builds on, as plain data, so that a long ledger can be cut off behind it
+ * and reckoned on from there. What is per litre refers to the liquid that was filled in: carry-out is part of it, decanting is not.
+ */
+export interface Carry {
+  /** ms of the last entry; null before the first */
+  at: number | null
+  /** ms of the first liquid taken or the first film through; null while untouched */
+  openedAt: number | null
+  volumeMl: number
+  referenceMl: number
+  nominalMl: number
+  strength: number
+  rolls: number
+  paper: number
+  rollsPerL: number
+  silverGPerL: number
+  aged: number
+  container: Container
+  celsius: number
+  replenishedMl: number
+  replenishDueMl: number
+  twoBath: BathPlace | null
+  tests: Standing[]
+  fixS: number | null
+  /** clearing times against use, for the forecast */
+  clearing: { rollsPerLitre: number; seconds: number }[]
+}
+
+const roomC = 20
+/** Of a pair, the share of the silver that reaches the second bath; an assumption, the limits of both baths stand 4 to 1. */
+const intoSecondBath = 0.2
+/** As many clearing readings as a trend can use. */
+const mostReadings = 60
+
+export const emptyCarry = (): Carry => ({
+  at: null,
+  openedAt: null,
+  volumeMl: 0,
+  referenceMl: 0,
+  nominalMl: 0,
+  strength: 1,
+  rolls: 0,
+  paper: 0,
+  rollsPerL: 0,
+  silverGPerL: 0,
+  aged: 0,
+  container: 'bottle',
+  celsius: roomC,
+  replenishedMl: 0,
+  replenishDueMl: 0,
+  twoBath: null,
+  tests: [],
+  fixS: null,
+  clearing: [],
+})
+
+const fresh: Brought = { strength: 1, rollsPerL: 0, silverGPerL: 0, aged: 0 }
+/** Below this a bottle counts as empty: what is filled in then brings its own history alone. ml */
+const emptyMl = 1e-6
+
+/** How long and in which state it stood since the last entry, up to a time or its retirement. */
+function agedTo(carry: Carry, use: FormulaUse, bottle: BottleFacts, at: number): number {
+  if (carry.at === null || carry.volumeMl <= emptyMl) return carry.aged
+  const until = Math.min(at, bottle.retiredAt ?? at)
+  return carry.aged + agedIn(use.keeping, bottle, carry, until - carry.at)
+}
+
+/** A carry, grown older without anything happening. */
+export const carryTo = (carry: Carry, use: FormulaUse, bottle: BottleFacts, at: number): Carry => ({
+  ...carry,
+  aged: agedTo(carry, use, bottle, at),
+  at: carry.at === null ? null : Math.max(carry.at, at),
+})
+
+/** What a ledger comes to after one more entry that stands; entries in order of time. */
+export function carryOn(before: Carry, use: FormulaUse, bottle: BottleFacts, entry: BottleEntry): Carry {
+  const carry: Carry = { ...carryTo(before, use, bottle, entry.at), at: Math.max(entry.at, before.at ?? entry.at) }
+  if (entry.rolls + entry.paper > 0) through(carry, use, entry)
+  if (entry.waterInMl > 0 && carry.volumeMl > 0) carry.strength *= carry.volumeMl / (carry.volumeMl + entry.waterInMl)
+  if (entry.ml < 0 || entry.rolls + entry.paper > 0) carry.openedAt ??= entry.at
+  if (liquidIn(entry)) mixIn(carry, entry)
+  carry.volumeMl += entry.ml
+  if (entry.kind === 'fill') carry.nominalMl = carry.volumeMl
+  if (countsAsFilled(entry, use)) carry.referenceMl = Math.max(0, carry.referenceMl + entry.ml)
+  if (entry.kind === 'replenish') {
+    carry.replenishedMl += entry.ml
+    carry.replenishDueMl = Math.max(0, carry.replenishDueMl - entry.ml)
+  }
+  if (entry.container) carry.container = entry.container
+  if (entry.celsius !== undefined && entry.celsius !== null) carry.celsius = entry.celsius
+  if (entry.twoBath) {
+    // a second bath that moves up begins its count as the first one
+    if (entry.kind === 'move-up') carry.rollsPerL = 0
+    carry.twoBath = entry.twoBath
+  }
+  if (entry.test) {
+    carry.tests = standingAfter(carry.tests, entry.test, entry.at, carry.rollsPerL)
+    if (entry.test.fixS !== null) carry.fixS = entry.test.fixS
+    if (entry.test.kind === 'clearing-time' && entry.test.reading !== null && entry.test.reading > 0)
+      carry.clearing = [...carry.clearing, { rollsPerLitre: carry.rollsPerL, seconds: entry.test.reading }].slice(-mostReadings)
+  }
+  return carry
+}
+
+/** Film and paper that went through: count, silver, and the replenisher they call for. */
+function through(carry: Carry, use: FormulaUse, entry: BottleEntry): void {
+  carry.rolls += entry.rolls
+  carry.paper += entry.paper
+  const litres = carry.referenceMl / 1000
+  if (litres > 0) {
+    carry.rollsPerL += (entry.rolls + entry.paper) / litres
+    const share = carry.twoBath?.position === 2 ? intoSecondBath : 1
+    carry.silverGPerL += (share * silverG({ rolls: entry.rolls, colourRolls: entry.colourRolls ?? 0, paper: entry.paper })) / litres
+  }
+  if (use.school === 'replenished') carry.replenishDueMl += (entry.rolls + entry.paper) * (use.replenishment?.mlPerRoll ?? 0)
+}
+
+/** Entries that bring liquid of a history of its own, or fresh. What is poured back is the bottle's own. */
+const liquidIn = (entry: BottleEntry): boolean => entry.ml > 0 && ['fill', 'top-up', 'replenish', 'wrong-bottle'].includes(entry.kind)
+
+function mixIn(carry: Carry, entry: BottleEntry): void {
+  const comes = entry.brings ?? fresh
+  if (carry.volumeMl <= emptyMl) {
+    Object.assign(carry, { strength: comes.strength, rollsPerL: comes.rollsPerL, silverGPerL: comes.silverGPerL, aged: comes.aged })
+    return
+  }
+  const mean = (own: number, ownMl: number, theirs: number) => (own * ownMl + theirs * entry.ml) / (ownMl + entry.ml)
+  carry.strength = mean(carry.strength, carry.volumeMl, comes.strength)
+  carry.rollsPerL = mean(carry.rollsPerL, carry.referenceMl, comes.rollsPerL)
+  carry.silverGPerL = mean(carry.silverGPerL, carry.referenceMl, comes.silverGPerL)
+  // fresh liquid gives capacity, not youth: the older of the two counts
+  carry.aged = Math.max(carry.aged, comes.aged)
+}
+
+/** What changes the volume the count per litre refers to. */
+function countsAsFilled(entry: BottleEntry, use: FormulaUse): boolean {
+  if (entry.kind === 'water' || entry.kind === 'evaporate' || entry.kind === 'test') return false
+  // a replenished bath is kept at its volume: what is carried out of it is made good
+  return entry.kind !== 'use' || use.school === 'replenished'
+}

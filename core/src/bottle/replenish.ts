@@ -1,0 +1,30 @@
+import { requireAmounts } from '../error'
+
+export interface ReplenishSteps {
+  /** water first, for what evaporated */
+  waterMl: number
+  /** taken out, to the waste */
+  bleedMl: number
+  /** replenisher in */
+  replenisherMl: number
+  /** more replenisher than the rate, because the carry-out took more than the rate gives back */
+  topUpMl: number
+}
+
+/** What replenishing a bath means in ml: `dueMl` goes in, as much less the carry-out comes out, so that it ends at the volume it is kept at. */
+export function replenishSteps(bath: { volumeMl: number; nominalMl: number; dueMl: number; evaporatedMl: number }): ReplenishSteps {
+  const { volumeMl, nominalMl, dueMl, evaporatedMl } = bath
+  requireAmounts({
+    'Its volume': volumeMl,
+    'The volume it is kept at': nominalMl,
+    'The replenisher due': dueMl,
+    'What evaporated': evaporatedMl,
+  })
+  const ends = volumeMl + dueMl
+  return {
+    waterMl: evaporatedMl,
+    bleedMl: Math.min(volumeMl, Math.max(0, ends - nominalMl)),
+    replenisherMl: dueMl,
+    topUpMl: Math.max(0, nominalMl - ends),
+  }
+}

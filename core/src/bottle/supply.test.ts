@@ -1,0 +1,152 @@
+import fc from 'fast-check'
+import { dayMs } from './ageing'
+import type { BottleEntry, UsedFormula } from './bottle'
+import { costPerRoll } from './costPerRoll'
+import { decantAdvice, sulfiteLostPerOpening, sulfitePerLitre } from './headspace'
+import { lifeCurve } from './lifeCurve'
+import { replenishSteps } from './replenish'
+import { orderOfUse, supplyOf } from './supply'
+
+const stands = (id: string, madeAt: number, part: object = {}) => ({ id, madeAt, openedAt: null, rollsLeft: 10, daysLeft: null, ...part })
+
+describe('supply', () => {
+  test('the oldest open bottle is used first, untouched ones after it by age', () => {
+    expect(orderOfUse([stands('new', 3), stands('old', 1), stands('open', 2, { openedAt: 5 })]).map((one) => one.id)).toEqual([
+      'open',
+      'old',
+      'new',
+    ])
+  })
+  test('it runs out at the recent rate, earlier with what is planned, and by age where that comes first', () => {
+    const days = (rate: number, planned: { at: number; rolls: number }[] = [], daysLeft: number | null = null) => {
+      const { runsOutAt, because } = supplyOf([stands('a', 0, { daysLeft })], rate, planned, 0)
+      return [runsOutAt === null ? null : runsOutAt / dayMs, because]
+    }
+    expect(days(1)).toEqual([10, 'use'])
+    expect(days(1, [{ at: 2.5 * dayMs, rolls: 5 }])).toEqual([6, 'use'])
+    expect(days(1, [], 3.5)).toEqual([4, 'age'])
+    expect(days(0)).toEqual([null, null])
+  })
+  test('more on the shelf never runs out sooner', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 20 }), { minLength: 1, maxLength: 5 }),
+        fc.double({ min: 0.1, max: 3, noNaN: true }),
+        (rolls, rate) => {
+          const end = (list: number[]) =>
+            supplyOf(
+              list.map((left, i) => stands(`b${i}`, i, { rollsLeft: left })),
+              rate,
+              [],
+              0,
+            ).runsOutAt ?? Infinity
+          expect(end([...rolls, 3])).toBeGreaterThanOrEqual(end(rolls))
+        },
+      ),
+    )
+  })
+})
+
+describe('air over the liquid', () => {
+  const keeping = { fullDays: 180, halfDays: 60, workingDays: 1 }
+  const state = { volumeMl: 950, aged: 0.1, used: 0, remaining: 0.9, container: 'bottle' as const }
+  const facts = { sizeMl: 2500, parts: null, madeAt: 0, retiredAt: null }
+  test('a litre of air takes 2.2 g of sulfite: trifling in a strong developer, serious in a weak one', () => {
+    expect(sulfiteLostPerOpening({ headspaceMl: 500, liquidMl: 500, sulfiteGPerL: 100 })).toBeCloseTo(0.022, 9)
+    expect(sulfiteLostPerOpening({ headspaceMl: 500, liquidMl: 500, sulfiteGPerL: 5 })).toBeCloseTo(0.44, 9)
+    expect(sulfiteLostPerOpening({ headspaceMl: 900, liquidMl: 100, sulfiteGPerL: 5 })).toBe(1)
+    expect(() => sulfiteLostPerOpening({ headspaceMl: 1, liquidMl: 1, sulfiteGPerL: 0 })).toThrow(
+      expect.objectContaining({ code: 'no-sulfite' }),
+    )
+  })
+  test('metabisulfite counts as the two sulfites it gives', () => {
+    const formula = {
+      id: '',
+      name: '',
+      family: 'fixer',
+      finalMl: 1000,
+      startMl: 0,
+      mixC: 20,
+      additions: [{ chemical: 'sodium-metabisulfite', grams: 190.11 }],
+    }
+    expect(sulfitePerLitre(formula)).toBeCloseTo(2 * 126.04, 6)
+  })
+  test('decanting is advised into bottles that stand full, and only where it gains days', () => {
+    expect(decantAdvice(keeping, facts, state, 100)).toMatchObject({
+      into: [1000],
+      daysLonger: expect.closeTo(108, 9),
+      lostPerOpening: expect.closeTo((1550 * 2.2) / 95000, 9),
+    })
+    expect(decantAdvice(keeping, facts, { ...state, volumeMl: 480 }, 0)).toMatchObject({ into: [500], lostPerOpening: null })
+    expect(decantAdvice(keeping, facts, { ...state, volumeMl: 740 }, 0)?.into).toEqual([250, 500])
+    expect(decantAdvice(keeping, facts, { ...state, volumeMl: 2400 }, 0)).toBeNull()
+    expect(decantAdvice({ ...keeping, fullDays: 63 }, facts, state, 0)).toBeNull()
+    expect(decantAdvice(keeping, facts, { ...state, container: 'airless' }, 0)).toBeNull()
+  })
+})
+
+test('replenishing bleeds what keeps the volume, and tops up where the carry-out took more', () => {
+  expect(replenishSteps({ volumeMl: 940, nominalMl: 1000, dueMl: 120, evaporatedMl: 20 })).toEqual({
+    waterMl: 20,
+    bleedMl: 60,
+    replenisherMl: 120,
+    topUpMl: 0,
+  })
+  expect(replenishSteps({ volumeMl: 940, nominalMl: 1000, dueMl: 40, evaporatedMl: 0 })).toMatchObject({ bleedMl: 0, topUpMl: 20 })
+})
+
+test('a roll costs what was really used up, school by school, cheapest first', () => {
+  const costs = costPerRoll(
+    [
+      { school: 'one-shot', ml: 3000, rolls: 10 },
+      { school: 'counted', ml: 1000, rolls: 20 },
+      { school: 'replenished', ml: 5, rolls: 0 },
+    ],
+    4,
+  )
+  expect(costs.map((one) => [one.school, one.mlPerRoll, one.perRoll])).toEqual([
+    ['counted', 50, 0.2],
+    ['one-shot', 300, 1.2],
+  ])
+})
+
+test('the life curve runs from the filling to its forecast end, with tests as marks on it', () => {
+  const formula: UsedFormula = {
+    id: 'f',
+    name: 'F',
+    family: 'fixer',
+    finalMl: 1000,
+    startMl: 0,
+    mixC: 20,
+    additions: [],
+    use: {
+      school: 'counted',
+      capacityRollsPerL: 20,
+      keeping: { fullDays: 100, halfDays: 50, workingDays: 50 },
+      dilutions: [[1]],
+      minConcentrateMlPerRoll: 0,
+    },
+  }
+  const line = (id: string, kind: BottleEntry['kind'], day: number, ml: number, rolls = 0): BottleEntry => ({
+    id,
+    kind,
+    at: day * dayMs,
+    ml,
+    rolls,
+    paper: 0,
+    waterInMl: 0,
+    reverses: null,
+  })
+  const facts = { sizeMl: 1000, parts: null, madeAt: 0, retiredAt: null }
+  const curve = lifeCurve(formula, facts, [line('a', 'fill', 0, 1000), line('b', 'use', 10, 0, 4), line('c', 'use', 20, 0, 4)], 20 * dayMs)
+  expect(curve.past.map((point) => [point.at / dayMs, Number(point.used.toFixed(6)), Number(point.aged.toFixed(6))])).toEqual([
+    [0, 0, 0],
+    [10, 0.2, 0.1],
+    [20, 0.4, 0.2],
+    [20, 0.4, 0.2],
+  ])
+  // 0.4 of the life in 20 days by use, a hundredth a day by age: 0.4 left at 0.03 a day
+  expect(((curve.endsAt ?? 0) - 20 * dayMs) / dayMs).toBeCloseTo(0.4 / 0.03, 6)
+  const end = curve.ahead.at(-1)
+  expect((end?.used ?? 0) + (end?.aged ?? 0)).toBeCloseTo(1, 9)
+})

@@ -1,0 +1,55 @@
+import { dayMs } from './ageing'
+
+/** A bottle as supply sees it. */
+export interface SupplyBottle {
+  id: string
+  madeAt: number
+  /** first poured from or used, ms; null while untouched */
+  openedAt: number | null
+  rollsLeft: number
+  /** days until it is too old; null where nothing says */
+  daysLeft: number | null
+}
+
+export interface Supply {
+  /** bottles in order of use: the oldest open one first */
+  order: string[]
+  rollsLeft: number
+  /** ms of the first day that cannot be served; null where what there is lasts beyond the horizon */
+  runsOutAt: number | null
+  /** 'use': poured away by then; 'age': too old by then */
+  because: 'use' | 'age' | null
+}
+
+const horizonDays = 120
+
+/** Oldest open bottle first; those not opened yet after it, oldest first. */
+export const orderOfUse = <B extends Pick<SupplyBottle, 'openedAt' | 'madeAt'>>(bottles: B[]): B[] =>
+  [...bottles].sort((a, b) => Number(a.openedAt === null) - Number(b.openedAt === null) || a.madeAt - b.madeAt)
+
+/**
+ * How long the bottles of one formula last: day by day the planned rolls of that day, or the recent rate where that is more, are taken from the
+ * bottles in order of use, each as long as it keeps. Rate in rolls a day; times in ms.
+ */
+export function supplyOf(bottles: SupplyBottle[], rollsPerDay: number, planned: { at: number; rolls: number }[], now: number): Supply {
+  const order = orderOfUse(bottles)
+  const held = order.map((bottle) => ({
+    left: bottle.rollsLeft,
+    until: bottle.daysLeft === null ? Infinity : now + bottle.daysLeft * dayMs,
+  }))
+  const answer = { order: order.map((bottle) => bottle.id), rollsLeft: order.reduce((sum, bottle) => sum + bottle.rollsLeft, 0) }
+  for (let day = 0; day < horizonDays; day++) {
+    const at = now + day * dayMs
+    const booked = planned.reduce((sum, one) => sum + (one.at >= at && one.at < at + dayMs ? one.rolls : 0), 0)
+    let wanted = Math.max(booked, rollsPerDay)
+    const aged = held.some((bottle) => bottle.left > 1e-9 && bottle.until < at)
+    for (const bottle of held) {
+      if (bottle.until < at) continue
+      const taken = Math.min(bottle.left, wanted)
+      bottle.left -= taken
+      wanted -= taken
+    }
+    if (wanted > 1e-9) return { ...answer, runsOutAt: at, because: aged ? 'age' : 'use' }
+  }
+  return { ...answer, runsOutAt: null, because: null }
+}

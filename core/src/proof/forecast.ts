@@ -1,0 +1,54 @@
+import { requireAmounts, requirePositive } from '../error'
+import { bandMeets, leastSquares, studentT80 } from './leastSquares'
+
+export interface Forecast {
+  rollsPerLitreLeft: number
+  low: number | null
+  high: number | null
+}
+
+/** Where a straight fit meets a level, counted from the last reading, with the 80 % prediction band's crossings around it. Null where it never will. */
+function crossing(points: { x: number; y: number }[], level: number, towards: 'up' | 'down'): Forecast | null {
+  const fit = leastSquares(points)
+  if (!fit || (towards === 'up' ? fit.slope <= 0 : fit.slope >= 0)) return null
+  const last = Math.max(...points.map((point) => point.x))
+  const left = Math.max(0, (level - fit.intercept) / fit.slope - last)
+  if (fit.n < 3) return { rollsPerLitreLeft: left, low: null, high: null }
+  const { ahead, behind } = bandMeets(fit, studentT80(fit.n - 2), level, last)
+  return { rollsPerLitreLeft: left, low: ahead - last, high: behind === null ? null : Math.max(0, behind - last) }
+}
+
+/**
+ * Rolls a litre until the clearing time is twice the freshest reading's: least squares of ln seconds over all readings, low and high where the
+ * 80 % prediction band crosses. Null below two readings or at a flat or falling trend; low and high null with two, high null if it never crosses.
+ */
+export function forecastClearing(readings: { rollsPerLitre: number; seconds: number }[]): Forecast | null {
+  for (const { rollsPerLitre, seconds } of readings) {
+    requireAmounts({ 'The rolls a litre': rollsPerLitre })
+    requirePositive({ 'A clearing time': seconds })
+  }
+  const freshest = readings.reduce<(typeof readings)[number] | null>(
+    (best, one) => (best === null || one.rollsPerLitre < best.rollsPerLitre ? one : best),
+    null,
+  )
+  if (!freshest || readings.length < 2) return null
+  return crossing(
+    readings.map((one) => ({ x: one.rollsPerLitre, y: Math.log(one.seconds) })),
+    Math.log(2 * freshest.seconds),
+    'up',
+  )
+}
+
+/** The same on a straight scale, for density, pH and silver: rolls a litre until the reading meets `limit`, which lies in the direction `towards`. */
+export function forecastReading(
+  readings: { rollsPerLitre: number; value: number }[],
+  limit: number,
+  towards: 'up' | 'down',
+): Forecast | null {
+  for (const { rollsPerLitre, value } of readings) requireAmounts({ 'The rolls a litre': rollsPerLitre, 'A reading': value })
+  return crossing(
+    readings.map((one) => ({ x: one.rollsPerLitre, y: one.value })),
+    limit,
+    towards,
+  )
+}

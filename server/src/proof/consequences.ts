@@ -1,0 +1,67 @@
+import type { Guide } from '@selvrin/core'
+import type { Bottle, Suspect } from '@selvrin/core/contract'
+import type { Transaction } from 'sequelize'
+import { v7 as uuid } from 'uuid'
+import type { Database } from '../database/connection'
+
+const helpWords: Record<Guide['helps'], string> = {
+  refix: 'Refix it in fresh fixer and wash it again: that still helps.',
+  rewash: 'Wash it again: that still helps.',
+  nothing: 'Nothing helps any more; look at it before you rely on it.',
+}
+
+interface FilmRow {
+  rollId: string
+  runId: string
+  runNumber: number
+  at: number
+  film: string
+  member: string
+  memberId: string | null
+}
+
+/** After a failed test: the runs that used the bath since its last good one, their films marked with what still helps, and their owners told. */
+export async function afterFailure(
+  db: Database,
+  failure: { proofId: string; guide: Guide; bottle: Bottle | null; rollId: string | null; now: number },
+  tx: Transaction | undefined,
+): Promise<Suspect[]> {
+  const { proofId, guide, bottle, rollId, now } = failure
+  const films = await db.rows<FilmRow>(
+    `select distinct on (o.id) o.id as "rollId", r.id as "runId", r.number as "runNumber", coalesce(r.ended_at, r.started_at, r.planned_at) as at, o.film, coalesce(p.name, 'someone who left') as member,
+       o.member_id as "memberId"
+     from roll o join run r on r.id = o.run_id left join person p on p.id = o.member_id
+     where o.id = $2 or r.id in (
+       select e.run_id from bottle_entry e where e.bottle_id = $1 and e.run_id is not null and e.kind in ('use', 'dilute-out')
+         and not exists (select from bottle_entry x where x.reverses = e.id)
+         and e.at > coalesce((select max(f.at) from proof f where f.bottle_id = $1 and f.kind = $3 and f.judgement ->> 'verdict' <> 'failed' and f.judgement ->> 'rule' <> 'no-reference'),
+           '-infinity'::timestamptz))
+     order by o.id`,
+    [bottle?.id ?? null, rollId, guide.kind],
+    tx,
+  )
+  for (const film of films) {
+    const what = bottle
+      ? `${bottle.label} ${bottle.name}, which this film went through in run ${film.runNumber}, failed a test afterwards (${guide.name}).`
+      : `${guide.name}: the film failed it.`
+    const text = `${what} ${helpWords[guide.helps]}`
+    await db.run(
+      'insert into roll_mark (id, roll_id, proof_id, at, text, helps) values ($1, $2, $3, $4, $5, $6)',
+      [uuid(), film.rollId, proofId, new Date(now), text, guide.helps],
+      tx,
+    )
+    if (film.memberId)
+      await db.run(
+        'insert into notice (id, person_id, at, text, roll_id) values ($1, $2, $3, $4, $5)',
+        [uuid(), film.memberId, new Date(now), `Your ${film.film}: ${text}`, film.rollId],
+        tx,
+      )
+  }
+  const runs = new Map<string, Suspect>()
+  for (const film of films) {
+    const run = runs.get(film.runId) ?? { runId: film.runId, runNumber: film.runNumber, at: film.at, films: [] }
+    run.films.push({ rollId: film.rollId, film: film.film, member: film.member })
+    runs.set(film.runId, run)
+  }
+  return [...runs.values()].sort((a, b) => b.at - a.at)
+}
