@@ -36,6 +36,8 @@ export function makeRouter(): Router {
       { path: '/', redirect: '/shelf' },
       { path: '/sign-in', component: () => import('./session/SignInPage.vue'), meta: { for: 'anyone', title: 'Sign in' } },
       { path: '/shelf', component: ShelfStation, meta: { for: 'members', title: 'Shelf' } },
+      { path: '/shelf/supply', component: () => import('./bottle/SupplyPage.vue'), meta: { title: 'What lasts how long' } },
+      { path: '/shelf/waste', component: () => import('./bottle/WastePage.vue'), meta: { title: 'Waste' } },
       { path: '/shelf/:id', component: pages.bottle, meta: { for: 'members', title: 'Bottle' } },
       { path: '/formulary', component: pages.formulary, meta: { title: 'Formulary' } },
       { path: '/formulary/jars', component: () => import('./jar/JarsPage.vue'), meta: { title: 'Jars' } },

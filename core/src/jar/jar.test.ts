@@ -1,3 +1,4 @@
+import { belowReorder, lackingFor } from './shopping'
 import fc from 'fast-check'
 import type { Addition, Formula } from '../formula/formula'
 import { compareFormulas } from '../formula/compareFormulas'
@@ -196,4 +197,18 @@ test('the price is that of the jar it is taken from, for the work it does', () =
   expect(pricesFor(carbonate, [monohydrate, priced(jar('sodium-carbonate', 500), 7.2)])).toEqual({ 'sodium-carbonate': 7.2 })
   expect(pricesFor(carbonate, [priced(jar('sodium-carbonate', 0), 7.2)])).toEqual({ 'sodium-carbonate': 7.2 })
   expect(pricesFor(carbonate, [priced(jar('sodium-carbonate', 500), null)])).toEqual({})
+})
+
+describe('shopping', () => {
+  const held = (chemical: string, grams: number, reorderG: number | null = null) => ({ chemical, grams, reorderG, assay: null })
+  test('all jars of a chemical together are measured against its highest reorder level', () => {
+    expect(belowReorder([held('metol', 60, 100), held('metol', 50)])).toEqual([])
+    expect(belowReorder([held('metol', 60, 100), held('metol', 30)])).toMatchObject([{ chemical: 'metol', heldG: 90, wantedG: 100 }])
+  })
+  test('mixes ahead are added up, and say what they are for', () => {
+    const mix = (name: string, grams: number) => ({ id: name, name, family: 'other', finalMl: 1000, startMl: 0, mixC: 20, additions: [{ chemical: 'metol', grams }] })
+    expect(lackingFor([mix('weak', 2), mix('strong', 7.5)], [held('metol', 1)])).toMatchObject([
+      { chemical: 'metol', heldG: 1, wantedG: 9.5, why: 'for weak, strong' },
+    ])
+  })
 })

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { showParts, showVolume } from '@selvrin/core'
+import { showParts, type LifeCurve } from '@selvrin/core'
 import { api, type BottlePage, type LedgerEntry } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
 import { call, sentence } from '../api/call'
 import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'
@@ -11,22 +12,33 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import BathMark from '../marks/BathMark.vue'
-import FindingList from '../marks/FindingList.vue'
-import TallyMarks from '../marks/TallyMarks.vue'
-import { percent, showMoment, showRolls, showRollsLeft, showSpan } from '../marks/words'
+import { showMoment, showRolls } from '../marks/words'
 import PrintLabels from '../print/PrintLabels.vue'
 import { useSession } from '../session/store'
+import { actionsOf, type Panel } from './bottleActions'
+import BottleFacts from './BottleFacts.vue'
+import BottleTests from './BottleTests.vue'
+import DecantPanel from './DecantPanel.vue'
 import DilutePanel from './DilutePanel.vue'
 import { entryWords } from './entryWords'
-import LifeBar from './LifeBar.vue'
+import LedgerTable from './LedgerTable.vue'
+import PairPanel from './PairPanel.vue'
 import PourPanel from './PourPanel.vue'
-import { useRoute } from 'vue-router'
+import ReplenishPanel from './ReplenishPanel.vue'
+import RetirePanel from './RetirePanel.vue'
+import SchoolPanel from './SchoolPanel.vue'
+import StandPanel from './StandPanel.vue'
+import UsedPanel from './UsedPanel.vue'
+import WrongPanel from './WrongPanel.vue'
 
+const LifeChart = defineAsyncComponent(() => import('./LifeChart.vue'))
 const session = useSession()
 const route = useRoute()
 const bottle = shallowRef<BottlePage | null>(null)
+const curve = shallowRef<LifeCurve | null>(null)
+const older = shallowRef<{ rows: LedgerEntry[]; more: boolean }>({ rows: [], more: false })
 const missing = ref('')
-const panel = ref<'dilute' | 'pour' | 'use' | 'retire' | null>(null)
+const panel = ref<Panel | null>(null)
 const wrong = shallowRef<LedgerEntry | null>(null)
 const why = ref('')
 const newId = ref(uuid())
@@ -34,43 +46,37 @@ const { busy, problem, act } = useAction()
 const id = computed(() => String(route.params.id))
 
 async function load(): Promise<void> {
+  const asked = id.value
   try {
-    bottle.value = await call(api.bottle.get, { params: { id: id.value } })
+    const [page, life] = await Promise.all([
+      call(api.bottle.get, { params: { id: asked } }),
+      call(api.bottle.life, { params: { id: asked } }),
+    ])
+    if (asked !== id.value) return
+    show(page)
+    curve.value = life
   } catch (error) {
     missing.value = sentence(error)
   }
 }
-watch(id, () => void load(), { immediate: true })
-onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === id.value) && load())))
+function show(page: BottlePage): void {
+  bottle.value = page
+  older.value = { rows: [], more: page.more }
+}
+async function loadOlder(): Promise<void> {
+  const last = older.value.rows.at(-1) ?? bottle.value?.ledger.at(-1)
+  if (!last) return
+  await act(async () => {
+    const page = await call(api.bottle.ledger, { params: { id: id.value }, query: { after: last.id } })
+    older.value = { rows: [...older.value.rows, ...page.rows], more: page.more }
+  })
+}
+watch(id, () => ((bottle.value = null), (missing.value = ''), void load()), { immediate: true })
+onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === id.value || event.subject === 'rule') && load())))
 
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
-const volume = (ml: number) => showVolume(ml, session.units)
-const state = computed(() => bottle.value?.state)
-const canDilute = computed(() => bottle.value?.parts === null && bottle.value.use.dilutions.some((parts) => parts.length > 1))
-/** Liquid that is poured back as it is; a concentrate never is. */
-const canTally = computed(
-  () =>
-    bottle.value?.use.school === 'counted' &&
-    (bottle.value.parts !== null || bottle.value.use.dilutions.some((parts) => parts.length === 1)),
-)
-const age = computed(() => {
-  if (!bottle.value || !state.value) return ''
-  const keeps = state.value.keepsDays
-  return `${showSpan(state.value.ageDays)} old${keeps === null ? '' : ` of ${showSpan(keeps)}`}`
-})
-const next = computed(() => {
-  if (!bottle.value || !state.value) return ''
-  if (bottle.value.use.school === 'one-shot') return 'Used once: every roll gets the chart’s time.'
-  return state.value.nextTimeFactor === 1
-    ? 'Counted: the time stays the same to the end of its capacity.'
-    : `Next roll ×${state.value.nextTimeFactor.toFixed(2)}.`
-})
+const actions = computed(() => (bottle.value && session.isTechnician ? actionsOf(bottle.value) : { first: [], more: [] }))
 
-function open(which: NonNullable<typeof panel.value>): void {
-  problem.value = ''
-  why.value = ''
-  panel.value = which
-}
 function takeBack(entry: LedgerEntry): void {
   problem.value = ''
   why.value = ''
@@ -80,31 +86,22 @@ function takeBack(entry: LedgerEntry): void {
 async function reverse(): Promise<void> {
   const entry = wrong.value
   if (!entry) return
-  const good = await act(async () => {
-    bottle.value = await call(api.bottle.reverse, {
-      params: { id: id.value, entryId: entry.id },
-      body: { newId: newId.value, reason: why.value },
-    })
-  })
+  const good = await act(async () =>
+    show(await call(api.bottle.reverse, { params: { id: id.value, entryId: entry.id }, body: { newId: newId.value, reason: why.value } })),
+  )
   if (good) wrong.value = null
 }
-async function retire(): Promise<void> {
-  const good = await act(() =>
-    call(api.bottle.retire, { params: { id: id.value }, body: { version: bottle.value?.version ?? 1, reason: why.value } }),
-  )
-  if (good) panel.value = null
-  await load()
-}
-async function poured(page: BottlePage): Promise<void> {
-  bottle.value = page
+async function done(page?: BottlePage): Promise<void> {
   panel.value = null
+  if (page) show(page)
+  await load()
 }
 </script>
 
 <template>
   <div class="station">
     <p v-if="missing" class="text-xl">{{ missing }} <RouterLink to="/shelf" class="link">Back to the shelf</RouterLink></p>
-    <template v-else-if="bottle && state">
+    <template v-else-if="bottle">
       <RouterLink to="/shelf" class="link inline-flex min-h-11 items-center">← Shelf</RouterLink>
       <div class="grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-10 max-lg:grid-cols-1">
         <section>
@@ -115,119 +112,70 @@ async function poured(page: BottlePage): Promise<void> {
               <b>{{ bottle.name }}</b><br />{{ showParts(bottle.parts) }}{{ bottle.mixedFrom ? ` from ${bottle.mixedFrom}` : '' }}
             </p>
           </div>
-          <p class="mt-5 text-5xl font-bold">{{ bottle.retiredAt === null ? `${percent(state.remaining)} left` : 'Retired' }}</p>
-          <p v-if="bottle.retiredWhy" class="text-xl">{{ bottle.retiredWhy }}</p>
-          <p v-else class="text-xl">
-            {{ state.rollsLeft === null ? '' : `good for ${showRollsLeft(state.rollsLeft)} · `
-            }}<b class="font-mono">{{ volume(state.volumeMl) }}</b> of {{ volume(bottle.sizeMl) }} · {{ age }}
-          </p>
-          <LifeBar class="my-5" :used="state.used" :aged="state.aged" />
-          <FindingList :findings="state.findings" class="mb-4" />
-          <p>{{ next }}</p>
-          <p v-if="state.rolls + state.paper > 0" class="mt-2 flex items-center gap-3">
-            <TallyMarks :count="state.rolls + state.paper" /> {{ showRolls(state.rolls)
-            }}{{ state.paper > 0 ? ` and ${Math.round(state.paper)} prints` : '' }} so far
-          </p>
-          <p v-if="state.silverGPerL" class="mt-2">
-            About <b class="font-mono">{{ state.silverGPerL.toFixed(1) }} g/L</b> silver, by count.
-          </p>
-          <p v-if="state.strength < 0.999" class="mt-2">Thinned to {{ percent(state.strength) }} of its strength by water carried in.</p>
-          <p class="mt-2 text-quiet">
-            Mixed {{ showMoment(bottle.madeAt, zone) }} by {{ bottle.madeBy }}, formula version {{ bottle.formulaNumber
-            }}{{ bottle.ph === null ? '' : `, pH ${bottle.ph.toFixed(1)}` }} · code
-            <b class="font-mono">{{ bottle.code }}</b>
-          </p>
-          <p v-if="bottle.batchNote" class="mt-1">{{ bottle.batchNote }}</p>
-          <div v-if="session.isTechnician && bottle.retiredAt === null" class="mt-6 flex flex-wrap gap-3">
-            <button v-if="canDilute" class="button button-main" @click="open('dilute')">Make working strength</button>
-            <button v-if="canTally" class="button" :class="canDilute ? '' : 'button-main'" @click="open('use')">Poured back, tally</button>
-            <button class="button" @click="open('pour')">Pour or top up</button>
-            <PrintLabels :bottles="[bottle.id]" name="Print its label" />
-            <button class="button" @click="open('retire')">Retire {{ bottle.label }}</button>
+          <div v-if="actions.first.length + actions.more.length > 0" class="mt-4 flex flex-wrap gap-2">
+            <button
+              v-for="(action, i) in actions.first"
+              :key="action.panel"
+              class="button"
+              :class="i === 0 ? 'button-main' : ''"
+              @click="panel = action.panel"
+            >
+              {{ action.name }}
+            </button>
+            <button v-for="action in actions.more" :key="action.panel" class="button button-small min-h-14" @click="panel = action.panel">
+              {{ action.name }}
+            </button>
+            <PrintLabels v-if="bottle.retiredAt === null" :bottles="[bottle.id]" name="Print its label" />
           </div>
+          <BottleFacts :bottle="bottle" :zone="zone" />
         </section>
-        <section aria-labelledby="ledger">
-          <h2 id="ledger" class="mb-2 text-2xl font-bold">Ledger</h2>
-          <div class="overflow-x-auto">
-            <table class="w-full border-collapse text-left">
-              <thead>
-                <tr class="border-b-2 border-ink">
-                  <th class="py-2 pr-3">When, who</th>
-                  <th class="pr-3">What</th>
-                  <th class="pr-3 text-right">Change</th>
-                  <th class="pr-3 text-right">Holds</th>
-                  <th><span class="sr-only">Take back</span></th>
-                </tr>
-              </thead>
-              <tbody>
-                <tr
-                  v-for="entry in bottle.ledger"
-                  :key="entry.id"
-                  class="border-b border-line align-top"
-                  :class="entry.reversedBy || entry.kind === 'reverse' ? 'text-quiet' : ''"
+        <div class="space-y-8">
+          <section aria-labelledby="life">
+            <h2 id="life" class="mb-2 text-2xl font-bold">Life</h2>
+            <LifeChart v-if="curve && curve.past.length > 0" :curve="curve" :zone="zone" :now="now()" />
+          </section>
+          <BottleTests :bottle="bottle" :zone="zone" />
+          <section v-if="bottle.runs.length > 0" aria-labelledby="runs">
+            <h2 id="runs" class="mb-1 text-2xl font-bold">Runs</h2>
+            <ul class="columns-2 gap-6 max-sm:columns-1">
+              <li v-for="run in bottle.runs.slice(0, 8)" :key="run.id">
+                <component
+                  :is="session.isTechnician ? RouterLink : 'span'"
+                  :to="`/tanks/${run.id}`"
+                  class="inline-flex min-h-11 items-center"
+                  :class="session.isTechnician ? 'link' : ''"
+                  >Run {{ run.number }}, {{ showRolls(run.rolls) }}</component
                 >
-                  <td class="py-2 pr-3">
-                    {{ showMoment(entry.at, zone) }}<br /><span class="text-quiet">{{ entry.by }}</span>
-                  </td>
-                  <td class="py-2 pr-3">
-                    <span :class="entry.reversedBy ? 'line-through' : 'font-semibold'">{{ entryWords(entry) }}</span>
-                    <RouterLink v-if="entry.runId && session.isTechnician" class="link ml-1" :to="`/tanks/${entry.runId}`"
-                      >run {{ entry.runNumber }}</RouterLink
-                    >
-                    <span v-if="entry.reversedBy"> taken back</span>
-                    <span v-if="entry.note" class="block text-quiet">{{ entry.note }}</span>
-                  </td>
-                  <td class="py-2 pr-3 text-right font-mono whitespace-nowrap">
-                    {{ entry.ml === 0 ? '' : `${entry.ml > 0 ? '+' : '−'}${volume(Math.abs(entry.ml))}` }}
-                  </td>
-                  <td class="py-2 pr-3 text-right font-mono whitespace-nowrap">{{ volume(entry.balanceMl) }}</td>
-                  <td class="py-1 text-right">
-                    <button
-                      v-if="session.isTechnician && !entry.reversedBy && entry.kind !== 'reverse' && entry.kind !== 'fill'"
-                      class="link min-h-11 whitespace-nowrap"
-                      :aria-label="`Take back: ${entryWords(entry)}`"
-                      @click="takeBack(entry)"
-                    >
-                      take back
-                    </button>
-                  </td>
-                </tr>
-              </tbody>
-            </table>
-          </div>
-        </section>
+                {{ showMoment(run.at, zone).split(',')[0] }}
+              </li>
+            </ul>
+          </section>
+          <section aria-labelledby="ledger">
+            <h2 id="ledger" class="mb-2 text-2xl font-bold">Ledger</h2>
+            <LedgerTable :lines="[...bottle.ledger, ...older.rows]" :zone="zone" @take-back="takeBack" />
+            <button v-if="older.more" class="button button-small mt-3" :disabled="busy" @click="loadOlder">Older lines</button>
+          </section>
+        </div>
       </div>
 
       <DilutePanel v-if="panel === 'dilute'" :bottle="bottle" @close="panel = null" @made="panel = null" />
-      <PourPanel
-        v-if="panel === 'pour' || panel === 'use'"
-        :bottle="bottle"
-        :tally="panel === 'use'"
-        @close="panel = null"
-        @done="poured"
-      />
+      <PourPanel v-if="panel === 'pour'" :bottle="bottle" @close="panel = null" @done="done" />
+      <UsedPanel v-if="panel === 'use'" :bottle="bottle" @close="panel = null" @done="done" />
+      <DecantPanel v-if="panel === 'decant'" :bottle="bottle" @close="panel = null" @done="done()" />
+      <ReplenishPanel v-if="panel === 'replenish'" :bottle="bottle" @close="panel = null" @done="done" />
+      <StandPanel v-if="panel === 'stand'" :bottle="bottle" @close="panel = null" @done="done()" />
+      <SchoolPanel v-if="panel === 'school'" :bottle="bottle" @close="panel = null" @done="done()" />
+      <PairPanel v-if="panel === 'pair'" :bottle="bottle" @close="panel = null" @done="done()" />
+      <WrongPanel v-if="panel === 'wrong'" :bottle="bottle" @close="panel = null" @done="done()" />
+      <RetirePanel v-if="panel === 'retire'" :bottle="bottle" @close="panel = null" @done="done()" />
       <ModalPanel :open="wrong !== null" :title="wrong ? `Take back: ${entryWords(wrong)}` : ''" @close="wrong = null">
         <form class="space-y-4" @submit.prevent="reverse">
-          <p>The line stays readable; a second line takes it back.</p>
+          <p>The line stays readable; a second line takes it back, with everything that was written together with it.</p>
           <TextField v-model="why" label="What was wrong with it?" />
           <ProblemLine :problem="problem" />
           <div class="flex gap-3">
             <button class="button button-main" :disabled="busy">Take it back</button>
             <button type="button" class="button" @click="wrong = null">Leave it</button>
-          </div>
-        </form>
-      </ModalPanel>
-      <ModalPanel :open="panel === 'retire'" :title="`Retire ${bottle.label} ${bottle.name}`" @close="panel = null">
-        <form class="space-y-4" @submit.prevent="retire">
-          <p>
-            It cannot be poured any more. What it still holds goes to the waste for its kind: fixers to the silver drum, never down the
-            drain with developer.
-          </p>
-          <TextField v-model="why" label="Why?" />
-          <ProblemLine :problem="problem" />
-          <div class="flex gap-3">
-            <button class="button button-main" :disabled="busy">Retire {{ bottle.label }}</button>
-            <button type="button" class="button" @click="panel = null">Keep it</button>
           </div>
         </form>
       </ModalPanel>

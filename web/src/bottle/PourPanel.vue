@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { carryOutMl, formats, rollEquivalents, showVolume } from '@selvrin/core'
+import { showParts, showVolume } from '@selvrin/core'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField, { type Choice } from '../fields/ChoiceField.vue'
@@ -10,76 +10,79 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
-import { showRolls } from '../marks/words'
 import { useSession } from '../session/store'
+import { useBottles } from '../stores'
+import OverruleField from './OverruleField.vue'
 
-type Kind = 'pour-out' | 'pour-back' | 'top-up' | 'discard'
-const { bottle, tally } = defineProps<{ bottle: BottlePage; tally: boolean }>()
+type Kind = 'pour-out' | 'pour-back' | 'top-up' | 'water' | 'evaporate' | 'discard'
+const { bottle } = defineProps<{ bottle: BottlePage }>()
 const emit = defineEmits<{ close: []; done: [page: BottlePage] }>()
 const session = useSession()
+const bottles = useBottles()
+onMounted(() => void bottles.load())
 const { busy, problem, act } = useAction()
 const entryId = uuid()
-const kind = ref<Kind | null>('pour-out')
+const kind = ref<Kind | null>(bottle.retiredAt === null ? 'pour-out' : 'discard')
 const kinds: Choice<Kind>[] = [
-  { value: 'pour-out', name: 'Poured out' },
-  { value: 'pour-back', name: 'Poured back' },
-  { value: 'top-up', name: 'Topped up' },
-  { value: 'discard', name: 'Poured away' },
+  { value: 'pour-out', name: 'Poured out', detail: 'to use, or into another vessel' },
+  { value: 'pour-back', name: 'Poured back', detail: 'the same liquid, unused' },
+  { value: 'top-up', name: 'Topped up', detail: 'with fresh, or from another bottle of its kind' },
+  { value: 'water', name: 'Water added', detail: 'thins it; the record keeps its strength' },
+  { value: 'evaporate', name: 'Evaporated', detail: 'water is gone, the strength is not' },
+  { value: 'discard', name: 'Poured away', detail: 'to the waste of its kind' },
 ]
+const open = computed(() =>
+  bottle.retiredAt === null ? kinds : kinds.filter((one) => one.value === 'discard' || one.value === 'pour-out'),
+)
 const ml = ref<number | null>(null)
-const format = ref<string | null>(bottle.family === 'print-developer' ? 'paper-8x10in' : '135-36')
-const formatChoices = Object.entries(formats).map(([value, one]) => ({ value, name: one.name }))
-const count = ref('2')
 const note = ref('')
-const pieces = computed(() => (/^\d{1,3}$/.test(count.value.trim()) ? Number(count.value) : null))
-const load = computed(() => (pieces.value === null || format.value === null ? null : { format: format.value, count: pieces.value }))
-const carry = computed(() => (load.value ? carryOutMl(load.value) : 0))
+const overrule = ref('')
+const from = ref<string | null>('fresh')
+const sources = computed(() => [
+  { value: 'fresh', name: 'Fresh, from no bottle here' },
+  ...bottles.rows
+    .filter((one) => one.id !== bottle.id && one.family === bottle.family && one.retiredAt === null && one.state.volumeMl > 0)
+    .map((one) => ({
+      value: one.id,
+      name: `${one.label} ${one.name}, ${showParts(one.parts)}`,
+      detail: showVolume(one.state.volumeMl, session.units),
+    })),
+])
+const asks = computed(() => kind.value === 'pour-out')
 
 async function write(): Promise<void> {
-  if (tally && !load.value) {
-    problem.value = 'Write how many films or sheets, as a whole number.'
-    return
-  }
-  if (!tally && (ml.value === null || kind.value === null)) {
+  if (ml.value === null || kind.value === null) {
     problem.value = 'Write how much.'
     return
   }
-  const amount = load.value ? rollEquivalents(load.value) : 0
-  const paper = formats[format.value ?? '']?.paper === true
-  const body = tally
-    ? {
-        entryId,
-        kind: 'use' as const,
-        ml: Math.min(carry.value, bottle.state.volumeMl),
-        rolls: paper ? 0 : amount,
-        paper: paper ? amount : 0,
-        note: note.value,
-      }
-    : { entryId, kind: kind.value ?? 'pour-out', ml: ml.value ?? 0, note: note.value }
+  const body = {
+    entryId,
+    kind: kind.value,
+    ml: ml.value,
+    note: note.value,
+    ...(kind.value === 'top-up' && from.value !== null && from.value !== 'fresh' ? { fromId: from.value } : {}),
+    ...(asks.value && overrule.value.trim() !== '' ? { overrule: overrule.value } : {}),
+  }
   await act(async () => emit('done', await call(api.bottle.pour, { params: { id: bottle.id }, body })))
 }
 </script>
 
 <template>
-  <ModalPanel open :title="tally ? `Poured back into ${bottle.label}` : `${bottle.label} ${bottle.name}`" @close="$emit('close')">
+  <ModalPanel open :title="`${bottle.label} ${bottle.name}`" @close="$emit('close')">
     <form class="space-y-4" @submit.prevent="write">
-      <template v-if="tally">
-        <div class="grid grid-cols-2 gap-4">
-          <TextField v-model="count" label="How many went through" />
-          <ChoiceField v-model="format" label="Of what" :choices="formatChoices" />
-        </div>
-        <p v-if="load">Counts as {{ showRolls(rollEquivalents(load)) }}; {{ showVolume(carry, session.units) }} left with them.</p>
-      </template>
-      <template v-else>
-        <ChoiceField v-model="kind" label="What was done" :choices="kinds" />
-        <QuantityField
-          v-model="ml"
-          kind="volume"
-          label="How much"
-          :hint="`it holds ${showVolume(bottle.state.volumeMl, session.units)} of ${showVolume(bottle.sizeMl, session.units)}`"
-        />
-      </template>
+      <ChoiceField v-model="kind" label="What was done" :choices="open" />
+      <ChoiceField v-if="kind === 'top-up'" v-model="from" label="From" :choices="sources" />
+      <QuantityField
+        v-model="ml"
+        kind="volume"
+        label="How much"
+        :hint="`it holds ${showVolume(bottle.state.volumeMl, session.units)} of ${showVolume(bottle.sizeMl, session.units)}`"
+      />
       <TextField v-model="note" label="Note, if any" />
+      <OverruleField v-if="asks" v-model="overrule" :bottle="bottle" />
+      <p v-if="kind === 'discard'" class="text-quiet">
+        Gloves and goggles on. Fixers go to the silver waste, never together with acids or developer; your local rules decide the rest.
+      </p>
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Write it down</button>

@@ -1,59 +1,162 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
-import { useSession } from '../session/store'
-import { useBottles, useMixes, useRuns } from '../stores'
-import { showRollsLeft } from '../marks/words'
+import { familyNames, showTemperature, type Family } from '@selvrin/core'
+import { api, type Bottle } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import { percent, showRollsLeft } from '../marks/words'
+import { useSession } from '../session/store'
+import { useBottles, useMixes, useRuns, useShelves } from '../stores'
+import { isReused } from './bottleActions'
 import BottleVessel from './BottleVessel.vue'
-import { flagOf, pourFirst, shelfGroups } from './shelfOrder'
+import RetirePanel from './RetirePanel.vue'
+import ShelvesPanel from './ShelvesPanel.vue'
+import { flagOf, planksOf, pourFirst, withCode } from './shelfOrder'
+import { useSupply } from './supply'
 import { todoList } from './todo'
+import { usualLoad, useQuickUse } from './useQuickUse'
+import { sink, useShelfDrag } from './useShelfDrag'
 
 const session = useSession()
+const router = useRouter()
 const bottles = useBottles()
 const mixes = useMixes()
 const runs = useRuns()
+const shelves = useShelves()
+const supply = useSupply()
 const withRetired = ref(false)
+const arranging = ref(false)
+const family = ref<string | null>('all')
+const code = ref('')
 onMounted(() => {
-  void bottles.load()
-  if (session.isTechnician) void Promise.all([mixes.load(), runs.load()])
+  void Promise.all([bottles.load(), shelves.load()])
+  if (session.isTechnician) void Promise.all([mixes.load(), runs.load(), supply.load()])
 })
 
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const inUse = computed(() => bottles.rows.filter((bottle) => bottle.retiredAt === null))
-const groups = computed(() => shelfGroups(withRetired.value ? bottles.rows : inUse.value))
+const families = computed(() => [
+  { value: 'all', name: 'All families' },
+  ...[...new Set(inUse.value.map((bottle) => bottle.family))].map((value) => ({
+    value: value as string,
+    name: familyNames[value as Family],
+  })),
+])
+const shown = computed(() =>
+  withCode(withRetired.value || code.value.trim() !== '' ? bottles.rows : inUse.value, code.value).filter(
+    (bottle) => family.value === 'all' || bottle.family === family.value,
+  ),
+)
+const planks = computed(() => planksOf(shown.value, shelves.rows))
 const first = computed(() => pourFirst(inUse.value))
-const todo = computed(() => todoList(inUse.value, mixes.rows, runs.rows))
+const todo = computed(() => todoList(inUse.value, mixes.rows, runs.rows, supply.supplies, zone.value))
 const summary = computed(() => {
-  const left = (family: string) =>
-    inUse.value.filter((bottle) => bottle.family === family).reduce((sum, bottle) => sum + (bottle.state.rollsLeft ?? 0), 0)
+  const left = (wanted: string) =>
+    inUse.value.filter((bottle) => bottle.family === wanted).reduce((sum, bottle) => sum + (bottle.state.rollsLeft ?? 0), 0)
   return `${inUse.value.length} bottles · ${showRollsLeft(Math.floor(left('film-developer')))} left in film developer, ${Math.floor(left('fixer'))} in fixer`
 })
+function openCode(): void {
+  const only = shown.value[0]
+  if (code.value.trim() !== '' && shown.value.length === 1 && only) void router.push(`/shelf/${only.id}`)
+}
+
+const quick = useQuickUse()
+const paperBath = (bottle: Bottle) => bottle.family === 'print-developer' || (bottle.use.fixes !== undefined && bottle.use.fixes !== 'film')
+const canTap = (bottle: Bottle) =>
+  session.isTechnician &&
+  isReused(bottle) &&
+  bottle.retiredAt === null &&
+  !bottle.state.findings.some((finding) => finding.severity === 'error')
+
+const { problem, act } = useAction()
+const pouredAway = shallowRef<Bottle | null>(null)
+const root = useTemplateRef<HTMLElement>('root')
+const drag = useShelfDrag(root, (bottleId, target) => {
+  const bottle = bottles.rows.find((one) => one.id === bottleId)
+  if (!bottle || bottle.retiredAt !== null) return
+  if (target === sink) pouredAway.value = bottle
+  else if (target !== '' && target !== bottle.shelfId)
+    void act(async () => {
+      await call(api.bottle.move, { params: { id: bottleId }, body: { entryId: uuid(), shelfId: target } })
+      await bottles.load(true)
+    })
+})
+watch(
+  [() => planks.value.map((plank) => plank.id).join(), () => session.isTechnician, () => bottles.loaded],
+  () => void (session.isTechnician && nextTick(drag.arm)),
+  { immediate: true, flush: 'post' },
+)
 </script>
 
 <template>
-  <div class="station grid grid-cols-[minmax(0,1fr)_300px] gap-8 max-lg:grid-cols-1">
+  <div ref="root" class="station grid grid-cols-[minmax(0,1fr)_300px] gap-8 max-lg:grid-cols-1">
     <section>
-      <div class="mb-2 flex flex-wrap items-baseline gap-x-5 gap-y-1">
+      <div class="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
         <h1 class="text-3xl font-bold">Shelf</h1>
         <p v-if="bottles.loaded" class="text-lg text-quiet">{{ summary }}</p>
         <button class="link ml-auto min-h-11" @click="withRetired = !withRetired">
           {{ withRetired ? 'Hide retired' : 'Show retired' }}
         </button>
       </div>
-      <ProblemLine :problem="bottles.problem" />
+      <div v-if="bottles.loaded && inUse.length > 0" class="mb-3 flex flex-wrap items-end gap-4">
+        <div class="w-56"><ChoiceField v-model="family" label="Family" :choices="families" /></div>
+        <form class="w-44" @submit.prevent="openCode">
+          <label class="mb-1 block font-semibold" for="by-code">Label or code</label>
+          <input id="by-code" v-model="code" class="input font-mono uppercase" autocomplete="off" autocapitalize="characters" />
+        </form>
+        <button v-if="session.isTechnician" class="link min-h-12" @click="arranging = true">Shelves</button>
+        <RouterLink v-if="session.isTechnician" to="/shelf/supply" class="link inline-flex min-h-12 items-center"
+          >What lasts how long</RouterLink
+        >
+        <RouterLink v-if="session.isTechnician" to="/shelf/waste" class="link inline-flex min-h-12 items-center">Waste</RouterLink>
+      </div>
+      <ProblemLine :problem="bottles.problem || problem || quick.problem.value" />
       <p v-if="!bottles.loaded && !bottles.problem" class="text-quiet">Fetching the bottles …</p>
       <p v-else-if="bottles.loaded && inUse.length === 0" class="text-xl">
         The shelf is empty. Open the Formulary, pick a formula and mix it; its bottles will stand here.
       </p>
-      <ul class="flex flex-wrap items-end">
-        <template v-for="group in groups" :key="group.family">
-          <li v-for="(bottle, i) in group.bottles" :key="bottle.id" class="plank flex flex-col items-start px-2.5 pt-1">
-            <h2 v-if="i === 0" class="pt-1 text-sm font-semibold text-quiet">{{ group.name }}</h2>
-            <BottleVessel :bottle="bottle" :zone="zone" :first="first.has(bottle.id)" :flag="flagOf(bottle)" />
-          </li>
-        </template>
-        <li v-if="groups.length > 0" class="plank min-w-4 flex-1" aria-hidden="true" />
-      </ul>
+      <p v-else-if="bottles.loaded && shown.length === 0" class="text-xl">No bottle like that stands here.</p>
+      <section v-for="plank in planks" :key="plank.id" :aria-label="plank.name">
+        <h2 class="flex items-baseline gap-3 pt-2 text-lg font-bold">
+          {{ plank.name }}
+          <span v-if="plank.celsius !== null" class="font-normal text-quiet">{{ showTemperature(plank.celsius, session.units) }}</span>
+        </h2>
+        <ul class="flex min-h-14 flex-wrap items-end" :data-shelf="plank.id">
+          <template v-for="group in plank.groups" :key="group.family">
+            <li
+              v-for="(bottle, i) in group.bottles"
+              :key="bottle.id"
+              class="plank flex flex-col items-start px-2.5 pt-1"
+              :data-bottle="bottle.id"
+            >
+              <h3 v-if="i === 0" class="pt-1 text-sm font-semibold text-quiet">{{ group.name }}</h3>
+              <BottleVessel :bottle="bottle" :zone="zone" :first="first.has(bottle.id)" :flag="flagOf(bottle)" />
+              <button
+                v-if="canTap(bottle)"
+                class="button button-small mb-1 w-full px-1"
+                :disabled="quick.busy.value !== ''"
+                :aria-label="`Poured back into ${bottle.label}, ${usualLoad} ${paperBath(bottle) ? 'prints' : 'rolls'}`"
+                @click="quick.pourBack(bottle, paperBath(bottle))"
+              >
+                ↩ back, {{ usualLoad }} {{ paperBath(bottle) ? 'prints' : 'rolls' }}
+              </button>
+              <span v-else-if="session.isTechnician" class="mb-1 min-h-11" aria-hidden="true" />
+            </li>
+          </template>
+          <li class="plank min-w-4 flex-1" aria-hidden="true" />
+        </ul>
+      </section>
+      <div
+        v-if="session.isTechnician && inUse.length > 0"
+        class="mt-4 flex min-h-16 items-center rounded-sm border-2 border-dashed border-quiet px-4 text-quiet"
+        :data-shelf="sink"
+      >
+        Sink: drag a bottle here to pour it away. On its page: Retire.
+      </div>
     </section>
     <aside v-if="session.isTechnician" class="card self-start max-lg:row-start-1">
       <h2 class="mb-3 text-xl font-bold">Before tonight</h2>
@@ -70,6 +173,18 @@ const summary = computed(() => {
       <RouterLink v-if="todo[0]" :to="todo[0].to" class="button button-main mt-4 w-full">Start with {{ todo[0].short }}</RouterLink>
       <RouterLink v-else to="/tanks/plan" class="button button-main mt-4 w-full">Plan a run</RouterLink>
     </aside>
+    <div
+      v-if="quick.written.value"
+      class="fixed bottom-24 left-1/2 z-20 flex -translate-x-1/2 items-center gap-5 rounded-sm border-2 border-ink bg-panel px-5 py-3 text-lg"
+      role="status"
+    >
+      {{ quick.written.value.says }}
+      {{ percent(bottles.rows.find((one) => one.id === quick.written.value?.bottle.id)?.state.remaining ?? 0) }} left.
+      <button class="button button-small" @click="quick.undo()">Undo</button>
+      <button class="link min-h-11" aria-label="Close" @click="quick.written.value = null">✕</button>
+    </div>
+    <RetirePanel v-if="pouredAway" :bottle="pouredAway" sink @close="pouredAway = null" @done="((pouredAway = null), bottles.load(true))" />
+    <ShelvesPanel v-if="arranging" @close="arranging = false" />
   </div>
 </template>
 

@@ -1,5 +1,5 @@
-import { families, familyNames, type Family } from '@selvrin/core'
-import type { Bottle } from '@selvrin/core/contract'
+import { families, familyNames, orderOfUse, type Family } from '@selvrin/core'
+import type { Bottle, Shelf } from '@selvrin/core/contract'
 
 export interface ShelfGroup {
   family: Family
@@ -22,7 +22,37 @@ export function shelfGroups(bottles: Bottle[]): ShelfGroup[] {
     .filter((group) => group.bottles.length > 0)
 }
 
-/** Ids of the bottles to pour first: the oldest usable one of each formula and strength that has more than one. */
+export interface Plank {
+  /** empty for the bottles that stand on no shelf yet */
+  id: string
+  name: string
+  celsius: number | null
+  groups: ShelfGroup[]
+}
+
+/** The shelves in their order, each with its bottles by family and use; what stands on none comes last. A house without shelves has one. */
+export function planksOf(bottles: Bottle[], shelves: Shelf[]): Plank[] {
+  const known = new Set(shelves.map((shelf) => shelf.id))
+  const rest = bottles.filter((bottle) => bottle.shelfId === null || !known.has(bottle.shelfId))
+  const planks = shelves.map(({ id, name, celsius }) => ({
+    id,
+    name,
+    celsius,
+    groups: shelfGroups(bottles.filter((bottle) => bottle.shelfId === id)),
+  }))
+  return rest.length === 0
+    ? planks
+    : [...planks, { id: '', name: shelves.length === 0 ? '' : 'On no shelf yet', celsius: null, groups: shelfGroups(rest) }]
+}
+
+/** Bottles whose label or code begins with what was typed. */
+export function withCode(bottles: Bottle[], typed: string): Bottle[] {
+  const text = typed.trim().toUpperCase()
+  const exact = bottles.filter((bottle) => bottle.label === text || bottle.code === text)
+  return exact.length > 0 ? exact : bottles.filter((bottle) => bottle.label.startsWith(text) || bottle.code.startsWith(text))
+}
+
+/** Ids of the bottles to pour first: the oldest open one of each formula and strength that has more than one. */
 export function pourFirst(bottles: Bottle[]): Set<string> {
   const kinds = new Map<string, Bottle[]>()
   for (const bottle of bottles.filter(usable)) {
@@ -32,15 +62,29 @@ export function pourFirst(bottles: Bottle[]): Set<string> {
   return new Set(
     [...kinds.values()]
       .filter((same) => same.length > 1)
-      .map((same) => same.reduce((oldest, one) => (one.madeAt < oldest.madeAt ? one : oldest)).id),
+      .flatMap((same) => orderOfUse(same.map(({ id, madeAt, state }) => ({ id, madeAt, openedAt: state.openedAt })))[0]?.id ?? []),
   )
 }
 
-/** The one word a bottle's flag says, from its worst finding. */
+const flags: Record<string, string> = {
+  'bottle-empty': 'Empty',
+  'bottle-expired': 'Too old',
+  'bottle-exhausted': 'Used up',
+  'bottle-low': 'Nearly done',
+  'bottle-failed': 'Failed test',
+  'bottle-marginal': 'Marginal',
+  'bottle-silver': 'Silver',
+  'bottle-move-up': 'Move up',
+  'bottle-pair-date': 'Pair is over',
+  'bottle-stop-turning': 'Acid nearly gone',
+  'bottle-replenish': 'Replenish',
+}
+
+/** The word a bottle's flag says: its worst finding, or that a test is due. */
 export function flagOf(bottle: Bottle): string {
   if (bottle.retiredAt !== null) return ''
-  const rule = bottle.state.findings[0]?.rule
-  return (
-    { 'bottle-empty': 'Empty', 'bottle-expired': 'Too old', 'bottle-exhausted': 'Used up', 'bottle-low': 'Nearly done' }[rule ?? ''] ?? ''
-  )
+  const worst = bottle.state.findings[0]
+  if (worst?.severity === 'error') return flags[worst.rule] ?? 'Do not use'
+  if (bottle.due.length > 0) return bottle.due[0]?.why === 'reference' ? 'Take reference' : 'Test due'
+  return flags[worst?.rule ?? ''] ?? ''
 }

@@ -1,6 +1,6 @@
 import { showVolume } from '@selvrin/core'
-import type { Bottle, MixSummary, RunSummary } from '@selvrin/core/contract'
-import { percent, showRollsLeft } from '../marks/words'
+import type { Bottle, MixSummary, RunSummary, SupplyRow } from '@selvrin/core/contract'
+import { percent, showDate, showRollsLeft } from '../marks/words'
 
 export interface Task {
   key: string
@@ -11,10 +11,13 @@ export interface Task {
   to: string
 }
 
-const most = 6
+const most = 7
+/** A formula that runs out within so many days is to be mixed before. */
+const soonDays = 7
+const dayMs = 86_400_000
 
 /** What wants doing before the doors open, most pressing first. */
-export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummary[]): Task[] {
+export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummary[], supplies: SupplyRow[] = [], zone = 'UTC'): Task[] {
   const open = mixes.map((mix) => ({
     key: mix.id,
     what: `Finish mixing ${mix.formulaName}`,
@@ -45,6 +48,17 @@ export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummar
         ]
       : []
   })
+  const tests = bottles
+    .filter((bottle) => !bottle.state.findings.some((finding) => finding.severity === 'error'))
+    .flatMap((bottle) =>
+      bottle.due.slice(0, 1).map((due) => ({
+        key: `test ${bottle.id}`,
+        what: `Test ${bottle.label}`,
+        short: `the test of ${bottle.label}`,
+        why: `${due.name}: ${due.says}.`,
+        to: `/proofs/${due.kind}/${bottle.id}`,
+      })),
+    )
   const low = bottles
     .filter((bottle) => isLast(bottle, bottles))
     .map((bottle) => ({
@@ -54,7 +68,9 @@ export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummar
       why: `${bottle.label}, the last one, has ${percent(bottle.state.remaining)} of its life${bottle.state.rollsLeft === null ? '' : ` and ${showRollsLeft(bottle.state.rollsLeft)}`} left.`,
       to: `/formulary/${bottle.formulaId}`,
     }))
-  return [...clocks, ...open, ...dead, ...low].slice(0, most)
+  const named = new Set(low.map((task) => task.to))
+  const out = runningOut(supplies, bottles, zone).filter((task) => !named.has(task.to))
+  return [...clocks, ...open, ...dead, ...low, ...out, ...tests].slice(0, most)
 }
 
 /** Share of its life from which on a bottle can be counted on for an evening. */
@@ -67,3 +83,20 @@ function isLast(bottle: Bottle, all: Bottle[]): boolean {
     remaining > 0 && remaining < enough && all.every((other) => other.formulaId !== bottle.formulaId || other.state.remaining <= remaining)
   )
 }
+
+/** Formulas whose bottles will not last the week, at the recent rate and with what is planned. */
+function runningOut(supplies: SupplyRow[], bottles: Bottle[], zone: string): Task[] {
+  const now = Math.max(0, ...bottles.map((bottle) => bottle.madeAt + bottle.state.ageDays * dayMs))
+  return supplies
+    .filter((row) => row.runsOutAt !== null && row.runsOutAt - now < soonDays * dayMs && row.rollsLeft > 0)
+    .sort((a, b) => (a.runsOutAt ?? 0) - (b.runsOutAt ?? 0))
+    .map((row) => ({
+      key: `supply ${row.formulaId}`,
+      what: `Mix ${row.name.toLowerCase()} before ${weekday(row.runsOutAt ?? 0, zone)}`,
+      short: `the ${row.name.toLowerCase()}`,
+      why: `${showRollsLeft(row.rollsLeft)} left; on ${showDate(row.runsOutAt ?? 0, zone)} ${row.because === 'age' ? 'the last is too old' : 'it runs out'}.`,
+      to: `/formulary/${row.formulaId}`,
+    }))
+}
+
+const weekday = (at: number, zone: string): string => new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: zone }).format(at)

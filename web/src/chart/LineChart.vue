@@ -5,6 +5,7 @@ import { init, use, type EChartsType } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import { onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { light } from '../room/light'
+import { chartStyle } from './style'
 
 use([LineChart, GridComponent, LegendComponent, MarkLineComponent, SVGRenderer])
 
@@ -28,15 +29,7 @@ let watcher: ResizeObserver | undefined
 
 function draw(): void {
   if (!chart) return
-  const style = getComputedStyle(document.documentElement)
-  const colour = (name: string) => style.getPropertyValue(`--${name}`).trim()
-  const text = { color: colour('ink'), fontFamily: 'Atkinson Hyperlegible Next Variable', fontSize: 15 }
-  const axis = {
-    axisLine: { lineStyle: { color: colour('ink') } },
-    axisLabel: text,
-    nameTextStyle: text,
-    splitLine: { lineStyle: { color: colour('line') } },
-  }
+  const { colour, text, axis } = chartStyle()
   const dashes = ['solid', 'dashed', 'dotted'] as const
   const inks = ['primary', 'bleach', 'developer']
   chart.setOption(

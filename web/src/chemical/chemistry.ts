@@ -34,6 +34,9 @@ export const clashesOf = (ids: ChemicalId[]) => core.clashesOf(ids, current.valu
 export const pricesFor = (formula: Formula, jars: Parameters<typeof core.pricesFor>[1]) => core.pricesFor(formula, jars, current.value)
 export const costOf = (formula: Priced, prices: Amounts) => core.costOf(formula, prices, current.value)
 export const compareFormulas = (one: Formula, other: Formula) => core.compareFormulas(one, other, current.value)
+export const belowReorder = (jars: Parameters<typeof core.belowReorder>[0]) => core.belowReorder(jars, current.value)
+export const lackingFor = (formulas: Formula[], jars: Parameters<typeof core.lackingFor>[1]) =>
+  core.lackingFor(formulas, jars, current.value)
 export const mixState = (formula: Formula, finalMl: number, events: MixEvent[], secondCheck = false) =>
   core.mixState(formula, finalMl, events, secondCheck, current.value)
 export const safetyFirst = (formula: Formula) => core.safetyFirst(formula, current.value)

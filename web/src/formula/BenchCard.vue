@@ -19,6 +19,7 @@ import { useSession } from '../session/store'
 import { useBottles, useFormulas, useJars } from '../stores'
 import CombinePanel from './CombinePanel.vue'
 import FormulaLadder from './FormulaLadder.vue'
+import { schoolWords } from './schoolWords'
 import { missingFor, showMoney, stockFor } from './missing'
 
 const PhCurves = defineAsyncComponent(() => import('../ph/PhCurves.vue'))
@@ -210,8 +211,7 @@ async function bring(): Promise<void> {
         <section>
           <h2 class="mb-1 text-xl font-bold">Use</h2>
           <p>
-            {{ body.use.dilutions.map((parts) => showParts(parts)).join(', ')
-            }}{{ body.use.school === 'counted' ? `; counted, ${body.use.capacityRollsPerL} rolls a litre` : '; used once'
+            {{ body.use.dilutions.map((parts) => showParts(parts)).join(', ') }}{{ schoolWords(body.use)
             }}{{ body.usualS ? `; usually ${showTime(body.usualS)}` : '' }}
           </p>
           <p>Keeps: {{ keeping || 'not known' }}.</p>

@@ -15,6 +15,7 @@ import FindingList from '../marks/FindingList.vue'
 import { useSession } from '../session/store'
 import { useFormulas, useJars } from '../stores'
 import BothVersions from './BothVersions.vue'
+import SchoolFields from './SchoolFields.vue'
 import { draftOf, emptyDraft, emptyLine, formulaOf, readDraft, withPack, type Problems } from './draft'
 
 const route = useRoute()
@@ -62,10 +63,6 @@ const familyChoices = families.map((value) => ({ value, name: familyNames[value]
 const waters = [
   { value: 'tap' as const, name: 'Tap water' },
   { value: 'deionised' as const, name: 'Deionised water' },
-]
-const schools = [
-  { value: 'one-shot' as const, name: 'Used once', detail: 'dilute, use, discard' },
-  { value: 'counted' as const, name: 'Counted', detail: 'poured back until its rolls are through' },
 ]
 const read = computed(() => readDraft(draft))
 const findings = computed((): Finding[] => {
@@ -231,16 +228,13 @@ function overTheirs(): void {
         </fieldset>
         <fieldset class="space-y-4">
           <legend class="mb-2 text-xl font-bold">How it is used</legend>
-          <div class="grid grid-cols-3 gap-4 max-sm:grid-cols-1">
-            <ChoiceField v-model="draft.school" label="School" :choices="schools" />
-            <TextField v-model="draft.dilutions" label="Dilutions" hint="stock, 1+1, 1+3" :problem="shown.dilutions ?? ''" />
-            <TextField v-if="draft.school === 'counted'" v-model="draft.capacity" label="Rolls a litre" :problem="shown.capacity ?? ''" />
-            <TextField v-else v-model="draft.perRoll" label="Least stock per roll" :problem="shown.perRoll ?? ''" />
-          </div>
-          <div class="grid grid-cols-4 gap-4 max-sm:grid-cols-2">
+          <SchoolFields v-model="draft.school" :fixer="draft.family === 'fixer' || draft.family === 'bleach-fix'" :problems="shown" />
+          <TextField v-model="draft.dilutions" label="Dilutions" hint="stock, 1+1, 1+3" :problem="shown.dilutions ?? ''" />
+          <div class="grid grid-cols-5 gap-4 max-sm:grid-cols-2">
             <TextField v-model="draft.full" label="Keeps full, days" :problem="shown.full ?? ''" />
             <TextField v-model="draft.half" label="Half full, days" :problem="shown.half ?? ''" />
             <TextField v-model="draft.working" label="Working, days" :problem="shown.working ?? ''" />
+            <TextField v-model="draft.tray" label="In a tray, days" :problem="shown.tray ?? ''" />
             <TextField v-model="draft.usual" label="Usual time" hint="1:00 or 60 s" :problem="shown.usual ?? ''" />
           </div>
           <TextField v-model="draft.note" label="Note" multiline />

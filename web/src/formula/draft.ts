@@ -1,6 +1,7 @@
-import { DomainError, parseQuantity, parseRatio, showVolume, type Formula, type School } from '@selvrin/core'
+import { DomainError, parseQuantity, parseRatio, showVolume, type Formula, type FormulaUse } from '@selvrin/core'
 import { formulaBody, type FormulaBody } from '@selvrin/core/contract'
 import { catalogue } from '../chemical/chemistry'
+import { emptySchool, readSchool, schoolDraftOf, type SchoolDraft } from './schoolDraft'
 
 /** A formula as it is being typed: everything is text until it is read. */
 export interface DraftLine {
@@ -23,13 +24,12 @@ export interface Draft {
   water: 'tap' | 'deionised' | null
   lines: DraftLine[]
   parts: { part: string; formulaId: string | null }[]
-  school: School | null
-  capacity: string
+  school: SchoolDraft
   dilutions: string
-  perRoll: string
   full: string
   half: string
   working: string
+  tray: string
   usual: string
   note: string
   kept: Pick<FormulaBody, 'temperatureCoefficient' | 'rangeC' | 'storeMinC'>
@@ -50,13 +50,12 @@ export const emptyDraft = (): Draft => ({
   water: 'tap',
   lines: [emptyLine()],
   parts: [],
-  school: 'one-shot',
-  capacity: '',
+  school: emptySchool(),
   dilutions: 'stock',
-  perRoll: '',
   full: '180',
   half: '60',
   working: '1',
+  tray: '',
   usual: '',
   note: '',
   kept: { temperatureCoefficient: null, rangeC: null },
@@ -80,13 +79,12 @@ export const draftOf = (body: FormulaBody): Draft => ({
     kept: { ...(line.role ? { role: line.role } : {}), ...(line.wholePack === undefined ? {} : { wholePack: line.wholePack }) },
   })),
   parts: (body.combine ?? []).map((part) => ({ ...part })),
-  school: body.use.school,
-  capacity: number(body.use.capacityRollsPerL),
+  school: schoolDraftOf(body.use as FormulaUse),
   dilutions: body.use.dilutions.map((parts) => (parts.length === 1 ? 'stock' : parts.join('+'))).join(', '),
-  perRoll: body.use.minConcentrateMlPerRoll === 0 ? '' : `${number(body.use.minConcentrateMlPerRoll)} ml`,
   full: number(body.use.keeping.fullDays),
   half: number(body.use.keeping.halfDays),
   working: number(body.use.keeping.workingDays),
+  tray: number(body.use.keeping.trayDays),
   usual: body.usualS === null ? '' : `${body.usualS} s`,
   note: body.note,
   kept: {
@@ -113,7 +111,7 @@ export function readDraft(draft: Draft): { body: FormulaBody | null; problems: P
       return instead
     }
   }
-  const days = (field: 'full' | 'half' | 'working') =>
+  const days = (field: 'full' | 'half' | 'working' | 'tray') =>
     read(field, () => (draft[field].trim() === '' ? null : parseQuantity(draft[field].replace(/\s*days?$/, ''), 'volume')), null)
   const additions = draft.lines
     .filter((line) => line.chemical !== null || line.amount.trim() !== '')
@@ -148,23 +146,29 @@ export function readDraft(draft: Draft): { body: FormulaBody | null; problems: P
     additions,
     ...(draft.parts.length > 0 ? { combine: draft.parts.map(({ part, formulaId }) => ({ part, formulaId: formulaId ?? '' })) } : {}),
     use: {
-      school: draft.school ?? 'one-shot',
-      capacityRollsPerL: read('capacity', () => (draft.capacity.trim() === '' ? null : parseQuantity(draft.capacity, 'volume')), null),
-      keeping: { fullDays: days('full'), halfDays: days('half'), workingDays: days('working') },
+      keeping: {
+        fullDays: days('full'),
+        halfDays: days('half'),
+        workingDays: days('working'),
+        ...(draft.tray.trim() === '' ? {} : { trayDays: days('tray') }),
+      },
       dilutions: read(
         'dilutions',
         () => draft.dilutions.split(/[,;]\s+|,(?=\s*\d+\s*[+:])/).map((text) => (text.trim() === 'stock' ? [1] : parseRatio(text).parts)),
         [[1]],
       ),
-      minConcentrateMlPerRoll: read('perRoll', () => (draft.perRoll.trim() === '' ? 0 : parseQuantity(draft.perRoll, 'volume')), 0),
+      ...readSchool(
+        draft.school,
+        draft.family === 'fixer' || draft.family === 'bleach-fix',
+        read,
+        (field, says) => void (problems[field] = says),
+      ),
     },
     usualS: read('usual', () => (draft.usual.trim() === '' ? null : parseQuantity(draft.usual, 'time')), null),
     note: draft.note,
     ...draft.kept,
   }
   if (draft.dilutions.includes(':')) problems.dilutions = 'Write 1+4 for one part plus four; 1:4 is read in two ways.'
-  if (candidate.use.school === 'counted' && candidate.use.capacityRollsPerL === null)
-    problems.capacity = 'A counted bath needs its rolls per litre.'
   const parsed = formulaBody.safeParse(candidate)
   if (!parsed.success && Object.keys(problems).length === 0)
     problems[String(parsed.error.issues[0]?.path[0] ?? 'name')] = parsed.error.issues[0]?.message ?? 'This cannot be kept.'

@@ -2,13 +2,13 @@
 import { showMass } from '@selvrin/core'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { clashesOf } from '../chemical/chemistry'
+import { belowReorder, clashesOf } from '../chemical/chemistry'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { useSession } from '../session/store'
 import { useJars } from '../stores'
 import JarVessel from './JarVessel.vue'
 import NewJarPanel from './NewJarPanel.vue'
-import { byPlace, toOrder } from './reorder'
+import { byPlace } from './reorder'
 
 /** The jars of raw chemicals as they stand: by place, with what runs out and what must not stand together. */
 const session = useSession()
@@ -26,7 +26,7 @@ const places = computed(() =>
     clashes: place === 'no place' ? [] : clashesOf(list.map((jar) => jar.chemical)),
   })),
 )
-const order = computed(() => toOrder(jars.rows))
+const order = computed(() => belowReorder(jars.rows))
 const low = (chemical: string) => order.value.some((one) => one.chemical === chemical)
 /** g a jar of this kind may have held when it was full, for its level on the picture. */
 const mostG = (grams: number) => [25, 50, 100, 250, 500, 1000, 2500, 5000, 10_000].find((size) => size >= grams) ?? grams
@@ -52,7 +52,7 @@ const mostG = (grams: number) => [25, 50, 100, 250, 500, 1000, 2500, 5000, 10_00
       <p class="text-lg">
         <template v-for="(one, i) in order" :key="one.chemical"
           >{{ i > 0 ? ' · ' : '' }}<b>{{ one.name }}</b> {{ showMass(one.heldG, session.units) }} of at least
-          {{ showMass(one.reorderG, session.units) }}</template
+          {{ showMass(one.wantedG, session.units) }}</template
         >
       </p>
     </section>

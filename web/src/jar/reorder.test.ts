@@ -1,5 +1,5 @@
 import type { FormulaRow, Jar } from '@selvrin/core/contract'
-import { byPlace, enoughFor, toOrder } from './reorder'
+import { byPlace, enoughFor } from './reorder'
 
 const jar = (chemical: string, grams: number, more: Partial<Jar> = {}): Jar => ({
   id: `${chemical} ${grams}`,
@@ -21,10 +21,6 @@ const jar = (chemical: string, grams: number, more: Partial<Jar> = {}): Jar => (
 const formula = (name: string, grams: number) =>
   ({ id: name, body: { name, finalMl: 1000, startMl: 750, mixC: 40, additions: [{ chemical: 'metol', grams }] } }) as unknown as FormulaRow
 
-test('all jars of a chemical together are measured against its highest reorder level', () => {
-  expect(toOrder([jar('metol', 60, { reorderG: 100 }), jar('metol', 50)])).toEqual([])
-  expect(toOrder([jar('metol', 60, { reorderG: 100 }), jar('metol', 30)])).toMatchObject([{ chemical: 'metol', heldG: 90, reorderG: 100 }])
-})
 test('says for which formula it runs out first', () => {
   const found = enoughFor('metol', [jar('metol', 20)], [formula('weak', 2), formula('strong', 7.5)])
   expect(found.map((one) => [one.formula.id, one.batches])).toEqual([

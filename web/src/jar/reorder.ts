@@ -1,23 +1,6 @@
-import { type ChemicalId, type Formula } from '@selvrin/core'
+import type { ChemicalId, Formula } from '@selvrin/core'
 import { batchesLeft, catalogue, chemicalOf } from '../chemical/chemistry'
 import type { FormulaRow, Jar } from '@selvrin/core/contract'
-
-export interface ToOrder {
-  chemical: ChemicalId
-  name: string
-  heldG: number
-  reorderG: number
-}
-
-/** Chemicals whose jars together hold less than their reorder level. */
-export function toOrder(jars: Jar[]): ToOrder[] {
-  const levels = new Map<ChemicalId, number>()
-  for (const jar of jars) if (jar.reorderG !== null) levels.set(jar.chemical, Math.max(jar.reorderG, levels.get(jar.chemical) ?? 0))
-  return [...levels].flatMap(([chemical, reorderG]) => {
-    const heldG = jars.reduce((sum, jar) => sum + (jar.chemical === chemical ? jar.grams : 0), 0)
-    return heldG < reorderG ? [{ chemical, name: catalogue()[chemical]?.name ?? chemical, heldG, reorderG }] : []
-  })
-}
 
 /** For each formula that uses a chemical, how many batches its jars are enough for; fewest first. */
 export function enoughFor(chemical: ChemicalId, jars: Jar[], formulas: FormulaRow[]): { formula: FormulaRow; batches: number }[] {

@@ -4,6 +4,7 @@ import { showTemperature, showTime } from '@selvrin/core'
 import { computed, watch } from 'vue'
 import { connected } from '../api/live'
 import { useClocks } from '../run/clocks'
+import { useSupply } from '../bottle/supply'
 import { todoList } from '../bottle/todo'
 import { useBench } from '../device/readings'
 import { useSession } from '../session/store'
@@ -22,10 +23,10 @@ const pages = computed(() => [
     : []),
   { name: 'Settings', to: '/settings' },
 ])
-const [bottles, mixes, runs] = [useBottles(), useMixes(), useRuns()]
+const [bottles, mixes, runs, supply] = [useBottles(), useMixes(), useRuns(), useSupply()]
 watch(
   () => session.isTechnician,
-  (technician) => void (technician && Promise.all([bottles.load(), mixes.load(), runs.load()])),
+  (technician) => void (technician && Promise.all([bottles.load(), mixes.load(), runs.load(), supply.load()])),
   { immediate: true },
 )
 const due = computed(() => {
@@ -35,6 +36,8 @@ const due = computed(() => {
     bottles.rows.filter((bottle) => bottle.retiredAt === null),
     mixes.rows,
     runs.rows.filter((run) => !running.has(run.id)),
+    supply.supplies,
+    session.darkroom?.zone,
   )[0]
 })
 const temperature = (celsius: number) => showTemperature(celsius, session.units)

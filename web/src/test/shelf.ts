@@ -23,6 +23,11 @@ export function shelfBottle(part: Partial<Bottle> & { daysAgo?: number; ml?: num
     madeBy: 'Ilse Varn',
     retiredAt: null,
     retiredWhy: null,
+    batchId: null,
+    shelfId: null,
+    ownUse: false,
+    due: [],
+    critical: [],
     use: {
       school: 'counted' as const,
       capacityRollsPerL: 20,

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { showParts, showTemperature, showVolume } from '@selvrin/core'
+import type { BottlePage } from '@selvrin/core/contract'
+import { computed } from 'vue'
+import FindingList from '../marks/FindingList.vue'
+import TallyMarks from '../marks/TallyMarks.vue'
+import { percent, showDate, showMoment, showRolls, showRollsLeft, showSpan } from '../marks/words'
+import { useSession } from '../session/store'
+import LifeBar from './LifeBar.vue'
+
+/** What a bottle is and has left, the governing reason first. */
+const { bottle, zone } = defineProps<{ bottle: BottlePage; zone: string }>()
+const session = useSession()
+const state = computed(() => bottle.state)
+const volume = (ml: number) => showVolume(ml, session.units)
+const age = computed(() => {
+  const keeps = state.value.keepsDays
+  return `${showSpan(state.value.ageDays)} old${keeps === null ? '' : ` of ${showSpan(keeps)}`}`
+})
+const reasons = {
+  use: 'use',
+  age: 'age',
+  volume: 'what is in it',
+  silver: 'its silver',
+  test: 'its tests',
+  moves: 'its moves',
+  throughput: 'its throughput',
+}
+const weeks = (days: number) => (days >= 14 ? `${Math.round(days / 7)} weeks` : showSpan(days))
+const containers = { bottle: '', airless: ', the air pressed out', tray: ', in an open tray' }
+const decant = computed(() => {
+  const advice = bottle.decant
+  if (!advice) return ''
+  const sizes = [...new Set(advice.into)].sort((a, b) => b - a)
+  const into = sizes.map((size) => `${advice.into.filter((one) => one === size).length} × ${volume(size)}`).join(' and ')
+  return `Decant it into ${into}: the rest keeps ${weeks(advice.daysLonger)} longer.`
+})
+const place = computed(() => {
+  const { twoBath } = state.value
+  if (!twoBath) return bottle.use.school === 'two-bath' ? 'It has no partner yet: pair it with a second bath.' : ''
+  const which = twoBath.position === 1 ? 'First bath' : 'Second bath'
+  return `${which} of a pair since ${showDate(twoBath.since, zone)}, after ${twoBath.moves} of ${bottle.use.twoBath?.moves ?? 0} moves.`
+})
+</script>
+
+<template>
+  <p class="mt-5 text-5xl font-bold">{{ bottle.retiredAt === null ? `${percent(state.remaining)} left` : 'Retired' }}</p>
+  <p v-if="bottle.retiredWhy" class="text-xl">{{ bottle.retiredWhy }}</p>
+  <p v-else class="text-xl">
+    {{ state.rollsLeft === null ? '' : `good for ${showRollsLeft(state.rollsLeft)} · `
+    }}<b class="font-mono">{{ volume(state.volumeMl) }}</b> of {{ volume(bottle.sizeMl) }} · {{ age }}
+  </p>
+  <LifeBar class="mt-4" :used="state.used" :aged="state.aged" />
+  <p v-if="bottle.retiredAt === null" class="mb-4 text-quiet">Its life is set by {{ reasons[state.governs] }}.</p>
+  <FindingList :findings="state.findings" class="mb-4" />
+  <p class="text-xl">
+    <template v-if="state.nextTimeFactor !== 1"
+      ><b>Next roll ×{{ state.nextTimeFactor.toFixed(2) }}.</b> </template
+    >{{ state.nextTimeWhy }}
+    <template v-if="state.fixS">
+      <b>Fix {{ Math.round(state.fixS) }} s</b>, by its clearing test.</template
+    >
+  </p>
+  <p v-if="place" class="mt-2">{{ place }}</p>
+  <p v-if="state.replenishDueMl > 0.5" class="mt-2">
+    <b class="font-mono">{{ volume(state.replenishDueMl) }}</b> of replenisher are due.
+  </p>
+  <p v-if="decant" class="mt-2">
+    <b>{{ decant }}</b>
+    <template v-if="bottle.lostPerOpening !== null && bottle.lostPerOpening > 0.005">
+      The air in it takes {{ percent(bottle.lostPerOpening) }} of its sulfite each time it is opened.</template
+    >
+  </p>
+  <p v-else-if="bottle.lostPerOpening !== null && bottle.lostPerOpening > 0.02" class="mt-2">
+    The air in it takes {{ percent(bottle.lostPerOpening) }} of its sulfite each time it is opened.
+  </p>
+  <p v-if="state.rolls + state.paper > 0" class="mt-2 flex flex-wrap items-center gap-3">
+    <TallyMarks :count="state.rolls + state.paper" /> {{ state.rolls > 0 ? showRolls(state.rolls) : ''
+    }}{{ state.rolls > 0 && state.paper > 0 ? ' and ' : '' }}{{ state.paper > 0 ? `${Math.round(state.paper)} prints` : '' }} so far
+  </p>
+  <p v-if="state.silverGPerL" class="mt-2">
+    About <b class="font-mono">{{ state.silverGPerL.toFixed(1) }} g/L</b> silver by count, of {{ state.silverLimitGPerL }} it may hold.
+  </p>
+  <p v-if="state.acidUsed" class="mt-2">
+    {{ percent(state.acidUsed) }} of its acid is used, pH about <b class="font-mono">{{ state.ph?.toFixed(1) }}</b> by count.
+  </p>
+  <p v-if="state.strength < 0.999" class="mt-2">Thinned to {{ percent(state.strength) }} of its strength by water.</p>
+  <p class="mt-2 text-quiet">
+    Mixed {{ showMoment(bottle.madeAt, zone) }} by {{ bottle.madeBy }}, formula version {{ bottle.formulaNumber
+    }}{{ bottle.ph === null ? '' : `, pH ${bottle.ph.toFixed(1)}` }}. At {{ showTemperature(state.celsius, session.units)
+    }}{{ containers[state.container] }}. Code <b class="font-mono">{{ bottle.code }}</b>{{
+      bottle.parts ? `, ${showParts(bottle.parts)}` : ''
+    }}{{ bottle.ownUse ? '. Used otherwise than its formula says' : '' }}.
+  </p>
+  <p v-if="bottle.batchNote" class="mt-1">{{ bottle.batchNote }}</p>
+</template>

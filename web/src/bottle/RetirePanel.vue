@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { showVolume } from '@selvrin/core'
+import { api, type Bottle } from '@selvrin/core/contract'
+import { ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ModalPanel from '../fields/ModalPanel.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import SwitchField from '../fields/SwitchField.vue'
+import TextField from '../fields/TextField.vue'
+import { useSession } from '../session/store'
+
+const { bottle, sink = false, why = '' } = defineProps<{ bottle: Bottle; sink?: boolean; why?: string }>()
+const emit = defineEmits<{ close: []; done: [] }>()
+const session = useSession()
+const { busy, problem, act } = useAction()
+const reason = ref(why || (bottle.state.findings.find((finding) => finding.severity === 'error')?.message ?? ''))
+const discard = ref(sink)
+async function retire(): Promise<void> {
+  const good = await act(() =>
+    call(api.bottle.retire, { params: { id: bottle.id }, body: { version: bottle.version, reason: reason.value, discard: discard.value } }),
+  )
+  if (good) emit('done')
+}
+</script>
+
+<template>
+  <ModalPanel open :title="`Retire ${bottle.label} ${bottle.name}`" @close="$emit('close')">
+    <form class="space-y-4" @submit.prevent="retire">
+      <TextField v-model="reason" label="Why?" />
+      <SwitchField
+        v-model="discard"
+        :label="`Pour away the ${showVolume(bottle.state.volumeMl, session.units)} it holds`"
+        detail="written into the waste: fixers to the silver drum, never down the drain with developer"
+      />
+      <p class="text-quiet">Gloves and goggles on; one kind at a time. Your local rules and the supplier’s sheet say what may go where.</p>
+      <ProblemLine :problem="problem" />
+      <div class="flex gap-3">
+        <button class="button button-main" :disabled="busy">Retire {{ bottle.label }}</button>
+        <button type="button" class="button" @click="$emit('close')">Keep it</button>
+      </div>
+    </form>
+  </ModalPanel>
+</template>

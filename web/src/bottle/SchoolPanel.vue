@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { DomainError, type FormulaUse } from '@selvrin/core'
+import { api, type Bottle } from '@selvrin/core/contract'
+import { reactive, ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ModalPanel from '../fields/ModalPanel.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import TextField from '../fields/TextField.vue'
+import SchoolFields from '../formula/SchoolFields.vue'
+import { readSchool, schoolDraftOf } from '../formula/schoolDraft'
+
+/** This one bottle used otherwise than its formula says, with the reason. */
+const { bottle } = defineProps<{ bottle: Bottle }>()
+const emit = defineEmits<{ close: []; done: [] }>()
+const { busy, problem, act } = useAction()
+const draft = reactive(schoolDraftOf(bottle.use as FormulaUse))
+const reason = ref('')
+const problems = ref<Record<string, string>>({})
+
+async function save(back: boolean): Promise<void> {
+  const found: Record<string, string> = {}
+  const read = <T,>(field: string, work: () => T, instead: T): T => {
+    try {
+      return work()
+    } catch (error) {
+      found[field] = error instanceof DomainError ? error.message : 'This cannot be read.'
+      return instead
+    }
+  }
+  const fixer = bottle.state.silverGPerL !== null
+  const said = readSchool(draft, fixer, read, (field, says) => void (found[field] = says))
+  problems.value = back ? {} : found
+  if (!back && Object.keys(found).length > 0) return
+  const { keeping, dilutions } = bottle.use
+  const good = await act(() =>
+    call(api.bottle.change, {
+      params: { id: bottle.id },
+      body: { version: bottle.version, use: back ? null : { keeping, dilutions, ...said }, reason: reason.value },
+    }),
+  )
+  if (good) emit('done')
+}
+</script>
+
+<template>
+  <ModalPanel open wide :title="`How ${bottle.label} is used`" @close="$emit('close')">
+    <form class="space-y-4" @submit.prevent="save(false)">
+      <p>For this bottle alone; the formula stays as it is. What went through so far counts by the new way too.</p>
+      <SchoolFields v-model="draft" :fixer="bottle.state.silverGPerL !== null" :problems="problems" />
+      <TextField v-model="reason" label="Why?" />
+      <ProblemLine :problem="problem" />
+      <div class="flex flex-wrap gap-3">
+        <button class="button button-main" :disabled="busy">Use it like that</button>
+        <button v-if="bottle.ownUse" type="button" class="button" :disabled="busy" @click="save(true)">As the formula says</button>
+        <button type="button" class="button" @click="$emit('close')">Leave it</button>
+      </div>
+    </form>
+  </ModalPanel>
+</template>

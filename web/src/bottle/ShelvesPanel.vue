@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { showTemperature } from '@selvrin/core'
+import { api, type Shelf } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { onMounted, ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ModalPanel from '../fields/ModalPanel.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import TextField from '../fields/TextField.vue'
+import { useSession } from '../session/store'
+import { useShelves } from '../stores'
+
+/** The places bottles stand, with their temperature. */
+defineEmits<{ close: [] }>()
+const session = useSession()
+const shelves = useShelves()
+onMounted(() => void shelves.load())
+const { busy, problem, act } = useAction()
+const editing = ref<Shelf | null>(null)
+const name = ref('')
+const celsius = ref<number | null>(20)
+
+function edit(shelf: Shelf | null): void {
+  editing.value = shelf
+  name.value = shelf?.name ?? ''
+  celsius.value = shelf?.celsius ?? 20
+}
+async function save(): Promise<void> {
+  const at = celsius.value
+  if (at === null) {
+    problem.value = 'Write how warm it is there.'
+    return
+  }
+  const { value: shelf } = editing
+  const good = await act(() =>
+    shelf
+      ? call(api.shelf.change, { params: { id: shelf.id }, body: { version: shelf.version, name: name.value, celsius: at } })
+      : call(api.shelf.add, { body: { id: uuid(), name: name.value, celsius: at } }),
+  )
+  if (good) edit(null)
+  await shelves.load(true)
+}
+async function remove(shelf: Shelf): Promise<void> {
+  await act(() => call(api.shelf.remove, { params: { id: shelf.id }, body: { version: shelf.version } }))
+  await shelves.load(true)
+}
+</script>
+
+<template>
+  <ModalPanel open wide title="Shelves" @close="$emit('close')">
+    <ul class="mb-4 divide-y divide-line border-y border-line">
+      <li v-for="shelf in shelves.rows" :key="shelf.id" class="flex flex-wrap items-center gap-4 py-1">
+        <b class="min-w-40 flex-1 text-lg">{{ shelf.name }}</b>
+        <span class="font-mono">{{ showTemperature(shelf.celsius, session.units) }}</span>
+        <button class="link min-h-11" @click="edit(shelf)">Change {{ shelf.name }}</button>
+        <button class="link min-h-11" @click="remove(shelf)">Take {{ shelf.name }} away</button>
+      </li>
+      <li v-if="shelves.loaded && shelves.rows.length === 0" class="py-3">None yet: bottles stand together until there is one.</li>
+    </ul>
+    <form class="grid grid-cols-[2fr_1fr_auto] items-start gap-4 max-sm:grid-cols-1" @submit.prevent="save">
+      <TextField v-model="name" :label="editing ? `${editing.name} is called` : 'A new shelf'" />
+      <QuantityField v-model="celsius" kind="temperature" label="How warm" />
+      <button class="button button-main mt-7" :disabled="busy">{{ editing ? 'Change it' : 'Add it' }}</button>
+    </form>
+    <ProblemLine :problem="problem" class="mt-3" />
+    <button class="button mt-5" @click="$emit('close')">Done</button>
+  </ModalPanel>
+</template>

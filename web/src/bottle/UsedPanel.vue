@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { carryOutMl, formats, rollEquivalents, showVolume } from '@selvrin/core'
+import { api, type BottlePage } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ChoiceField from '../fields/ChoiceField.vue'
+import ModalPanel from '../fields/ModalPanel.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import SwitchField from '../fields/SwitchField.vue'
+import TextField from '../fields/TextField.vue'
+import { showRolls } from '../marks/words'
+import { useSession } from '../session/store'
+import OverruleField from './OverruleField.vue'
+
+/** What went through and was poured back: by format or by area, with its carry-out and what a pre-wet carried in. */
+const { bottle } = defineProps<{ bottle: BottlePage }>()
+const emit = defineEmits<{ close: []; done: [page: BottlePage] }>()
+const session = useSession()
+const { busy, problem, act } = useAction()
+const entryId = uuid()
+const byArea = 'area'
+const format = ref<string | null>(
+  bottle.family === 'print-developer' || (bottle.use.fixes && bottle.use.fixes !== 'film') ? 'paper-8x10in' : '135-36',
+)
+const formatChoices = [
+  ...Object.entries(formats).map(([value, one]) => ({ value, name: one.name })),
+  { value: byArea, name: 'another size, by its area' },
+]
+const count = ref('2')
+const area = ref('')
+const onPaper = ref(false)
+const colour = ref(false)
+const preWet = ref(false)
+const carried = ref<number | null>(null)
+const note = ref('')
+const overrule = ref('')
+
+const whole = (text: string): number | null => (/^\d{1,3}$/.test(text.trim()) ? Number(text) : null)
+const squareCm = computed(() => (/^\d+([.,]\d+)?$/.test(area.value.trim()) ? Number(area.value.replace(',', '.')) : null))
+const load = computed(() => {
+  const pieces = whole(count.value)
+  if (pieces === null || format.value === null) return null
+  if (format.value !== byArea)
+    return { amount: rollEquivalents({ format: format.value, count: pieces }), carry: carryOutMl({ format: format.value, count: pieces }) }
+  if (squareCm.value === null) return null
+  const amount = rollEquivalents({ areaCm2: squareCm.value * pieces })
+  // as much liquid clings to a square centimetre of it as to one of a sheet of its kind
+  return { amount, carry: amount * (formats[onPaper.value ? 'paper-8x10in' : '8x10in']?.carryOutMl ?? 0) }
+})
+const paper = computed(() => (format.value === byArea ? onPaper.value : formats[format.value ?? '']?.paper === true))
+const carry = computed(() => carried.value ?? load.value?.carry ?? 0)
+const silvered = bottle.state.silverGPerL !== null
+
+async function write(): Promise<void> {
+  if (!load.value) {
+    problem.value =
+      format.value === byArea
+        ? 'Write how many pieces, and the area of one in square centimetres.'
+        : 'Write how many films or sheets, as a whole number.'
+    return
+  }
+  const { amount } = load.value
+  const out = Math.min(carry.value, bottle.state.volumeMl)
+  await act(async () =>
+    emit(
+      'done',
+      await call(api.bottle.pour, {
+        params: { id: bottle.id },
+        body: {
+          entryId,
+          kind: 'use',
+          ml: out,
+          rolls: paper.value ? 0 : amount,
+          paper: paper.value ? amount : 0,
+          colourRolls: colour.value && !paper.value ? amount : 0,
+          waterInMl: preWet.value ? out : 0,
+          note: note.value,
+          ...(overrule.value.trim() === '' ? {} : { overrule: overrule.value }),
+        },
+      }),
+    ),
+  )
+}
+</script>
+
+<template>
+  <ModalPanel open :title="`Poured back into ${bottle.label}`" @close="$emit('close')">
+    <form class="space-y-4" @submit.prevent="write">
+      <div class="grid grid-cols-2 gap-4">
+        <TextField v-model="count" label="How many went through" />
+        <ChoiceField v-model="format" label="Of what" :choices="formatChoices" />
+      </div>
+      <div v-if="format === byArea" class="grid grid-cols-2 items-end gap-4">
+        <TextField v-model="area" label="Area of one, cm²" hint="516 cm² count as one roll" />
+        <SwitchField v-model="onPaper" label="Paper" detail="counted on its own scale" />
+      </div>
+      <p v-if="load">
+        Counts as <b>{{ paper ? `${load.amount.toFixed(1).replace('.0', '')} prints of 8×10 in` : showRolls(load.amount) }}</b>;
+        {{ showVolume(carry, session.units) }} left with them.
+      </p>
+      <div class="grid grid-cols-2 items-end gap-4">
+        <QuantityField v-model="carried" kind="volume" label="Carried out, if you know better" />
+        <SwitchField v-model="preWet" label="They went in wet" detail="as much water came in: it thins" />
+      </div>
+      <SwitchField v-if="silvered && !paper" v-model="colour" label="Colour or slide film" detail="all of its silver goes into this bath" />
+      <TextField v-model="note" label="Note, if any" />
+      <OverruleField v-model="overrule" :bottle="bottle" />
+      <ProblemLine :problem="problem" />
+      <div class="flex gap-3">
+        <button class="button button-main" :disabled="busy">Write it down</button>
+        <button type="button" class="button" @click="$emit('close')">Not now</button>
+      </div>
+    </form>
+  </ModalPanel>
+</template>

@@ -1,0 +1,33 @@
+import type { BottlePage } from '@selvrin/core/contract'
+
+export type Panel = 'dilute' | 'pour' | 'use' | 'decant' | 'replenish' | 'stand' | 'school' | 'pair' | 'wrong' | 'retire'
+
+export interface Action {
+  panel: Panel
+  name: string
+}
+
+/** Liquid that is poured back as it is; a concentrate never is. */
+export const isReused = (bottle: Pick<BottlePage, 'use' | 'parts'>): boolean =>
+  bottle.use.school !== 'one-shot' && (bottle.parts !== null || bottle.use.dilutions.some((parts) => parts.length === 1))
+
+/** What can be done with a bottle now: the likeliest first, then the rest. */
+export function actionsOf(bottle: BottlePage): { first: Action[]; more: Action[] } {
+  if (bottle.retiredAt !== null) return { first: [], more: [{ panel: 'pour', name: 'Pour away or out' }] }
+  const dilutes = bottle.parts === null && bottle.use.dilutions.some((parts) => parts.length > 1)
+  const first: Action[] = [
+    ...(dilutes ? [{ panel: 'dilute' as const, name: 'Make working strength' }] : []),
+    ...(bottle.use.school === 'replenished' ? [{ panel: 'replenish' as const, name: 'Replenish' }] : []),
+    ...(isReused(bottle) ? [{ panel: 'use' as const, name: 'Poured back' }] : []),
+    { panel: 'pour', name: 'Pour, top up' },
+    { panel: 'decant', name: 'Decant' },
+  ]
+  const more: Action[] = [
+    ...(bottle.use.school === 'two-bath' ? [{ panel: 'pair' as const, name: 'Pair, move up' }] : []),
+    { panel: 'stand', name: 'Move' },
+    { panel: 'school', name: 'Use it otherwise' },
+    { panel: 'wrong', name: 'Wrong bottle' },
+    { panel: 'retire', name: 'Retire' },
+  ]
+  return { first, more }
+}

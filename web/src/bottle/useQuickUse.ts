@@ -1,0 +1,60 @@
+import { carryOutMl } from '@selvrin/core'
+import { api, type Bottle } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { ref } from 'vue'
+import { call, sentence } from '../api/call'
+
+/** The usual load, in films or sheets; the bottle's page takes any other. */
+export const usualLoad = 2
+
+export interface Written {
+  bottle: Bottle
+  entryId: string
+  says: string
+}
+
+/** One tap for what is done most: two rolls went through and the liquid was poured back; and one tap to undo it. */
+export function useQuickUse() {
+  const written = ref<Written | null>(null)
+  const problem = ref('')
+  const busy = ref('')
+
+  async function pourBack(bottle: Bottle, paper: boolean): Promise<void> {
+    if (busy.value !== '') return
+    busy.value = bottle.id
+    problem.value = ''
+    const entryId = uuid()
+    const carried = carryOutMl({ format: paper ? 'paper-8x10in' : '135-36', count: usualLoad })
+    try {
+      await call(api.bottle.pour, {
+        params: { id: bottle.id },
+        body: {
+          entryId,
+          kind: 'use',
+          ml: Math.min(carried, bottle.state.volumeMl),
+          rolls: paper ? 0 : usualLoad,
+          paper: paper ? usualLoad : 0,
+        },
+      })
+      written.value = { bottle, entryId, says: `${bottle.label}: poured back, ${usualLoad} ${paper ? 'prints' : 'rolls'}.` }
+    } catch (error) {
+      problem.value = sentence(error)
+    } finally {
+      busy.value = ''
+    }
+  }
+  async function undo(): Promise<void> {
+    const last = written.value
+    if (!last) return
+    try {
+      await call(api.bottle.reverse, {
+        params: { id: last.bottle.id, entryId: last.entryId },
+        body: { newId: uuid(), reason: 'undone at once' },
+      })
+      written.value = null
+    } catch (error) {
+      problem.value = sentence(error)
+    }
+  }
+  return { written, problem, busy, pourBack, undo }
+}

@@ -1,0 +1,13 @@
+/** Colours, type and axes of every chart, from the light it is seen in. */
+export function chartStyle() {
+  const style = getComputedStyle(document.documentElement)
+  const colour = (name: string) => style.getPropertyValue(`--${name}`).trim()
+  const text = { color: colour('ink'), fontFamily: 'Atkinson Hyperlegible Next Variable', fontSize: 15 }
+  const axis = {
+    axisLine: { lineStyle: { color: colour('ink') } },
+    axisLabel: text,
+    nameTextStyle: text,
+    splitLine: { lineStyle: { color: colour('line') } },
+  }
+  return { colour, text, axis }
+}

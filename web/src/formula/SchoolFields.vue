@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import type { Fixable, School } from '@selvrin/core'
+import ChoiceField from '../fields/ChoiceField.vue'
+import SwitchField from '../fields/SwitchField.vue'
+import TextField from '../fields/TextField.vue'
+import type { SchoolDraft } from './schoolDraft'
+
+/** The five schools of use, each with what it needs. */
+defineProps<{ fixer: boolean; problems: Record<string, string> }>()
+const draft = defineModel<SchoolDraft>({ required: true })
+const schools: { value: School; name: string; detail: string }[] = [
+  { value: 'one-shot', name: 'Used once', detail: 'dilute, use, discard' },
+  { value: 'counted', name: 'Counted', detail: 'poured back until its rolls are through' },
+  { value: 'compensated', name: 'Compensated', detail: 'poured back, each load gets more time' },
+  { value: 'replenished', name: 'Replenished', detail: 'some fresh in after each roll, as much out' },
+  { value: 'two-bath', name: 'Two baths', detail: 'half the time in each, the second moves up' },
+]
+const fixables: { value: Fixable; name: string; detail: string }[] = [
+  { value: 'film', name: 'Film', detail: 'silver to 6 g/L, plain fixer 4' },
+  { value: 'rc-paper', name: 'RC prints', detail: 'silver to 2 g/L' },
+  { value: 'fibre-paper', name: 'Fibre prints', detail: 'silver to 1 g/L' },
+]
+</script>
+
+<template>
+  <div class="space-y-4">
+    <div class="grid grid-cols-3 gap-4 max-sm:grid-cols-1">
+      <ChoiceField v-model="draft.school" label="School" :choices="schools" />
+      <TextField
+        v-if="draft.school !== 'one-shot' && draft.school !== 'replenished'"
+        v-model="draft.capacity"
+        label="Rolls a litre"
+        :problem="problems.capacity ?? ''"
+      />
+      <TextField
+        v-if="draft.school === 'one-shot'"
+        v-model="draft.perRoll"
+        label="Least stock per roll"
+        :problem="problems.perRoll ?? ''"
+      />
+      <TextField
+        v-if="draft.school === 'compensated'"
+        v-model="draft.growth"
+        label="Time grows by"
+        hint="4 % a roll and litre, or 5 x1.2, 10 x1.4"
+        :problem="problems.growth ?? ''"
+      />
+      <template v-if="draft.school === 'replenished'">
+        <TextField v-model="draft.rate" label="Replenisher a roll" :problem="problems.rate ?? ''" />
+        <TextField v-model="draft.turnovers" label="Over after, × its volume" :problem="problems.turnovers ?? ''" />
+      </template>
+    </div>
+    <div v-if="draft.school === 'two-bath'" class="grid grid-cols-3 gap-4 max-sm:grid-cols-1">
+      <TextField v-model="draft.moves" label="Moves of the second bath" :problem="problems.moves ?? ''" />
+      <TextField v-model="draft.pairDays" label="Both over after, days" :problem="problems.pairDays ?? ''" />
+    </div>
+    <div v-if="fixer" class="grid grid-cols-2 items-end gap-4 max-sm:grid-cols-1">
+      <ChoiceField v-model="draft.fixes" label="It fixes" :choices="fixables" />
+      <SwitchField v-model="draft.longKeeping" label="To keep for long" detail="stricter limits of silver" />
+    </div>
+  </div>
+</template>
