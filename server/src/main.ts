@@ -2,6 +2,7 @@ import { createServer as createHttp } from 'node:http'
 import { createServer as createHttps } from 'node:https'
 import { readFileSync } from 'node:fs'
 import { createApp } from './app'
+import { rebuildCheckpoints } from './bottle/checkpoint'
 import { clockFromParent, systemClock } from './clock'
 import { connect } from './database/connection'
 import { prepare, WrongKind, type Kind } from './database/prepare'
@@ -9,7 +10,7 @@ import { demoSignIns } from './demo/people'
 import { readDevices } from './device/reader'
 import { pointSimulated } from './device/rows'
 
-/** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, SELVRIN_DEVICES (ports of the simulated devices), TLS_CERT, TLS_KEY, TRUST_PROXY. */
+/** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, SELVRIN_CHECKPOINTS (rebuild the ledgers' checkpoints and end), SELVRIN_DEVICES (ports of the simulated devices), TLS_CERT, TLS_KEY, TRUST_PROXY. */
 async function main(): Promise<void> {
   const { env } = process
   const url = env.DATABASE_URL
@@ -21,6 +22,11 @@ async function main(): Promise<void> {
   const kind: Kind = env.SELVRIN_KIND === 'demo' ? 'demo' : 'house'
   const ready = await prepare(db, clock, { kind, strict: env.SELVRIN_STRICT === '1', fresh: env.SELVRIN_FRESH === '1' })
 
+  if (env.SELVRIN_CHECKPOINTS === '1') {
+    await rebuildCheckpoints(db, true)
+    await db.close()
+    return
+  }
   if (env.SELVRIN_DEVICES) await pointSimulated(db, JSON.parse(env.SELVRIN_DEVICES) as Record<string, number>)
 
   const options = {

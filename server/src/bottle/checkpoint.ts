@@ -16,6 +16,8 @@ export interface StoredEntry extends BottleEntry {
 
 /** As many lines may stand behind a checkpoint before a write moves it up. */
 const mostTail = 40
+/** ledgers held in memory together while checkpoints are rebuilt */
+const rebuiltAtOnce = 20
 
 const tailRows = `
   select e.id, e.bottle_id as "bottleId", e.seq, e.kind, e.at, e.ml, e.rolls, e.paper, e.water_in_ml as "waterInMl", e.colour_rolls as "colourRolls", e.reverses, e.brings, e.celsius,
@@ -74,11 +76,25 @@ export async function settle(db: Database, ids: string[], tx: Transaction | unde
     if (!last) continue
     const carry = carryFrom(usedFormula('', one.body, one.ownUse), one, tail, one.carry)
     await db.run(
-      'update bottle_checkpoint set carry = $2, carried = entries, carried_at = $3, carried_seq = $4 where bottle_id = $1',
-      [one.id, JSON.stringify(carry), new Date(last.at), last.seq],
+      'update bottle_checkpoint set carry = $2, carried = entries, carried_at = (select at from bottle_entry where id = $3), carried_seq = $4 where bottle_id = $1',
+      [one.id, JSON.stringify(carry), last.id, last.seq],
       tx,
     )
   }
+}
+
+/** Makes every checkpoint anew from the ledgers; with `all` false only those that have fallen far behind, as after an upgrade. */
+export async function rebuildCheckpoints(db: Database, all: boolean): Promise<void> {
+  await db.transaction(async (tx) => {
+    const bottles = await db.rows<{ id: string }>('select id from bottle order by id for update', [], tx)
+    if (all) await db.rows('select rebuild_checkpoints()', [], tx)
+    for (let i = 0; i < bottles.length; i += rebuiltAtOnce)
+      await settle(
+        db,
+        bottles.slice(i, i + rebuiltAtOnce).map((one) => one.id),
+        tx,
+      )
+  })
 }
 
 /** Forgets what a bottle's older lines came to, where they are to be read in another way from now on. */

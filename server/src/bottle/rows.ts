@@ -51,6 +51,9 @@ const bottleRows = `
   from bottle b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by left join batch on batch.id = b.batch_id
     left join bottle_checkpoint c on c.bottle_id = b.id`
 
+/** Films that came out wrong longer ago no longer say anything of the bath. */
+const oddDays = 28
+
 const named = (due: Due[]) => due.map((one) => ({ ...one, name: guideOf(one.kind).name }))
 
 interface Known {
@@ -99,8 +102,8 @@ async function withStates(db: Database, rows: BottleRow[], now: number, tx?: Tra
   )
   const odd = await db.rows<{ id: string; at: number }>(
     `select e.bottle_id as id, o.at from roll o join bottle_entry e on e.run_id = o.run_id
-     where o.result <> 'right' and e.bottle_id = any($1::uuid[]) and e.kind in ('use', 'dilute-out') order by o.at`,
-    [ids],
+     where o.result <> 'right' and e.bottle_id = any($1::uuid[]) and e.kind in ('use', 'dilute-out') and o.at > $2 order by o.at`,
+    [ids, new Date(now - oddDays * 86_400_000)],
     tx,
   )
   const due = { fresh, odd }

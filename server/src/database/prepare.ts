@@ -1,6 +1,7 @@
 import { usualDueRules } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import type { Clock } from '../clock'
+import { rebuildCheckpoints } from '../bottle/checkpoint'
 import { loadDemo } from '../demo/load'
 import { newCode, sha256 } from '../session/password'
 import type { Database } from './connection'
@@ -56,6 +57,7 @@ export async function prepare(
       kind === 'demo' ? ['demo', 'Tidewheel Darkroom', 'Europe/Lisbon'] : ['house', 'Our darkroom', 'UTC'],
     )
     await firstRules(db)
+    if (migrated.length > 0 && before !== null) await rebuildCheckpoints(db, false)
     if (marked.length > 0 && kind === 'demo') await loadDemo(db, clock.now())
     await db.run('delete from idempotency where created_at < $1', [new Date(clock.now() - idempotencyLifeMs)])
     return { kind, migrated, firstCode: kind === 'house' ? await firstCode(db) : null }

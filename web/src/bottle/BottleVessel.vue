@@ -16,7 +16,7 @@ const height = computed(() => Math.round(184 * scale.value))
 const fill = computed(() => Math.min(1, bottle.state.volumeMl / bottle.sizeMl))
 const level = computed(() => 139 - fill.value * 112)
 const colour = computed(() => `var(--${markOf(bottle.family).colour})`)
-const counted = computed(() => (bottle.use.school === 'counted' ? bottle.state.rolls + bottle.state.paper : 0))
+const counted = computed(() => (bottle.use.school === 'one-shot' ? 0 : bottle.state.rolls + bottle.state.paper))
 const left = computed(() => (bottle.retiredAt === null ? `${percent(bottle.state.remaining)} left` : 'Retired'))
 const rolls = computed(() => (bottle.state.rollsLeft === null || bottle.retiredAt !== null ? '' : showRollsLeft(bottle.state.rollsLeft)))
 const outline = 'M36 10h28v8c0 6 4 8 12 12l16 7c5 2 7 6 7 11v86c0 4-2 5-5 5H6c-3 0-5-1-5-5V48c0-5 2-9 7-11l16-7c8-4 12-6 12-12z'
@@ -51,9 +51,10 @@ const outline = 'M36 10h28v8c0 6 4 8 12 12l16 7c5 2 7 6 7 11v86c0 4-2 5-5 5H6c-3
           :count="counted"
           :most="bottle.parts ? 10 : 15"
         />
+        <span v-if="counted === 0" class="ml-auto">{{ rolls }}</span>
       </p>
       <p class="flex items-baseline justify-between gap-1 text-[15px] whitespace-nowrap">
-        <b>{{ left }}</b> <span class="text-sm">{{ rolls }}</span>
+        <b>{{ left }}</b> <span v-if="counted > 0" class="text-sm">{{ rolls }}</span>
       </p>
     </div>
     <p v-if="flag" class="absolute top-[13%] right-0 rounded-sm border-2 border-ink bg-panel px-1.5 text-sm font-bold text-ink">

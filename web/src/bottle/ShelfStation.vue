@@ -127,27 +127,28 @@ watch(
         </h2>
         <ul class="flex min-h-14 flex-wrap items-end" :data-shelf="plank.id">
           <template v-for="group in plank.groups" :key="group.family">
-            <li
-              v-for="(bottle, i) in group.bottles"
-              :key="bottle.id"
-              class="plank flex flex-col items-start px-2.5 pt-1"
-              :data-bottle="bottle.id"
-            >
-              <h3 v-if="i === 0" class="pt-1 text-sm font-semibold text-quiet">{{ group.name }}</h3>
-              <BottleVessel :bottle="bottle" :zone="zone" :first="first.has(bottle.id)" :flag="flagOf(bottle)" />
-              <button
-                v-if="canTap(bottle)"
-                class="button button-small mb-1 w-full px-1"
-                :disabled="quick.busy.value !== ''"
-                :aria-label="`Poured back into ${bottle.label}, ${usualLoad} ${paperBath(bottle) ? 'prints' : 'rolls'}`"
-                @click="quick.pourBack(bottle, paperBath(bottle))"
-              >
-                ↩ back, {{ usualLoad }} {{ paperBath(bottle) ? 'prints' : 'rolls' }}
-              </button>
-              <span v-else-if="session.isTechnician" class="mb-1 min-h-11" aria-hidden="true" />
+            <li v-for="(bottle, i) in group.bottles" :key="bottle.id" :data-bottle="bottle.id">
+              <div class="plank flex flex-col items-start px-2.5 pt-1">
+                <h3 v-if="i === 0" class="pt-1 text-sm font-semibold text-quiet">{{ group.name }}</h3>
+                <BottleVessel :bottle="bottle" :zone="zone" :first="first.has(bottle.id)" :flag="flagOf(bottle)" />
+              </div>
+              <div v-if="session.isTechnician" class="min-h-13 px-2.5 pt-1">
+                <button
+                  v-if="canTap(bottle)"
+                  class="min-h-11 w-full cursor-pointer rounded-sm border border-quiet bg-panel px-1 text-[15px] font-semibold disabled:text-quiet"
+                  :disabled="quick.busy.value !== ''"
+                  :aria-label="`Poured back into ${bottle.label}, ${usualLoad} ${paperBath(bottle) ? 'prints' : 'rolls'}`"
+                  @click="quick.pourBack(bottle, paperBath(bottle))"
+                >
+                  ↩ back, {{ usualLoad }} {{ paperBath(bottle) ? 'prints' : 'rolls' }}
+                </button>
+              </div>
             </li>
           </template>
-          <li class="plank min-w-4 flex-1" aria-hidden="true" />
+          <li class="min-w-4 flex-1" aria-hidden="true">
+            <div class="plank" />
+            <div v-if="session.isTechnician" class="min-h-13" />
+          </li>
         </ul>
       </section>
       <div

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { correctedTemperature, showTemperature, vouchesFor } from '@selvrin/core'
+import { computed, onMounted } from 'vue'
+import { useBench } from '../device/readings'
+import ChoiceField from '../fields/ChoiceField.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import { useSession } from '../session/store'
+import { useInstruments } from '../stores'
+import { thermometerId } from './thermometers'
+
+/** A temperature as read, and with which thermometer: the model is the temperature it means, °C. */
+const { label, hint = '', atProcess = null } = defineProps<{ label: string; hint?: string; atProcess?: number | null }>()
+const model = defineModel<number | null>({ required: true })
+const typed = defineModel<number | null>('typed', { default: null })
+const session = useSession()
+const instruments = useInstruments()
+onMounted(() => void instruments.load())
+const probe = useBench('thermometer')
+const glasses = computed(() => instruments.rows.filter((one) => one.kind === 'thermometer' && one.deviceId === null))
+const choices = computed(() => [
+  { value: 'none', name: 'a thermometer without offsets' },
+  ...glasses.value.map((one) => ({
+    value: one.id,
+    name: one.name,
+    detail: one.points.length > 0 ? 'its offsets are known' : 'not compared yet',
+  })),
+])
+const chosen = computed(() => glasses.value.find((one) => one.id === thermometerId.value))
+const points = computed(() => chosen.value?.points ?? [])
+const read = computed({
+  get: () => typed.value,
+  set: (value: number | null) => {
+    typed.value = value
+    model.value = value === null ? null : correctedTemperature(value, points.value)
+  },
+})
+const meant = computed(() =>
+  read.value === null || points.value.length === 0
+    ? ''
+    : `${showTemperature(read.value, session.units)} on it is ${showTemperature(correctedTemperature(read.value, points.value), session.units)}`,
+)
+const doubt = computed(() =>
+  atProcess !== null && chosen.value && !vouchesFor(atProcess, points.value)
+    ? `${chosen.value.name} was not compared near ${showTemperature(atProcess, session.units)}: it cannot vouch for ±0.2 °C there.`
+    : '',
+)
+function pick(value: string | null): void {
+  thermometerId.value = value ?? 'none'
+  read.value = typed.value
+}
+function fromProbe(): void {
+  const value = probe.reading.value?.value
+  if (value == null) return
+  thermometerId.value = 'none'
+  read.value = Math.round(value * 10) / 10
+}
+</script>
+
+<template>
+  <div>
+    <div class="grid gap-4" :class="glasses.length > 0 ? 'grid-cols-2' : ''">
+      <QuantityField v-model="read" kind="temperature" :label="label" :hint="meant || hint" />
+      <ChoiceField v-if="glasses.length > 0" :model-value="thermometerId" label="Read with" :choices="choices" @update:model-value="pick" />
+    </div>
+    <button v-if="probe.reading.value?.value != null" type="button" class="link min-h-11" @click="fromProbe">
+      Take {{ showTemperature(Math.round(probe.reading.value.value * 10) / 10, session.units) }} from {{ probe.device.value?.name }}
+    </button>
+    <p v-if="doubt" class="text-quiet">{{ doubt }}</p>
+  </div>
+</template>

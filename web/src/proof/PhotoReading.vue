@@ -1,0 +1,232 @@
+<script setup lang="ts">
+import type { PictureReading } from '@selvrin/core'
+import { pictureBytes, type PictureMarks } from '@selvrin/core/contract'
+import { proxy } from 'comlink'
+import { computed, nextTick, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { light } from '../room/light'
+import { areaBetween, byKey, firstMarks, wedgeStep, type Mark } from './marking'
+import { pictures } from './pictures'
+
+/** Densities off a photograph: pick or drop it, mark the areas by pointer or keys, see the reading follow. */
+const emit = defineEmits<{ read: [reading: PictureReading | null, keep: { name: string; blob: Blob; marks: PictureMarks } | null] }>()
+const problem = ref('')
+const doing = ref<{ done: number; what: string } | null>(null)
+const name = ref('')
+const opened = shallowRef<{ width: number; height: number; kept: Blob } | null>(null)
+const marks = ref<Mark[]>(firstMarks())
+const active = ref('empty')
+const reading = shallowRef<PictureReading | null>(null)
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+let bitmap: ImageBitmap | null = null
+const over = ref(false)
+
+async function open(file: File | undefined): Promise<void> {
+  if (!file) return
+  problem.value = ''
+  if (!/^image\//.test(file.type)) {
+    problem.value = 'This is no picture. Choose a PNG or JPEG photograph.'
+    return
+  }
+  doing.value = { done: 0, what: 'Opening the picture' }
+  const answer = await pictures().open(
+    file,
+    proxy((done, what) => void (doing.value = { done, what })),
+  )
+  doing.value = null
+  if ('problem' in answer) {
+    problem.value = answer.problem
+    return
+  }
+  if (answer.kept.size > pictureBytes) {
+    problem.value = 'The picture is too large to keep. Take it smaller.'
+    return
+  }
+  name.value = file.name
+  bitmap?.close()
+  bitmap = await createImageBitmap(answer.kept)
+  opened.value = answer
+  await nextTick()
+  draw()
+  await measure()
+}
+
+/** In safelight nothing but red may shine: the picture is shown through its red channel. */
+function draw(): void {
+  const context = canvas.value?.getContext('2d')
+  if (!context || !canvas.value || !bitmap) return
+  canvas.value.width = bitmap.width
+  canvas.value.height = bitmap.height
+  context.drawImage(bitmap, 0, 0)
+  if (light.value !== 'safelight') return
+  context.globalCompositeOperation = 'multiply'
+  context.fillStyle = '#ff0000'
+  context.fillRect(0, 0, bitmap.width, bitmap.height)
+}
+watch(light, () => void nextTick(draw))
+onBeforeUnmount(() => bitmap?.close())
+
+const areaOf = (key: string) => marks.value.find((mark) => mark.key === key)?.area ?? { x: 0, y: 0, width: 0.01, height: 0.01 }
+const density = (mark: Mark): number | null =>
+  /^\d([.,]\d+)?$/.test((mark.density ?? '').trim()) ? Number((mark.density ?? '').replace(',', '.')) : null
+const wedge = computed(() => marks.value.filter((mark) => mark.density !== undefined))
+const asMarks = computed((): PictureMarks => ({
+  empty: areaOf('empty'),
+  fresh: areaOf('fresh'),
+  scrap: areaOf('scrap'),
+  wedge: wedge.value.flatMap((mark) => {
+    const known = density(mark)
+    return known === null ? [] : [{ area: mark.area, density: known }]
+  }),
+}))
+let asked = 0
+async function measure(): Promise<void> {
+  if (!opened.value) return
+  const mine = ++asked
+  const plain = JSON.parse(JSON.stringify(asMarks.value)) as PictureMarks
+  const answer = await pictures().read(plain)
+  if (mine !== asked) return
+  problem.value = 'problem' in answer ? answer.problem : ''
+  reading.value = 'problem' in answer ? null : answer
+  emit('read', reading.value, reading.value && opened.value ? { name: name.value, blob: opened.value.kept, marks: plain } : null)
+}
+watch(asMarks, () => void measure(), { deep: true })
+
+let from: { x: number; y: number } | null = null
+const at = (event: PointerEvent) => {
+  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  return { x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height }
+}
+const set = (key: string, area: Mark['area']) => {
+  marks.value = marks.value.map((mark) => (mark.key === key ? { ...mark, area } : mark))
+}
+function down(event: PointerEvent): void {
+  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+  from = at(event)
+}
+function drag(event: PointerEvent): void {
+  if (from) set(active.value, areaBetween(from, at(event)))
+}
+function keys(event: KeyboardEvent, mark: Mark): void {
+  const area = byKey(mark.area, event.key, event.shiftKey, event.altKey ? 0.002 : 0.01)
+  if (!area) return
+  event.preventDefault()
+  set(mark.key, area)
+}
+const percentOf = (share: number) => `${share * 100}%`
+const shown = (value: { density: number; spread: number; opaque: boolean }) =>
+  value.opaque ? 'opaque' : `${value.density.toFixed(2)} ±${value.spread.toFixed(2)}`
+</script>
+
+<template>
+  <div>
+    <label
+      class="flex min-h-20 cursor-pointer flex-wrap items-center gap-4 rounded-sm border-2 border-dashed px-4 py-3"
+      :class="over ? 'border-ink' : 'border-quiet'"
+      @dragover.prevent="over = true"
+      @dragleave="over = false"
+      @drop.prevent="((over = false), open($event.dataTransfer?.files[0]))"
+    >
+      <span class="font-semibold">{{ name || 'Pick a photograph, or drop it here' }}</span>
+      <span class="text-quiet"
+        >Fresh scrap, new scrap and an empty patch of one light box in one picture; exposure and white balance locked, no HDR.</span
+      >
+      <input type="file" accept="image/png,image/jpeg" class="sr-only" @change="open(($event.target as HTMLInputElement).files?.[0])" />
+    </label>
+    <div v-if="doing" class="mt-3" role="status">
+      <p>{{ doing.what }} …</p>
+      <div class="mt-1 h-3 border-2 border-ink"><div class="h-full bg-ink" :style="{ width: percentOf(doing.done) }" /></div>
+    </div>
+    <p v-if="problem" class="mt-3 font-semibold text-alarm" role="alert">{{ problem }}</p>
+    <div v-if="opened" class="mt-4 grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-6 max-md:grid-cols-1">
+      <div
+        class="relative touch-none self-start select-none"
+        @pointerdown="down"
+        @pointermove="drag"
+        @pointerup="from = null"
+        @pointercancel="from = null"
+      >
+        <canvas ref="canvas" class="block h-auto w-full border border-ink" role="img" aria-label="The photograph" />
+        <div
+          v-for="mark in marks"
+          :key="mark.key"
+          class="mark absolute flex items-start"
+          :class="active === mark.key ? 'active' : ''"
+          :style="{
+            left: percentOf(mark.area.x),
+            top: percentOf(mark.area.y),
+            width: percentOf(mark.area.width),
+            height: percentOf(mark.area.height),
+          }"
+        >
+          <span class="bg-panel px-1 text-sm leading-tight font-bold text-ink">{{ mark.name }}</span>
+        </div>
+      </div>
+      <div class="space-y-3">
+        <p class="text-quiet">
+          Choose an area and draw it on the picture; or move it with the arrow keys, with Shift its size, with Alt finely.
+        </p>
+        <ul class="space-y-2">
+          <li v-for="mark in marks" :key="mark.key" class="flex items-center gap-2">
+            <button
+              type="button"
+              class="button button-small flex-1 text-left"
+              :class="active === mark.key ? 'button-main' : ''"
+              :aria-pressed="active === mark.key"
+              @click="active = mark.key"
+              @keydown="keys($event, mark)"
+            >
+              {{ mark.name }}
+            </button>
+            <template v-if="mark.density !== undefined">
+              <input
+                v-model="mark.density"
+                class="input w-24 font-mono"
+                :aria-label="`Density of ${mark.name.toLowerCase()}`"
+                placeholder="D"
+              />
+              <button
+                type="button"
+                class="link min-h-11"
+                :aria-label="`Leave ${mark.name} out`"
+                @click="marks = marks.filter((one) => one.key !== mark.key)"
+              >
+                ✕
+              </button>
+            </template>
+            <b v-else-if="reading && mark.key !== 'empty'" class="font-mono whitespace-nowrap"
+              >D {{ shown(mark.key === 'fresh' ? reading.fresh : reading.scrap) }}</b
+            >
+          </li>
+        </ul>
+        <button
+          type="button"
+          class="button button-small"
+          @click="((marks = [...marks, wedgeStep(wedge.length)]), (active = marks.at(-1)?.key ?? active))"
+        >
+          A wedge step of known density
+        </button>
+        <p v-if="reading" class="text-lg">
+          <template v-if="reading.ratio !== null"
+            >The new scrap has <b>{{ Math.round(reading.ratio * 100) }} %</b> of the fresh one’s density.</template
+          >
+          <template v-else>A photograph tells no more than “opaque” beyond D 2: use a mid grey.</template>
+          {{ reading.approximate ? 'Approximate: no wedge in the picture takes the camera’s tone curve out.' : 'Corrected by the wedge.' }}
+        </p>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.mark {
+  outline: 2px solid var(--ink);
+  outline-offset: 0;
+  box-shadow: 0 0 0 4px var(--panel);
+}
+.active {
+  outline-width: 4px;
+}
+:root[data-light='safelight'] .mark {
+  box-shadow: none;
+}
+</style>

@@ -1,0 +1,44 @@
+import type { Area } from '@selvrin/core'
+
+/** One area marked on a picture, as shares of its width and height. */
+export interface Mark {
+  key: string
+  name: string
+  area: Area
+  /** of a wedge step, as typed */
+  density?: string
+}
+
+const least = 0.004
+const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value))
+
+/** An area between two corners, inside the picture and never empty. */
+export function areaBetween(a: { x: number; y: number }, b: { x: number; y: number }): Area {
+  const [x0, x1] = [clamp(Math.min(a.x, b.x), 0, 1 - least), clamp(Math.max(a.x, b.x), least, 1)]
+  const [y0, y1] = [clamp(Math.min(a.y, b.y), 0, 1 - least), clamp(Math.max(a.y, b.y), least, 1)]
+  return { x: x0, y: y0, width: Math.max(least, x1 - x0), height: Math.max(least, y1 - y0) }
+}
+
+/** An area moved, or with `resize` made larger or smaller, by a key; null for a key that means nothing here. */
+export function byKey(area: Area, key: string, resize: boolean, step = 0.01): Area | null {
+  const way: Record<string, [number, number]> = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }
+  const by = way[key]
+  if (!by) return null
+  const [dx, dy] = by
+  if (resize) return { ...area, width: clamp(area.width + dx, least, 1 - area.x), height: clamp(area.height + dy, least, 1 - area.y) }
+  return { ...area, x: clamp(area.x + dx, 0, 1 - area.width), y: clamp(area.y + dy, 0, 1 - area.height) }
+}
+
+const block = (x: number): Area => ({ x, y: 0.4, width: 0.12, height: 0.2 })
+export const firstMarks = (): Mark[] => [
+  { key: 'empty', name: 'Empty light', area: block(0.04) },
+  { key: 'fresh', name: 'Fresh reference', area: block(0.3) },
+  { key: 'scrap', name: 'New scrap', area: block(0.56) },
+]
+let steps = 0
+export const wedgeStep = (count: number): Mark => ({
+  key: `wedge ${steps++}`,
+  name: `Wedge step ${count + 1}`,
+  area: { x: clamp(0.05 + count * 0.1, 0, 0.92), y: 0.75, width: 0.06, height: 0.12 },
+  density: '',
+})

@@ -1,0 +1,116 @@
+import { forecastClearing, forecastReading, type Forecast, type TestKind } from '@selvrin/core'
+import type { Bottle, Proof, ProofContext } from '@selvrin/core/contract'
+import { readingForm } from './readings'
+
+export interface Trend {
+  unit: string
+  points: [rollsPerL: number, value: number][]
+  fit: [rollsPerL: number, value: number][]
+  limit: { at: number; name: string } | null
+  /** rolls a litre at which the fit meets the limit, with its interval */
+  crossing: { at: number; low: number | null; high: number | null } | null
+  says: string
+}
+
+interface Reading {
+  x: number
+  y: number
+}
+const fitSteps = 24
+
+const readingsOf = (proofs: Proof[], kind: TestKind): Reading[] =>
+  proofs
+    .flatMap((proof) =>
+      proof.kind === kind && proof.rollsPerL !== null && proof.reading.value !== undefined
+        ? [{ x: proof.rollsPerL, y: proof.reading.value }]
+        : [],
+    )
+    .sort((a, b) => a.x - b.x)
+
+/** Which way a kind runs, and where it ends. */
+function limitOf(
+  kind: TestKind,
+  readings: Reading[],
+  context: Pick<ProofContext, 'references' | 'silverLimitGPerL'>,
+): { at: number; name: string; towards: 'up' | 'down' } | null {
+  const fresh = context.references[kind]?.value ?? readings[0]?.y
+  if (fresh === undefined) return null
+  const falls = (readings.at(-1)?.y ?? fresh) < fresh
+  switch (kind) {
+    case 'clearing-time':
+      return readings[0] ? { at: 2 * readings[0].y, name: 'twice the fresh time', towards: 'up' } : null
+    case 'leader-black':
+      return { at: 2 * fresh, name: 'twice the fresh time', towards: 'up' }
+    case 'scrap-density':
+      return { at: 0.75 * fresh, name: '75 % of the fresh density', towards: 'down' }
+    case 'developer-ph':
+      return falls
+        ? { at: fresh - 0.3, name: '0.3 from fresh', towards: 'down' }
+        : { at: fresh + 0.3, name: '0.3 from fresh', towards: 'up' }
+    case 'silver-paper':
+      return context.silverLimitGPerL === null ? null : { at: context.silverLimitGPerL, name: 'its limit', towards: 'up' }
+    default:
+      return null
+  }
+}
+
+/** A bottle's readings of one kind against its use, the fit through them, and in words how many rolls it leaves. Null without two readings. */
+export function trendOf(
+  kind: TestKind,
+  proofs: Proof[],
+  context: Pick<ProofContext, 'references' | 'silverLimitGPerL'>,
+  bottle: Pick<Bottle, 'state'>,
+): Trend | null {
+  const readings = readingsOf(proofs, kind)
+  const [first, last] = [readings[0], readings.at(-1)]
+  if (!first || !last || readings.length < 2) return null
+  const exponential = kind === 'clearing-time'
+  const limit = limitOf(kind, readings, context)
+  const forecast: Forecast | null = exponential
+    ? forecastClearing(readings.map(({ x, y }) => ({ rollsPerLitre: x, seconds: y })))
+    : limit &&
+      forecastReading(
+        readings.map(({ x, y }) => ({ rollsPerLitre: x, value: y })),
+        limit.at,
+        limit.towards,
+      )
+  const litres = bottle.state.volumeMl / 1000
+  const crossing = forecast && {
+    at: last.x + forecast.rollsPerLitreLeft,
+    low: forecast.low === null ? null : last.x + forecast.low,
+    high: forecast.high === null ? null : last.x + forecast.high,
+  }
+  const line = fitOf(readings, exponential)
+  const until = crossing ? Math.min(crossing.at * 1.05, last.x * 4 + 4) : last.x * 1.2 + 1
+  return {
+    unit: readingForm(kind)?.unit ?? '',
+    points: readings.map(({ x, y }) => [x, y]),
+    fit:
+      line && crossing
+        ? Array.from({ length: fitSteps + 1 }, (_, i) => [(until * i) / fitSteps, line((until * i) / fitSteps)] as [number, number])
+        : [],
+    limit: limit && { at: limit.at, name: limit.name },
+    crossing,
+    says: words(forecast, litres),
+  }
+}
+
+/** The line core's forecast runs along, for drawing it. */
+function fitOf(readings: Reading[], exponential: boolean): ((x: number) => number) | null {
+  const points = readings.map(({ x, y }) => ({ x, y: exponential ? Math.log(y) : y }))
+  const n = points.length
+  const meanX = points.reduce((sum, one) => sum + one.x, 0) / n
+  const meanY = points.reduce((sum, one) => sum + one.y, 0) / n
+  const spread = points.reduce((sum, one) => sum + (one.x - meanX) ** 2, 0)
+  if (spread === 0) return null
+  const slope = points.reduce((sum, one) => sum + (one.x - meanX) * (one.y - meanY), 0) / spread
+  return (x) => (exponential ? Math.exp(meanY + slope * (x - meanX)) : meanY + slope * (x - meanX))
+}
+
+function words(forecast: Forecast | null, litres: number): string {
+  if (!forecast) return 'No trend yet that leads to its limit: the counted capacity stands.'
+  const rolls = (perLitre: number) => Math.floor(perLitre * litres)
+  const about = `About ${rolls(forecast.rollsPerLitreLeft)} rolls left by this trend`
+  if (forecast.low === null) return `${about}; two readings give no interval.`
+  return `${about} (${rolls(forecast.low)} to ${forecast.high === null ? 'many' : rolls(forecast.high)}).`
+}
