@@ -121,6 +121,21 @@ export const ledgerEntry = z.object({
   reversedBy: id.nullable(),
   balanceMl: z.number(),
 })
+/** A line as it goes into a file. */
+const ledgerLine = z.object({
+  id,
+  bottleId: id,
+  kind: z.enum(entryKinds),
+  at: z.number(),
+  by: z.string(),
+  ml: z.number(),
+  rolls: z.number(),
+  paper: z.number(),
+  colourRolls: z.number(),
+  waterInMl: z.number(),
+  reverses: id.nullable(),
+  note: z.string(),
+})
 const decant = z.object({ into: z.array(z.number()), daysLonger: z.number(), lostPerOpening: z.number().nullable() })
 export const bottlePage = bottle.extend({
   /** newest first; older lines are asked for by the last one's id */
@@ -151,6 +166,10 @@ export const bottleApi = {
     params: idParams,
     query: listQuery,
     response: z.object({ rows: z.array(ledgerEntry), more: z.boolean() }),
+  }),
+  lines: endpoint('GET', '/api/ledger', 'technician', 'Lines of every bottle’s ledger, oldest first', {
+    query: listQuery,
+    response: page(ledgerLine),
   }),
   life: endpoint('GET', '/api/bottles/:id/life', 'member', 'Use and age over time, and on to its end', {
     params: idParams,
@@ -259,6 +278,7 @@ export const bottleApi = {
     response: bottle,
   }),
 }
+export type LedgerLine = z.infer<typeof ledgerLine>
 export type Bottle = z.infer<typeof bottle>
 export type BottlePage = z.infer<typeof bottlePage>
 export type LedgerEntry = z.infer<typeof ledgerEntry>

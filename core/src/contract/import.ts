@@ -1,10 +1,12 @@
 import { z } from 'zod'
-import { amount, done, id, idParams, millis, version } from './common'
+import { entryKinds } from '../bottle/bottle'
+import { testKinds } from '../proof/proof'
+import { amount, celsius, done, id, idParams, millis, note, parts, positive, version } from './common'
 import { chartBody } from './chart'
 import { endpoint } from './endpoint'
 import { formulaBody } from './formula'
 
-export const importKind = z.enum(['formulas', 'jars', 'chart'])
+export const importKind = z.enum(['formulas', 'jars', 'chart', 'bottles', 'ledger', 'tests'])
 
 /** One row as it would be written: a new one has no version (or says so), a changed one names the version it was based on. */
 export const importRow = z.discriminatedUnion('kind', [
@@ -29,6 +31,51 @@ export const importRow = z.discriminatedUnion('kind', [
     id,
     isNew: z.boolean(),
     body: z.strictObject(chartBody),
+  }),
+  z.strictObject({
+    kind: z.literal('bottles'),
+    id,
+    body: z.strictObject({
+      code: z
+        .string()
+        .regex(/^[2-9A-HJKMNP-Z]{6}$/)
+        .nullable(),
+      formulaId: id,
+      parts: parts.nullable(),
+      sizeMl: positive.max(100_000),
+      madeAt: millis,
+      shelfId: id.nullable(),
+    }),
+  }),
+  z.strictObject({
+    kind: z.literal('ledger'),
+    id,
+    body: z.strictObject({
+      bottleId: id,
+      what: z.enum(entryKinds),
+      at: millis,
+      ml: z.number().min(-1_000_000).max(1_000_000),
+      rolls: z.number().min(0).max(1000),
+      paper: z.number().min(0).max(1000),
+      colourRolls: z.number().min(0).max(1000),
+      waterInMl: amount,
+      reverses: id.nullable(),
+      note,
+    }),
+  }),
+  z.strictObject({
+    kind: z.literal('tests'),
+    id,
+    body: z.strictObject({
+      bottleId: id,
+      test: z.enum(testKinds),
+      at: millis,
+      value: z.number().min(0).max(100_000).nullable(),
+      look: z.string().max(30).nullable(),
+      celsius: celsius.nullable(),
+      fresh: z.boolean(),
+      note,
+    }),
   }),
 ])
 export const importPortion = 500

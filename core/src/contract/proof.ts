@@ -9,11 +9,16 @@ const kind = z.enum(testKinds)
 const reading = z.strictObject({
   look: z.string().max(30).optional(),
   value: z.number().min(0).max(100_000).optional(),
+  fresh: z.number().min(0).max(5).optional(),
   celsius: celsius.optional(),
   slowClearing: z.boolean().optional(),
   approximate: z.boolean().optional(),
 })
-export const reference = z.object({ value: z.number(), celsius: z.number().nullable(), from: z.enum(['batch', 'formula', 'class']) })
+export const reference = z.object({
+  value: z.number(),
+  celsius: z.number().nullable(),
+  from: z.enum(['batch', 'formula', 'class', 'beside']),
+})
 const judgement = z.object({
   verdict: z.enum(['keep', 'marginal', 'failed']),
   rule: z.string(),

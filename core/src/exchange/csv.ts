@@ -6,6 +6,9 @@ type Flat = Record<string, string>
 
 const columns: Record<ExchangeKind, string[]> = {
   chart: ['film', 'formula', 'dilution', 'ei', 'temperature', 'time', 'source', 'note'],
+  bottles: ['code', 'label', 'formula', 'dilution', 'size', 'made', 'shelf', 'retired', 'retired_because'],
+  ledger: ['id', 'bottle', 'at', 'what', 'change', 'rolls', 'prints', 'colour_rolls', 'water_in', 'takes_back', 'by', 'note'],
+  tests: ['id', 'bottle', 'at', 'test', 'reading', 'seen', 'temperature', 'fresh', 'verdict', 'note'],
   jars: ['code', 'chemical', 'lot', 'place', 'holds', 'opened', 'assay', 'price_per_kg', 'reorder_below'],
   formulas: [
     'name',

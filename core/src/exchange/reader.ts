@@ -56,6 +56,26 @@ export function cellReader(problems: string[]) {
         return ratio.parts
       }, [1])
     },
+    /** a day (noon, UTC) or a moment with its zone */
+    moment: (field: string, cell: Cell): number => {
+      const written = read.text(cell)
+      const at = /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2}))?$/.test(written)
+        ? Date.parse(written.includes('T') ? written : `${written}T12:00:00Z`)
+        : NaN
+      if (written === '') need(field)
+      else if (Number.isNaN(at)) problems.push(`${field}: write it as 2026-04-14 or 2026-04-14T18:30:00Z, not “${written}”.`)
+      return Number.isNaN(at) ? 0 : at
+    },
+    /** a change of volume in ml, which may be negative */
+    change: (field: string, cell: Cell): number => {
+      const written = read.text(cell)
+      if (written === '') {
+        need(field)
+        return 0
+      }
+      const away = /^[-−]/.test(written)
+      return (away ? -1 : 1) * (read.quantity(field, away ? written.slice(1).trim() : written.replace(/^\+/, ''), 'volume') ?? 0)
+    },
     date: (field: string, cell: Cell): number | null => {
       if (blank(cell)) return null
       const at = /^\d{4}-\d{2}-\d{2}$/.test(read.text(cell)) ? Date.parse(`${read.text(cell)}T12:00:00Z`) : NaN

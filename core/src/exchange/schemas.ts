@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import { fixables, schools } from '../bottle/bottle'
+import { entryKinds, fixables, schools } from '../bottle/bottle'
 import { families } from '../mark/mark'
+import { testKinds } from '../proof/proof'
 
 /** Amounts are written with their unit, such as "2.5 L", "3 g", "20 °C", "9:30"; a bare number is ml, g, °C or s. */
 const quantity = z.union([z.string(), z.number()])
@@ -74,6 +75,51 @@ export const formulaRecord = z.object({
   note: text.optional(),
 })
 
+const day = text.describe('2026-04-14, or with its time 2026-04-14T18:30:00Z')
+export const bottleRecord = z.object({
+  code: text.optional().describe('six characters on its label; a bottle with a code here is there already'),
+  label: text.optional().describe('what is written large on the tape; for reading only'),
+  formula: text,
+  dilution: text.optional().describe('stock, 1+4'),
+  size: quantity,
+  made: day,
+  shelf: text.optional(),
+  retired: text.optional().describe('for reading only'),
+  retired_because: text.optional().describe('for reading only'),
+})
+
+/** A line that says what happened to a bottle; its amounts are changes, what leaves is negative. */
+export const ledgerRecord = z.object({
+  id: text.optional().describe('a line with an id that is here already is passed over'),
+  bottle: text.describe('the code on its label'),
+  at: day,
+  what: z.enum(entryKinds),
+  change: quantity.describe('ml; negative where it left the bottle'),
+  rolls: count.optional(),
+  prints: count.optional(),
+  colour_rolls: count.optional(),
+  water_in: quantity.optional(),
+  takes_back: text.optional().describe('id of the line it takes back'),
+  by: text.optional().describe('for reading only'),
+  note: text.optional(),
+})
+
+export const testRecord = z.object({
+  id: text.optional().describe('a test with an id that is here already is passed over'),
+  bottle: text.describe('the code on its label'),
+  at: day,
+  test: z.enum(testKinds),
+  reading: count.optional().describe('s, density, pH or g/L, as the test reads'),
+  seen: text.optional().describe('where it is judged by eye'),
+  temperature: quantity.optional(),
+  fresh: z.union([z.boolean(), z.string()]).optional().describe('the fresh reading of its batch'),
+  verdict: text.optional().describe('for reading only: it is judged again when it is read in'),
+  note: text.optional(),
+})
+
+export type BottleRecord = z.infer<typeof bottleRecord>
+export type LedgerRecord = z.infer<typeof ledgerRecord>
+export type TestRecord = z.infer<typeof testRecord>
 export type ChartRecord = z.infer<typeof chartRecord>
 export type JarRecord = z.infer<typeof jarRecord>
 export type FormulaRecord = z.infer<typeof formulaRecord>
@@ -87,6 +133,9 @@ export const exchangeFiles = {
   formulas: file('selvrin-formulas', formulaRecord),
   jars: file('selvrin-jars', jarRecord),
   chart: file('selvrin-chart', chartRecord),
+  bottles: file('selvrin-bottles', bottleRecord),
+  ledger: file('selvrin-ledger', ledgerRecord),
+  tests: file('selvrin-tests', testRecord),
 }
 export type ExchangeKind = keyof typeof exchangeFiles
 export const exchangeKinds = Object.keys(exchangeFiles) as ExchangeKind[]

@@ -1,14 +1,17 @@
 import type { z } from 'zod'
+import type { Bottle, LedgerLine } from '../contract/bottle'
 import type { ChartRow } from '../contract/chart'
 import type { FormulaRow } from '../contract/formula'
 import type { ImportRow } from '../contract/import'
 import type { Jar } from '../contract/jar'
+import type { Proof } from '../contract/proof'
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue } from '../chemical/chemical'
 import { DomainError } from '../error'
 import { showMass, showParts, showTemperature, showTime, showVolume } from '../quantity/format'
 import { fromCsv, type FileRecord } from './csv'
 import { formulaToRecord, recordToFormula } from './formulaExchange'
+import { bottleReader, ledgerReader, testReader } from './ledgerExchange'
 import { cellReader, chemicalNamed } from './reader'
 import {
   chartRecord,
@@ -26,6 +29,14 @@ export interface Present {
   formulas: Pick<FormulaRow, 'id' | 'version' | 'body'>[]
   jars: Jar[]
   chart: ChartRow[]
+  /** for bottles, their ledger and their tests */
+  bottles?: Pick<
+    Bottle,
+    'id' | 'code' | 'label' | 'formulaId' | 'parts' | 'sizeMl' | 'madeAt' | 'shelfId' | 'retiredAt' | 'retiredWhy' | 'family'
+  >[]
+  shelves?: { id: string; name: string }[]
+  ledger?: LedgerLine[]
+  tests?: Proof[]
 }
 
 /** One record of a file, as it was understood. */
@@ -58,7 +69,7 @@ export function readFile(kind: ExchangeKind, text: string): FileRecord[] {
   return rows.map((record, i) => ({ line: i + 1, record: record as Record<string, unknown> }))
 }
 
-const wrong = (line: number, says: string, problems: string[]): Understood => ({
+export const wrong = (line: number, says: string, problems: string[]): Understood => ({
   line,
   state: 'wrong',
   says,
@@ -68,7 +79,7 @@ const wrong = (line: number, says: string, problems: string[]): Understood => ({
   row: null,
 })
 
-function shaped<T extends z.ZodType>(schema: T, { line, record }: FileRecord): { record: z.output<T> } | Understood {
+export function shaped<T extends z.ZodType>(schema: T, { line, record }: FileRecord): { record: z.output<T> } | Understood {
   const parsed = schema.safeParse(record)
   if (parsed.success) return { record: parsed.data }
   return wrong(
@@ -92,11 +103,14 @@ function differences(before: Record<string, unknown>, after: Record<string, unkn
     .map((what) => ({ what, from: show(before[what]), to: show(after[what]) }))
 }
 
-type Reader = (one: FileRecord) => Understood
+export type Reader = (one: FileRecord) => Understood
 
 /** Reads the records of one kind against what is there. `newId` makes ids for what is new. Matched by name, by code, or by film, developer, index and temperature. */
 export function understander(kind: ExchangeKind, present: Present, newId: () => string, catalogue: Catalogue = builtIn): Reader {
   if (kind === 'chart') return chartReader(present, newId)
+  if (kind === 'bottles') return bottleReader(present, newId)
+  if (kind === 'ledger') return ledgerReader(present, newId)
+  if (kind === 'tests') return testReader(present, newId)
   return kind === 'jars' ? jarReader(present, newId, catalogue) : formulaReader(present, newId, catalogue)
 }
 

@@ -1,5 +1,6 @@
 import { formulaToRecord } from './formulaExchange'
 import { toCsv } from './csv'
+import { bottlesOut, ledgerOut, testsOut } from './ledgerExchange'
 import type { ChartRecord, ExchangeKind, JarRecord } from './schemas'
 import type { Present } from './understand'
 
@@ -22,6 +23,9 @@ export function recordsOf(kind: ExchangeKind, present: Present): object[] {
       ...(jar.pricePerKg === null ? {} : { price_per_kg: jar.pricePerKg }),
       ...(jar.reorderG === null ? {} : { reorder_below: `${round(jar.reorderG)} g` }),
     }))
+  if (kind === 'bottles') return bottlesOut(present, nameOf)
+  if (kind === 'ledger') return ledgerOut(present)
+  if (kind === 'tests') return testsOut(present)
   return present.chart.map((row): ChartRecord => ({
     film: row.film,
     formula: nameOf(row.formulaId),

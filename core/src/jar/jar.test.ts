@@ -206,7 +206,15 @@ describe('shopping', () => {
     expect(belowReorder([held('metol', 60, 100), held('metol', 30)])).toMatchObject([{ chemical: 'metol', heldG: 90, wantedG: 100 }])
   })
   test('mixes ahead are added up, and say what they are for', () => {
-    const mix = (name: string, grams: number) => ({ id: name, name, family: 'other', finalMl: 1000, startMl: 0, mixC: 20, additions: [{ chemical: 'metol', grams }] })
+    const mix = (name: string, grams: number) => ({
+      id: name,
+      name,
+      family: 'other',
+      finalMl: 1000,
+      startMl: 0,
+      mixC: 20,
+      additions: [{ chemical: 'metol', grams }],
+    })
     expect(lackingFor([mix('weak', 2), mix('strong', 7.5)], [held('metol', 1)])).toMatchObject([
       { chemical: 'metol', heldG: 1, wantedG: 9.5, why: 'for weak, strong' },
     ])

@@ -115,7 +115,7 @@ export function dueTests(rules: DueRule[], bottle: DueFacts, at: number, critica
     const since = last?.at ?? bottle.madeAt
     const usedThen = last?.usedThen ?? 0
     if (bottle.unexpectedAt !== null && (!last || last.at < bottle.unexpectedAt) && rule.beforeCritical)
-      add(rule.kind, 'unexpected', 'a film came out other than expected')
+      add(rule.kind, 'unexpected', 'two films came out other than expected')
     if (rule.atMixing && !last && !bottle.references.includes(rule.kind) && at - bottle.madeAt <= freshDays * dayMs)
       add(rule.kind, 'reference', 'its fresh reading is still to be taken')
     if (rule.everyShare !== null && bottle.used - usedThen >= rule.everyShare - 1e-9)

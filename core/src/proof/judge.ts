@@ -8,6 +8,8 @@ export interface Reading {
   look?: string | undefined
   /** density, pH, s or g/L, as the kind reads */
   value?: number | undefined
+  /** density of the fresh scrap read beside it, in the same picture or at the same densitometer */
+  fresh?: number | undefined
   celsius?: number | undefined
   /** film with tabular grain or rich in iodide: fix three times the clearing time */
   slowClearing?: boolean | undefined
@@ -19,8 +21,8 @@ export interface Reading {
 export interface Reference {
   value: number
   celsius: number | null
-  /** 'batch': read when it was mixed; 'formula': the mean of the formula's other fresh batches; 'class': the usual range of its kind */
-  from: 'batch' | 'formula' | 'class'
+  /** 'batch': read when it was mixed; 'beside': the fresh scrap read along with it; 'formula': the mean of the formula's other fresh batches; 'class': the usual range of its kind */
+  from: 'batch' | 'formula' | 'class' | 'beside'
 }
 
 export interface Judgement {
@@ -56,6 +58,7 @@ const sources: Record<Reference['from'], string> = {
   batch: 'the reading of this batch when it was fresh',
   formula: 'other fresh batches of this formula, because this one has no fresh reading',
   class: 'the usual range of its kind, because there is no fresh reading',
+  beside: 'the scrap kept from the fresh batch, read beside it',
 }
 
 /**
@@ -74,7 +77,11 @@ export function judge(
   if (reading.celsius !== undefined) requireTemperatures({ 'The temperature': reading.celsius })
   switch (kind) {
     case 'scrap-density':
-      return density(value, context.reference, reading.approximate ?? false)
+      return density(
+        value,
+        reading.fresh === undefined ? context.reference : { value: reading.fresh, celsius: null, from: 'beside' },
+        reading.approximate ?? false,
+      )
     case 'leader-black':
       return leader(value, reading, context.reference)
     case 'developer-ph':

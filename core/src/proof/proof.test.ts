@@ -50,6 +50,13 @@ describe('verdicts name their rule, ratio and reference', () => {
     const edge = value === 1.35 ? 1.36 : value
     expect(rule('scrap-density', edge, fresh(1.5))).toMatchObject({ verdict, rule: name, reference: 1.5 })
   })
+  test('the fresh scrap read beside it counts before what was kept of the batch', () => {
+    expect(rule('scrap-density', 0.9, fresh(0.9), { fresh: 1.5 })).toMatchObject({
+      verdict: 'failed',
+      reference: 1.5,
+      restsOn: expect.stringContaining('beside'),
+    })
+  })
   test('exactly 90 % is marginal, exactly 75 % too', () => {
     expect(rule('scrap-density', 0.9, fresh(1)).verdict).toBe('marginal')
     expect(rule('scrap-density', 0.75, fresh(1)).verdict).toBe('marginal')

@@ -1,5 +1,5 @@
 import { dilute, lifeCurve, pouredTogether, type Formula } from '@selvrin/core'
-import { api } from '@selvrin/core/contract'
+import { api, type LedgerLine } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import { v7 as uuid } from 'uuid'
 import { catalogueOf } from '../chemical/chemistry'
@@ -24,6 +24,18 @@ export function bottleRoutes(router: Router, house: House): void {
   route(router, house, api.bottle.get, ({ params, now }) => bottlePage(db, params.id, now))
 
   route(router, house, api.bottle.ledger, ({ params, query }) => ledgerPage(db, params.id, query.after ?? null))
+
+  route(router, house, api.bottle.lines, async ({ query }) =>
+    pageOf(
+      await db.rows<LedgerLine>(
+        `select e.id, e.bottle_id as "bottleId", e.kind, e.at, coalesce(p.name, 'someone who left') as by, e.ml, e.rolls, e.paper, e.colour_rolls as "colourRolls",
+           e.water_in_ml as "waterInMl", e.reverses, e.note from bottle_entry e left join person p on p.id = e.by_person
+         where $2::uuid is null or e.seq > (select seq from bottle_entry where id = $2) order by e.seq limit $1`,
+        [query.limit + 1, query.after ?? null],
+      ),
+      query.limit,
+    ),
+  )
 
   route(router, house, api.bottle.life, async ({ params, now }) => {
     const bottle = await bottleById(db, params.id, now)

@@ -52,7 +52,7 @@ export async function instruments(
     const tired = Math.max(0, i - tiredFrom) * 0.022
     const low = near(usual.low - tired * 0.2, 0.02)
     const strip = {
-      fog: near(usual.fog, 0.008),
+      fog: near(usual.fog, 0.022),
       low,
       high: Math.round((low + near(usual.high - usual.low - tired, 0.012)) * 100) / 100,
       max: near(usual.max - tired, 0.04),

@@ -1,6 +1,16 @@
 import { readFileSync } from 'node:fs'
-import { jsonSchemas, readFile, understander, writeFile, type Present } from '@selvrin/core'
-import { api, importPortion, type ChartRow, type FormulaRow, type ImportRow, type Jar } from '@selvrin/core/contract'
+import { jsonSchemas, readFile, understander, writeFile, type ExchangeKind, type Present } from '@selvrin/core'
+import {
+  api,
+  importPortion,
+  type ChartRow,
+  type FormulaRow,
+  type ImportRow,
+  type Jar,
+  type Bottle,
+  type LedgerLine,
+  type Proof,
+} from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { testHouse, type Caller, type TestHouse } from '../test/house'
 
@@ -42,7 +52,7 @@ async function stage(kind: string, rows: ImportRow[]) {
   }
   return { id, refused: null }
 }
-const rowsOf = (kind: 'formulas' | 'jars' | 'chart', text: string, shelf: Present) =>
+const rowsOf = (kind: ExchangeKind, text: string, shelf: Present) =>
   readFile(kind, text)
     .map(understander(kind, shelf, uuid))
     .flatMap((line) => (line.row ? [line.row] : []))
@@ -58,6 +68,76 @@ test.each(['formulas', 'jars', 'chart'] as const)(
     }
   },
 )
+
+test('bottles, their ledger and their tests go into another house and come to the same there', async () => {
+  const mine: Present = {
+    ...(await present()),
+    bottles: await all<Bottle>('/api/bottles'),
+    ledger: await all<LedgerLine>('/api/ledger'),
+    tests: await all<Proof>('/api/proofs'),
+  }
+  const other = await testHouse()
+  const there = await other.as('odo')
+  const ask = async (): Promise<Present> => ({
+    formulas: ((await there.send('GET', '/api/formulas')).body.rows ?? []) as unknown as FormulaRow[],
+    jars: [],
+    chart: [],
+    bottles: ((await there.send('GET', '/api/bottles?retired=true&limit=200')).body.rows ?? []) as unknown as Bottle[],
+  })
+  const bring = async (kind: ExchangeKind, format: 'csv' | 'json') => {
+    const rows = rowsOf(kind, writeFile(kind, format, mine), await ask())
+    const id = uuid()
+    await there.call(api.import.begin, { body: { id, kind, rows: rows.length } })
+    for (let from = 0; from < rows.length; from += importPortion)
+      expect(
+        (await there.call(api.import.stage, { params: { id }, body: { from, rows: rows.slice(from, from + importPortion) } })).status,
+      ).toBe(200)
+    const answer = await there.call(api.import.apply, { params: { id } })
+    expect([kind, answer.status, answer.body.message]).toEqual([kind, 200, undefined])
+    return [rows.length, answer.body.written]
+  }
+  const codes = new Set(mine.bottles?.map((bottle) => bottle.code))
+  const lines = mine.ledger?.filter((line) => mine.bottles?.some((bottle) => bottle.id === line.bottleId))
+  mine.ledger = lines ?? []
+  expect(await bring('bottles', 'csv')).toEqual([codes.size, codes.size])
+  const [asked, written] = await bring('ledger', 'csv')
+  expect([asked, written]).toEqual([mine.ledger.filter((line) => line.kind !== 'test').length, asked])
+  // the same file again: every line is there already
+  expect((await bring('ledger', 'json'))[1]).toBe(0)
+  await bring('tests', 'json')
+  const arrived = new Map((await ask()).bottles?.map((bottle) => [bottle.code, bottle as Bottle]))
+  for (const bottle of (mine.bottles ?? []) as Bottle[]) {
+    const copy = arrived.get(bottle.code)
+    expect([bottle.label, copy?.state.volumeMl.toFixed(3), copy?.state.rolls.toFixed(3), copy?.state.tests.length]).toEqual([
+      bottle.label,
+      bottle.state.volumeMl.toFixed(3),
+      bottle.state.rolls.toFixed(3),
+      bottle.state.tests.length,
+    ])
+  }
+  await other.close()
+}, 60_000)
+
+test('what cannot be meant in a file of bottles, lines or tests is said line by line', async () => {
+  const bottles = await all<Bottle>('/api/bottles')
+  const fixer = bottles.find((bottle) => bottle.family === 'fixer')
+  const shelf: Present = { ...(await present()), bottles }
+  const problems = (kind: ExchangeKind, text: string) =>
+    readFile(kind, text).map((one) => understander(kind, shelf, uuid)(one).problems.join(' '))
+  expect(problems('bottles', 'code,formula,size,made\nABC,No such formula,1 L,yesterday')[0]).toMatch(
+    /no formula.*six of the letters.*2026-04-14/,
+  )
+  expect(problems('ledger', `bottle,at,what,change\nZZZZZZ,2026-04-14,pour-out,-50\n${fixer?.code},2026-04-14,reverse,50`)).toEqual([
+    expect.stringContaining('Import the bottles first'),
+    expect.stringContaining('takes_back'),
+  ])
+  expect(
+    problems(
+      'tests',
+      `bottle,at,test,reading,seen\n${fixer?.code},2026-04-14,leader-black,40,\n${fixer?.code},2026-04-14,iodide-drop,,green`,
+    ),
+  ).toEqual([expect.stringContaining('no test of'), expect.stringContaining('clear, haze, cloud')])
+})
 
 test('10,000 rows of a chart are written at once, or not at all', async () => {
   const shelf = await present()

@@ -7,6 +7,7 @@ import { catalogueOf } from '../chemical/chemistry'
 import { notFound, Refusal } from '../http/refusal'
 import { route, type House } from '../http/route'
 import { writeChart, writeFormulas, writeJars } from './write'
+import { writeBottles, writeLedger, writeTests } from './writeLedger'
 
 interface Import {
   kind: ImportRow['kind']
@@ -78,9 +79,23 @@ export function importRoutes(router: Router, house: House): void {
       write,
       rows.filter((row) => row.kind === 'chart'),
     )
+    await writeBottles(
+      house,
+      write,
+      rows.filter((row) => row.kind === 'bottles'),
+    )
+    const lines = await writeLedger(
+      write,
+      rows.filter((row) => row.kind === 'ledger'),
+    )
+    const tests = await writeTests(
+      write,
+      rows.filter((row) => row.kind === 'tests'),
+    )
+    const passedOver = open.kind === 'ledger' ? rows.length - lines : open.kind === 'tests' ? rows.length - tests : 0
     await db.run(`update import set state = 'done' where id = $1`, [params.id], tx)
     await db.run('delete from import_row where import_id = $1', [params.id], tx)
-    return { written: rows.length }
+    return { written: rows.length - passedOver }
   })
 
   route(router, house, api.import.cancel, async ({ params, tx }) => {

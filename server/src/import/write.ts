@@ -5,13 +5,13 @@ import { newLabelCodes } from '../bottle/labels'
 import type { Database } from '../database/connection'
 import { Refusal } from '../http/refusal'
 
-interface Write {
+export interface Write {
   db: Database
   by: string
   now: number
   tx: Transaction | undefined
 }
-type Rows<K extends ImportRow['kind']> = Extract<ImportRow, { kind: K }>[]
+export type Rows<K extends ImportRow['kind']> = Extract<ImportRow, { kind: K }>[]
 
 const changedMeanwhile = (what: string): Refusal =>
   new Refusal(409, 'stale', `${what} changed while you looked at the import. Nothing was written: read the file again.`)

@@ -18,10 +18,10 @@ import { notFound, Refusal, stale } from '../http/refusal'
 import { route, type House } from '../http/route'
 import { rollRow } from '../run/rows'
 import { afterFailure } from './consequences'
+import { freshJudgement, testMarkOf } from './judged'
 import { readPicture } from './picture'
 import { contextOf, instrumentRow, proofRow, proofsOf } from './rows'
 
-const dayMs = 86_400_000
 const ruleRows = `select id, version, family, kind, at_mixing as "atMixing", every_days as "everyDays", every_share as "everyShare", before_critical as "beforeCritical", active from due_rule`
 
 /** Tests of bottles and films, when they fall due, and what they say of a formula's capacity. */
@@ -90,17 +90,7 @@ export function proofRoutes(router: Router, house: House): void {
         tx,
       )
     if (bottle) {
-      const test: TestMark = {
-        kind: body.kind,
-        verdict: judgement.verdict,
-        rule: judgement.rule,
-        reason: judgement.reason,
-        reading: reading.value ?? null,
-        reference: judgement.reference,
-        fixS: judgement.fixS,
-        againAt: judgement.againDays === null ? null : now + judgement.againDays * dayMs,
-        overruled: null,
-      }
+      const test = testMarkOf(body.kind, reading, judgement, now)
       await writeEntry(
         db,
         { id: uuid(), bottleId: bottle.id, kind: 'test', at: now, by: who.id, ml: 0, test, proofId: body.id, note: judgement.reason },
@@ -195,18 +185,4 @@ export function proofRoutes(router: Router, house: House): void {
     }
     return { estimate: capacityFromTests([...lives.values()]), bottles: lives.size }
   })
-}
-
-/** What a fresh batch's own reading says: it is the reference from now on, and sets the fixing time where it is a clearing time. */
-function freshJudgement(kind: Parameters<typeof judge>[0], reading: Parameters<typeof judge>[1]): Judgement {
-  const judged = judge(kind, reading, { reference: null })
-  return {
-    ...judged,
-    verdict: 'keep',
-    rule: 'reference',
-    reason: `Kept as the fresh reading of its batch.${judged.fixS === null ? '' : ` Fix ${Math.round(judged.fixS)} s.`}`,
-    restsOn: 'being fresh',
-    retire: false,
-    againDays: null,
-  }
 }

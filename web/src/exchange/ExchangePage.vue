@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { exchangeKinds, writeFile, type ExchangeKind, type Understood } from '@selvrin/core'
+import { exchangeKinds, writeFile, type ExchangeKind, type Present, type Understood } from '@selvrin/core'
 import { api, importPortion, type ImportRow } from '@selvrin/core/contract'
 import { proxy, wrap } from 'comlink'
 import { v7 as uuid } from 'uuid'
@@ -11,7 +11,8 @@ import { useAction } from '../api/useAction'
 import { now } from '../clock'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
-import { useChart, useFormulas, useJars } from '../stores'
+import { useBottles, useChart, useFormulas, useJars, useShelves } from '../stores'
+import { everyLine, everyTest } from './everything'
 import type { ExchangeReading } from './understand.worker'
 import UnderstoodList from './UnderstoodList.vue'
 
@@ -21,22 +22,51 @@ const formulas = useFormulas()
 const jars = useJars()
 const chart = useChart()
 const { busy, problem, act } = useAction()
-const load = (fresh = false) => Promise.all([formulas.load(fresh), jars.load(fresh), chart.load(fresh)])
+const bottles = useBottles()
+const shelves = useShelves()
+const load = (fresh = false) =>
+  Promise.all([formulas.load(fresh), jars.load(fresh), chart.load(fresh), bottles.load(fresh), shelves.load(fresh)])
 onMounted(() => void load())
 
 const asked = route.query.kind
 const kind = ref<ExchangeKind | null>(exchangeKinds.find((one) => one === asked) ?? 'formulas')
-const names: Record<ExchangeKind, string> = { formulas: 'Formulas', jars: 'Jars', chart: 'Development chart' }
+const names: Record<ExchangeKind, string> = {
+  formulas: 'Formulas',
+  jars: 'Jars',
+  chart: 'Development chart',
+  bottles: 'Bottles',
+  ledger: 'Ledger of the bottles',
+  tests: 'Tests of the bottles',
+}
 const kinds = exchangeKinds.map((value) => ({ value, name: names[value] }))
-const counts = computed(() => ({ formulas: formulas.rows.length, jars: jars.rows.length, chart: chart.rows.length }))
-const present = () => ({ formulas: formulas.rows, jars: jars.rows, chart: chart.rows })
+const counts = computed((): Partial<Record<ExchangeKind, number>> => ({
+  formulas: formulas.rows.length,
+  jars: jars.rows.length,
+  chart: chart.rows.length,
+  bottles: bottles.rows.length,
+}))
+const present = (): Present => ({
+  formulas: formulas.rows,
+  jars: jars.rows,
+  chart: chart.rows,
+  bottles: bottles.rows,
+  shelves: shelves.rows,
+})
 
 async function save(format: 'json' | 'csv'): Promise<void> {
   if (kind.value === null) return
   await load()
+  const all = present()
+  const good = await act(async () => {
+    const told = (done: number) => (progress.value = { words: 'Fetching', done, of: done })
+    if (kind.value === 'ledger') all.ledger = await everyLine(told)
+    if (kind.value === 'tests') all.tests = await everyTest(told)
+  })
+  progress.value = null
+  if (!good) return
   const link = document.createElement('a')
   link.href = URL.createObjectURL(
-    new Blob([writeFile(kind.value, format, present())], { type: format === 'json' ? 'application/json' : 'text/csv' }),
+    new Blob([writeFile(kind.value, format, all)], { type: format === 'json' ? 'application/json' : 'text/csv' }),
   )
   link.download = `${kind.value}-${new Date(now()).toISOString().slice(0, 10)}.${format}`
   link.click()
@@ -173,8 +203,9 @@ onBeforeUnmount(() => {
       <UnderstoodList :lines="lines" />
     </template>
     <p v-else-if="!progress && written === null && kind" class="max-w-3xl text-lg text-quiet">
-      {{ counts[kind] }} {{ names[kind].toLowerCase() }} here. Amounts in any unit: 2.5 L, 3 oz, 68 °F, 9:30. What a file says is shown line
-      by line before anything is written. The shape of the files is in docs/formats.
+      {{ counts[kind] === undefined ? '' : `${counts[kind]} ${names[kind].toLowerCase()} here. `
+      }}{{ kind === 'ledger' || kind === 'tests' ? 'Their bottles come first, in a file of their own. ' : '' }}Amounts in any unit: 2.5 L, 3
+      oz, 68 °F, 9:30. What a file says is shown line by line before anything is written. The shape of the files is in docs/formats.
     </p>
   </div>
 </template>

@@ -9,6 +9,7 @@ import { useBench } from '../device/readings'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import { useSession } from '../session/store'
+import MeasuredTemperature from '../proof/MeasuredTemperature.vue'
 import DemoDip from './DemoDip.vue'
 import JugPanel from './JugPanel.vue'
 
@@ -26,6 +27,7 @@ const keeping = useAction()
 const hotC = ref<number | null>(session.darkroom?.tapHotC ?? null)
 const coldC = ref<number | null>(session.darkroom?.tapColdC ?? null)
 const typedC = ref<number | null>(null)
+const readC = ref<number | null>(null)
 const temperature = (celsius: number) => showTemperature(Math.round(celsius * 10) / 10, session.units)
 const volume = (ml: number) => showVolume(ml, session.units)
 const blend = computed(() => {
@@ -51,6 +53,11 @@ async function keepTaps(): Promise<void> {
     await session.load()
   })
 }
+/** What the probe at the bench says is corrected already. */
+function fromProbe(): void {
+  readC.value = null
+  typedC.value = Math.round((live.value ?? 0) * 10) / 10
+}
 async function ready(): Promise<void> {
   await keepTaps()
   await record({ id: uuid(), kind: 'water', celsius: typedC.value })
@@ -69,13 +76,13 @@ async function ready(): Promise<void> {
       <b class="font-mono">{{ volume(blend.hotMl) }}</b> hot + <b class="font-mono">{{ volume(blend.coldMl) }}</b> cold
     </p>
     <p v-else-if="blend" class="mb-4 text-xl font-semibold text-alarm">{{ blend.problem }}</p>
-    <div class="mb-4 grid max-w-2xl grid-cols-3 gap-4 max-sm:grid-cols-2">
+    <div class="mb-4 grid max-w-2xl grid-cols-2 gap-4">
       <QuantityField v-model="hotC" kind="temperature" label="Hot tap today" />
       <QuantityField v-model="coldC" kind="temperature" label="Cold tap today" />
-      <QuantityField v-model="typedC" kind="temperature" label="Measured, if you like" />
     </div>
+    <MeasuredTemperature v-model="typedC" v-model:typed="readC" label="Measured, if you like" class="mb-4 max-w-2xl" :probe-too="false" />
     <div v-if="live !== null" class="mb-4 flex flex-wrap items-center gap-4">
-      <button type="button" class="button" :disabled="!probe.reading.value?.stable" @click="typedC = Math.round((live ?? 0) * 10) / 10">
+      <button type="button" class="button" :disabled="!probe.reading.value?.stable" @click="fromProbe">
         {{ probe.device.value?.name }}: <b class="font-mono text-2xl">{{ temperature(live) }}</b>
         {{ probe.reading.value?.stable ? '' : ', still moving' }}
       </button>

@@ -41,7 +41,13 @@ function draw(): void {
   const { colour, text, axis } = chartStyle()
   const level = (y: number, name: string, type: 'solid' | 'dashed' | 'dotted', width: number) => ({
     yAxis: y,
-    label: { formatter: name, position: 'insideEndTop' as const, distance: 2, ...text, fontSize: 13 },
+    label: {
+      formatter: name,
+      position: name === 'action' ? ('insideStartTop' as const) : ('insideEndTop' as const),
+      distance: 5,
+      ...text,
+      fontSize: 14,
+    },
     lineStyle: { color: colour('ink'), type, width },
   })
   const reach = 1.25 * Math.max(limits.control, ...values.map((value) => Math.abs(value - mean)))
@@ -49,7 +55,7 @@ function draw(): void {
     {
       animation: false,
       textStyle: text,
-      grid: { left: 52, right: 16, top: 12, bottom: 28 },
+      grid: { left: 52, right: 16, top: 20, bottom: 28 },
       xAxis: { type: 'category', data: days, ...axis, splitLine: { show: false }, axisLabel: { ...text, hideOverlap: true } },
       yAxis: {
         type: 'value',
@@ -78,7 +84,7 @@ function draw(): void {
             silent: true,
             symbol: 'none',
             data: [
-              level(mean, 'mean', 'solid', 1),
+              level(mean, '', 'solid', 1),
               level(mean + limits.action, 'action', 'dashed', 2),
               level(mean - limits.action, '', 'dashed', 2),
               level(mean + limits.control, 'control', 'solid', 3),

@@ -29,13 +29,11 @@ const look = ref<string | null>(null)
 const proofId = ref(uuid())
 const written = shallowRef<Proof | null>(null)
 const choices = computed(() =>
-  rolls.rows
-    .slice(0, 60)
-    .map((roll) => ({
-      value: roll.id,
-      name: `${roll.film}, ${roll.member}`,
-      detail: `run ${roll.runNumber ?? '–'}, ${showDate(roll.at, zone.value)}`,
-    })),
+  rolls.rows.slice(0, 60).map((roll) => ({
+    value: roll.id,
+    name: `${roll.film}, ${roll.member}`,
+    detail: `run ${roll.runNumber ?? '–'}, ${showDate(roll.at, zone.value)}`,
+  })),
 )
 const judged = computed(() => (kind.value && look.value !== null ? judge(kind.value, { look: look.value }, { reference: null }) : null))
 async function write(): Promise<void> {

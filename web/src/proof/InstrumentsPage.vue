@@ -140,8 +140,7 @@ async function keep(): Promise<void> {
           <ul>
             <li v-for="one in of('process')" :key="one.id" class="flex items-center gap-4 border-b border-line py-2">
               <p class="flex-1">
-                <b class="text-lg">{{ one.name }}</b
-                ><br />{{ one.strips.length }} control strips{{ tested(one) }}
+                <b class="text-lg">{{ one.name }}</b><br />{{ one.strips.length }} control strips{{ tested(one) }}
               </p>
               <RouterLink :to="`/proofs/process/${one.id}`" class="button button-small">Control chart of {{ one.name }}</RouterLink>
             </li>

@@ -9,7 +9,18 @@ import { useInstruments } from '../stores'
 import { thermometerId } from './thermometers'
 
 /** A temperature as read, and with which thermometer: the model is the temperature it means, °C. */
-const { label, hint = '', atProcess = null } = defineProps<{ label: string; hint?: string; atProcess?: number | null }>()
+const {
+  label,
+  hint = '',
+  atProcess = null,
+  probeToo = true,
+} = defineProps<{
+  label: string
+  hint?: string
+  atProcess?: number | null
+  /** offer what the probe at the bench says */
+  probeToo?: boolean
+}>()
 const model = defineModel<number | null>({ required: true })
 const typed = defineModel<number | null>('typed', { default: null })
 const session = useSession()
@@ -27,8 +38,9 @@ const choices = computed(() => [
 ])
 const chosen = computed(() => glasses.value.find((one) => one.id === thermometerId.value))
 const points = computed(() => chosen.value?.points ?? [])
+// a temperature set from outside is shown as the reading it came from
 const read = computed({
-  get: () => typed.value,
+  get: () => typed.value ?? model.value,
   set: (value: number | null) => {
     typed.value = value
     model.value = value === null ? null : correctedTemperature(value, points.value)
@@ -62,7 +74,7 @@ function fromProbe(): void {
       <QuantityField v-model="read" kind="temperature" :label="label" :hint="meant || hint" />
       <ChoiceField v-if="glasses.length > 0" :model-value="thermometerId" label="Read with" :choices="choices" @update:model-value="pick" />
     </div>
-    <button v-if="probe.reading.value?.value != null" type="button" class="link min-h-11" @click="fromProbe">
+    <button v-if="probeToo && probe.reading.value?.value != null" type="button" class="link min-h-11" @click="fromProbe">
       Take {{ showTemperature(Math.round(probe.reading.value.value * 10) / 10, session.units) }} from {{ probe.device.value?.name }}
     </button>
     <p v-if="doubt" class="text-quiet">{{ doubt }}</p>

@@ -210,6 +210,9 @@ const shown = (value: { density: number; spread: number; opaque: boolean }) =>
             >The new scrap has <b>{{ Math.round(reading.ratio * 100) }} %</b> of the fresh one’s density.</template
           >
           <template v-else>A photograph tells no more than “opaque” beyond D 2: use a mid grey.</template>
+          <template v-if="Math.max(reading.fresh.spread, reading.scrap.spread) > 0.1"
+            ><b>An area is uneven: keep it within one patch.</b>
+          </template>
           {{ reading.approximate ? 'Approximate: no wedge in the picture takes the camera’s tone curve out.' : 'Corrected by the wedge.' }}
         </p>
       </div>

@@ -36,6 +36,7 @@ const usable = computed(() => bottles.rows.filter((bottle) => bottle.retiredAt =
 const weight: Record<string, number> = { again: 0, unexpected: 1, share: 2, days: 3, reference: 4 }
 const due = computed(() =>
   usable.value
+    .filter((bottle) => !bottle.state.findings.some((finding) => finding.severity === 'error' && finding.rule !== 'bottle-failed'))
     .flatMap((bottle) => bottle.due.map((one) => ({ ...one, bottle })))
     .sort((a, b) => (weight[a.why] ?? 9) - (weight[b.why] ?? 9) || a.bottle.label.localeCompare(b.bottle.label, 'en', { numeric: true })),
 )

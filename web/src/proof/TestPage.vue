@@ -36,6 +36,7 @@ const missing = ref('')
 const phase = ref<'steps' | 'reading' | 'written'>('steps')
 const proofId = ref(uuid())
 const figure = ref('')
+const freshFigure = ref('')
 const look = ref<string | null>(null)
 const celsius = ref<number | null>(null)
 const slow = ref(false)
@@ -69,6 +70,11 @@ const mayBeFresh = computed(
 )
 watch(mayBeFresh, (may) => (fresh.value = may && (bottle.value?.state.ageDays ?? 99) < 2), { immediate: true })
 const value = computed(() => (form.value && figure.value.trim() !== '' ? readFigure(figure.value, form.value) : null))
+const besideFresh = computed(() =>
+  kind.value === 'scrap-density' && form.value && !fresh.value && freshFigure.value.trim() !== ''
+    ? readFigure(freshFigure.value, form.value)
+    : null,
+)
 const wrongFigure = computed(() =>
   figure.value.trim() !== '' && value.value === null ? 'This cannot be read: write a number such as 68 or 8.4.' : '',
 )
@@ -77,6 +83,7 @@ const reading = computed((): Reading | null => {
   if (value.value === null) return null
   return {
     value: value.value,
+    ...(besideFresh.value === null ? {} : { fresh: besideFresh.value }),
     ...(celsius.value === null ? {} : { celsius: celsius.value }),
     ...(slow.value ? { slowClearing: true } : {}),
     ...(photo.value?.approximate ? { approximate: true } : {}),
@@ -109,6 +116,7 @@ function fromPhoto(found: PictureReading | null, kept: typeof keep.value): void 
   photo.value = found
   keep.value = kept
   if (found && !found.scrap.opaque) figure.value = found.scrap.density.toFixed(2)
+  if (found && !found.fresh.opaque) freshFigure.value = found.fresh.density.toFixed(2)
 }
 function choose(one: string): void {
   look.value = look.value === one ? null : one
@@ -146,6 +154,7 @@ async function write(): Promise<void> {
 function again(): void {
   proofId.value = uuid()
   figure.value = ''
+  freshFigure.value = ''
   look.value = null
   photo.value = null
   keep.value = null
@@ -197,6 +206,12 @@ function again(): void {
               :label="`${form.label}${form.unit === 'pH' ? '' : `, ${form.unit}`}`"
               :hint="reference ? `fresh ${showReading(kind, reference.value)}` : 'no fresh reading yet'"
               :problem="wrongFigure"
+            />
+            <TextField
+              v-if="kind === 'scrap-density' && !fresh"
+              v-model="freshFigure"
+              label="Density of the fresh scrap beside it, D"
+              hint="kept from the fresh batch"
             />
             <button
               v-if="form.unit === 'pH' && meter.reading.value?.value != null"

@@ -8,7 +8,7 @@ import { useAction } from '../api/useAction'
 import { now } from '../clock'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
-import QuantityField from '../fields/QuantityField.vue'
+import MeasuredTemperature from '../proof/MeasuredTemperature.vue'
 import TextField from '../fields/TextField.vue'
 import BathMark from '../marks/BathMark.vue'
 import { benchHidden } from '../room/bench'
@@ -241,7 +241,7 @@ async function giveUp(): Promise<void> {
     </nav>
     <ModalPanel :open="measuring" title="Temperature in the tank" @close="measuring = false">
       <form class="space-y-4" @submit.prevent="keepTemperature">
-        <QuantityField v-model="measured" kind="temperature" label="Measured" large />
+        <MeasuredTemperature v-model="measured" label="Measured" />
         <div class="flex gap-3">
           <button class="button button-main">Write it down</button>
           <button type="button" class="button" @click="measuring = false">Not now</button>

@@ -28,6 +28,13 @@ watch(
 const changed = computed(
   () => result.value !== base.value.result || contrast.value !== base.value.contrast || note.value !== base.value.note,
 )
+const what = ref('')
+async function clear(markId: string): Promise<void> {
+  const good = await act(() => call(api.run.clearMark, { params: { id: roll.id, markId }, body: { what: what.value } }))
+  if (!good) return
+  what.value = ''
+  emit('judged')
+}
 const results = ['thin', 'right', 'dense'] as const
 const contrasts = ['flat', 'right', 'hard'] as const
 async function keep(): Promise<void> {
@@ -42,7 +49,7 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <li class="card">
+  <li class="card" :id="`film-${roll.id}`">
     <p class="text-xl">
       <b>{{ roll.film }}</b> at EI {{ roll.ei }}, {{ roll.format }} · {{ roll.member }}
     </p>
@@ -50,6 +57,18 @@ async function keep(): Promise<void> {
       {{ roll.developer }}{{ roll.developedS === null ? '' : `, ${showTime(roll.developedS)}`
       }}{{ roll.runNumber === null ? '' : `, run ${roll.runNumber}` }} · {{ showMoment(roll.at, session.session?.darkroom.zone ?? 'UTC') }}
     </p>
+    <div v-for="mark in roll.marks" :key="mark.id" class="mt-3 border-l-4 border-alarm pl-4">
+      <p>
+        <b>{{ mark.cleared === null ? 'To look at.' : 'Settled.' }}</b> {{ mark.text }}
+      </p>
+      <p v-if="mark.cleared !== null" class="text-quiet">
+        {{ mark.cleared }}, {{ showMoment(mark.clearedAt ?? 0, session.session?.darkroom.zone ?? 'UTC') }}
+      </p>
+      <form v-else-if="session.isTechnician" class="mt-2 flex flex-wrap items-end gap-3" @submit.prevent="clear(mark.id)">
+        <div class="min-w-52 flex-1"><TextField v-model="what" label="What was done about it" /></div>
+        <button class="button button-small min-h-12" :disabled="busy || what.trim().length < 3">It is settled</button>
+      </form>
+    </div>
     <form class="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3" @submit.prevent="keep">
       <div role="group" aria-label="Density">
         <p class="font-semibold">Negatives came out</p>

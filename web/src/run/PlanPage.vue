@@ -8,9 +8,9 @@ import { call, sentence } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
-import QuantityField from '../fields/QuantityField.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
+import MeasuredTemperature from '../proof/MeasuredTemperature.vue'
 import FindingList from '../marks/FindingList.vue'
 import { useBottles, useChart, usePeople, useVessels } from '../stores'
 import BeakerRow from './BeakerRow.vue'
@@ -37,6 +37,9 @@ const fixer = ref<string | null>(null)
 const aid = ref<string | null>(null)
 const wetting = ref<string | null>(null)
 const temperatureC = ref<number | null>(20)
+const typedC = ref<number | null>(20)
+const critical = ref(false)
+const second = ref<string | null>(null)
 const agitation = ref<string | null>('10-4inv-30')
 const preWet = ref(false)
 const overrule = ref('')
@@ -96,6 +99,18 @@ const stops = computed(() => [
 const fixers = computed(() => bathChoices(bottles.rows, 'fixer'))
 const aids = computed(() => [{ value: 'none', name: 'No wash aid' }, ...bathChoices(bottles.rows, 'wash-aid')])
 const wettings = computed(() => [{ value: 'none', name: 'No wetting agent' }, ...bathChoices(bottles.rows, 'wetting-agent')])
+/** A bottle that should not be used can be chosen all the same: the plan then asks for the reason. */
+const pickable = <C extends { name: string; detail?: string; disabled?: boolean }>(choices: C[]): C[] =>
+  choices.map((choice) => (choice.disabled ? { ...choice, disabled: false, detail: `only with a reason: ${choice.detail ?? ''}` } : choice))
+const first = computed(() => bottles.rows.find((one) => one.id === fixer.value))
+const paired = computed(() => first.value?.use.school === 'two-bath')
+const seconds = computed(() =>
+  bathChoices(
+    bottles.rows.filter((one) => one.formulaId === first.value?.formulaId && one.state.twoBath?.position === 2),
+    'fixer',
+  ),
+)
+watch(seconds, (choices) => (second.value = choices[0]?.value ?? null))
 /** The oldest bottle that bears two rolls or the films already named. */
 const firstThatServes = (choices: { value: string; disabled: boolean; rolls: number }[]) =>
   choices.find((choice) => !choice.disabled && choice.rolls >= Math.max(2, owners.length))?.value ?? null
@@ -147,11 +162,13 @@ const request = computed((): PlanRequest | null =>
           { family: 'film-developer', bottleId: chosenDeveloper.value.bottleId, parts: chosenDeveloper.value.parts },
           ...bath('stop-bath', stop.value),
           ...bath('fixer', fixer.value),
+          ...(paired.value ? bath('fixer', second.value) : []),
           ...bath('wash-aid', aid.value),
           ...bath('wetting-agent', wetting.value),
         ],
         temperatureC: temperatureC.value ?? 20,
         agitation: agitation.value ?? '10-4inv-30',
+        critical: critical.value,
         preWet: preWet.value,
         washAid: aid.value !== null && aid.value !== 'none',
         wettingAgent: wetting.value !== null && wetting.value !== 'none',
@@ -220,16 +237,18 @@ async function keep(): Promise<void> {
       <ChoiceField
         v-model="developer"
         label="Developer"
-        :choices="developers"
+        :choices="pickable(developers)"
         :placeholder="film ? 'No developer on the shelf has a charted time' : 'Choose the film first'"
       />
       <ChoiceField v-if="sources.length > 1" v-model="source" label="Sources disagree: whose time?" :choices="sources" />
-      <QuantityField v-model="temperatureC" kind="temperature" label="Developer, measured" hint="bring the other baths to it" />
+      <MeasuredTemperature v-model="temperatureC" v-model:typed="typedC" label="Developer, measured" hint="bring the other baths to it" />
       <ChoiceField v-model="agitation" label="Agitation" :choices="agitationChoices" />
-      <ChoiceField v-model="stop" label="Stop bath" :choices="stops" />
-      <ChoiceField v-model="fixer" label="Fixer" :choices="fixers" />
-      <ChoiceField v-model="aid" label="Wash aid" :choices="aids" placeholder="No wash aid" />
-      <ChoiceField v-model="wetting" label="Wetting agent" :choices="wettings" placeholder="No wetting agent" />
+      <ChoiceField v-model="stop" label="Stop bath" :choices="pickable(stops)" />
+      <ChoiceField v-model="fixer" label="Fixer" :choices="pickable(fixers)" />
+      <ChoiceField v-if="paired" v-model="second" label="Second fixing bath" :choices="seconds" placeholder="pair it with another first" />
+      <ChoiceField v-model="aid" label="Wash aid" :choices="pickable(aids)" placeholder="No wash aid" />
+      <ChoiceField v-model="wetting" label="Wetting agent" :choices="pickable(wettings)" placeholder="No wetting agent" />
+      <SwitchField v-model="critical" label="Someone’s only negatives" detail="every bath tested the same day, or a reason" />
       <SwitchField v-model="preWet" label="Pre-wet" detail="a minute of water first; not for tabular grain" />
     </section>
 

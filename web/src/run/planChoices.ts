@@ -67,13 +67,16 @@ export function sourcesOf(
   }))
 }
 
-/** Bottles of a family, the oldest that can still serve first. */
+const forPaper = (bottle: Bottle): boolean => bottle.use.fixes !== undefined && bottle.use.fixes !== 'film'
+
+/** Bottles of a family, those for film before those for paper, the oldest that can still serve first. */
 export const bathChoices = (bottles: Bottle[], family: string) =>
   bottles
     .filter((bottle) => bottle.family === family && bottle.retiredAt === null)
     .sort(
       (a, b) =>
         Number(spent(a)) - Number(spent(b)) ||
+        Number(forPaper(a)) - Number(forPaper(b)) ||
         Number(a.parts === null && (a.use.dilutions[0] ?? [1]).length > 1) -
           Number(b.parts === null && (b.use.dilutions[0] ?? [1]).length > 1) ||
         oldestFirst(a, b),

@@ -62,6 +62,8 @@ create table proof_picture (
 );
 
 alter table bottle_entry drop constraint bottle_entry_kind_check;
+alter table import drop constraint import_kind_check;
+alter table import add constraint import_kind_check check (kind in ('formulas', 'jars', 'chart', 'bottles', 'ledger', 'tests'));
 alter table bottle_entry
   add seq bigint generated always as identity,
   add colour_rolls numeric(14,4) not null default 0 check (colour_rolls >= 0 and colour_rolls <= rolls),
@@ -80,6 +82,7 @@ alter table bottle_entry
   add constraint bottle_entry_still check (kind not in ('move', 'move-up', 'change', 'retire') or ml = 0);
 drop index bottle_entry_bottle;
 create index bottle_entry_bottle on bottle_entry (bottle_id, at, seq);
+create unique index bottle_entry_seq on bottle_entry (seq);
 create index bottle_entry_group on bottle_entry (group_id) where group_id is not null;
 create index bottle_entry_tests on bottle_entry (bottle_id, at) where test is not null;
 
@@ -179,7 +182,10 @@ create trigger tell after insert on waste_entry for each row execute function te
 drop table waste_entry, notice, roll_mark, due_rule, bottle_checkpoint, proof_picture;
 drop trigger keep_checkpoint on bottle_entry;
 drop function keep_checkpoint, rebuild_checkpoints;
-drop index bottle_entry_tests, bottle_entry_group, bottle_entry_bottle;
+delete from import where kind not in ('formulas', 'jars', 'chart');
+alter table import drop constraint import_kind_check;
+alter table import add constraint import_kind_check check (kind in ('formulas', 'jars', 'chart'));
+drop index bottle_entry_tests, bottle_entry_seq, bottle_entry_group, bottle_entry_bottle;
 alter table bottle_entry disable trigger append_only;
 update bottle_entry set kind = 'correct' where kind in ('decant', 'water', 'evaporate', 'replenish', 'bleed', 'test', 'move', 'move-up', 'change', 'wrong-bottle', 'retire');
 alter table bottle_entry enable trigger append_only;
