@@ -72,23 +72,23 @@ test('a member sees the shelf and their own films, and nothing that changes chem
 
 test('someone else’s pour moves the level here; / finds a bottle by its code; ? lists the keys', async ({ page, browser, house }) => {
   await signIn(page)
-  await page.getByRole('link', { name: /^D8/ }).click()
+  await page.getByRole('link', { name: /^D9/ }).click()
   await expect(page.getByText('2.50 L of 2.50 L')).toBeVisible()
   const other = await browser.newContext({ baseURL: house.url })
   const second = await other.newPage()
   await signIn(second, 'odo')
-  const [code] = await house.ask<{ code: string }>(`select code from bottle where letter = 'D' and number = 8`)
+  const [code] = await house.ask<{ code: string }>(`select code from bottle where letter = 'D' and number = 9`)
   await second.keyboard.press('?')
   await expect(second.getByText('hold a run at the end of its step')).toBeVisible()
   await second.keyboard.press('Escape')
   await second.keyboard.press('/')
   await second.getByLabel('Name, label or code').fill(code?.code.toLowerCase() ?? '')
-  await expect(second.getByRole('button', { name: /Bottle D8/ })).toBeVisible()
+  await expect(second.getByRole('button', { name: /Bottle D9/ })).toBeVisible()
   await second.keyboard.press('Enter')
-  await second.getByRole('button', { name: 'Pour or top up' }).click()
+  await second.getByRole('button', { name: 'Pour, top up' }).click()
   await second.getByLabel('How much').fill('9 L')
   await second.getByRole('button', { name: 'Write it down' }).click()
-  await expect(second.getByRole('alert')).toContainText('D8 holds 2500 ml')
+  await expect(second.getByRole('alert')).toContainText('D9 holds 2500 ml')
   await expect(second.getByLabel('How much')).toHaveValue('9 L')
   await second.getByLabel('How much').fill('500 ml')
   await second.getByRole('button', { name: 'Write it down' }).click()
@@ -183,6 +183,10 @@ for (const [width, height] of [
     )
     const [jar] = await house.ask<{ id: string }>(`select id from jar where chemical = 'hydroquinone'`)
     const [bottle] = await house.ask<{ id: string }>(`select id from bottle where letter = 'S' order by number desc limit 1`)
+    const [fixer] = await house.ask<{ id: string }>(
+      `select id from bottle where letter = 'F' and retired_at is null order by number desc limit 1`,
+    )
+    const [process_] = await house.ask<{ id: string }>(`select id from instrument where kind = 'process'`)
     for (const path of [
       '/shelf',
       `/shelf/${bottle?.id}`,
@@ -196,6 +200,14 @@ for (const [width, height] of [
       '/formulary/exchange',
       '/devices',
       '/scales',
+      '/proofs',
+      `/proofs/clearing-time/${fixer?.id}`,
+      `/proofs/process/${process_?.id}`,
+      '/proofs/instruments',
+      '/proofs/rules',
+      '/proofs/film/residual-silver',
+      '/shelf/supply',
+      '/shelf/waste',
       '/tanks',
       '/tanks/plan',
       '/films',

@@ -35,6 +35,8 @@ test('safelight: every pixel of every station is black or red, with a menu open 
   const [parts] = await formulaId('Sepia toner, working')
   const [jar] = await house.ask<{ id: string }>(`select id from jar where chemical = 'silver-nitrate'`)
   const [run] = await house.ask<{ id: string }>('select id from run order by number desc limit 1')
+  const [fixer] = await house.ask<{ id: string }>(`select bottle_id as id from proof where kind = 'clearing-time' order by at desc limit 1`)
+  const [process_] = await house.ask<{ id: string }>(`select id from instrument where kind = 'process'`)
   const stops = [
     `/shelf/${bottle?.id}`,
     '/formulary',
@@ -48,6 +50,13 @@ test('safelight: every pixel of every station is black or red, with a menu open 
     `/formulary/${parts?.id}`,
     '/devices',
     '/scales',
+    '/proofs',
+    `/proofs/clearing-time/${fixer?.id}`,
+    `/proofs/process/${process_?.id}`,
+    '/proofs/instruments',
+    '/proofs/rules',
+    '/shelf/supply',
+    '/shelf/waste',
     '/tanks',
     `/tanks/${run?.id}`,
     '/films',

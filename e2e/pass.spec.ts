@@ -172,7 +172,7 @@ test('from a formula to a developed roll', async ({ page, browser, house }) => {
   })
 
   await test.step('a wrong line is taken back', async () => {
-    await page.getByRole('button', { name: 'Poured back, tally' }).click()
+    await page.getByRole('button', { name: 'Poured back', exact: true }).click()
     await page.getByLabel('How many went through').fill('5')
     await page.getByRole('button', { name: 'Write it down' }).click()
     await expect(page.getByText('Used, 5 rolls')).toBeVisible()

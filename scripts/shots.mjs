@@ -7,6 +7,7 @@ import { build } from './lib/build.mjs'
 import { chromium as chromiumPath } from './lib/install.mjs'
 import { isRoot, root } from './lib/place.mjs'
 import { ensureDatabase, startPostgres } from './lib/postgres.mjs'
+import { makePicture } from './lib/picture.mjs'
 import { step } from './lib/say.mjs'
 
 const { chromium } = await import('@playwright/test')
@@ -56,7 +57,7 @@ try {
   await page.clock.install()
   await page.goto('/sign-in')
   await page.getByRole('button', { name: /Ilse Varn/ }).click()
-  await page.getByRole('link', { name: /D8/ }).waitFor()
+  await page.getByRole('link', { name: /D9/ }).waitFor()
   await page.locator('main').focus()
   await shot('shelf')
   await page
@@ -65,6 +66,46 @@ try {
     .click()
   await page.getByRole('heading', { name: 'Ledger' }).waitFor()
   await shot('bottle')
+  const bottle = page.url().split('/').at(-1)
+  await page.goto('/proofs')
+  await page.getByRole('heading', { name: 'Due' }).waitFor()
+  await page
+    .getByRole('link', { name: /^Test / })
+    .first()
+    .waitFor()
+  await shot('proofs')
+  await page.goto(`/proofs/clearing-time/${bottle}`)
+  await page.getByRole('button', { name: /skip to it/ }).click()
+  await page.getByLabel('Clearing time, s').fill('98')
+  await page.getByLabel('Its temperature').fill('21.5')
+  await page.getByText('Keep', { exact: true }).waitFor()
+  await page.locator('main').focus()
+  await shot('clearing-test')
+  const developer = await page.evaluate(async () => (await (await fetch('/api/bottles')).json()).rows.find((row) => row.label === 'D9').id)
+  const scraps = await makePicture({ width: 1500, height: 1000, densities: [1.2, 0.96, 0.3, 0.6, 0.9, 1.2, 1.5], seed: 4 })
+  await page.goto(`/proofs/scrap-density/${developer}`)
+  await page.getByRole('button', { name: /skip to it/ }).click()
+  await page.locator('input[type=file]').setInputFiles({ name: 'scraps.png', mimeType: 'image/png', buffer: scraps.png })
+  const photograph = page.getByRole('img', { name: 'The photograph' })
+  await photograph.waitFor()
+  for (const [name, area] of [
+    ['Empty light', scraps.empty],
+    ['Fresh reference', scraps.patches[0].area],
+    ['New scrap', scraps.patches[1].area],
+  ]) {
+    await page.getByRole('button', { name }).click()
+    const box = await photograph.boundingBox()
+    await page.mouse.move(box.x + (area.x / 1500) * box.width, box.y + (area.y / 1000) * box.height)
+    await page.mouse.down()
+    await page.mouse.move(box.x + ((area.x + area.width) / 1500) * box.width, box.y + ((area.y + area.height) / 1000) * box.height)
+    await page.mouse.up()
+  }
+  await page.getByText('The new scrap has 80 %').waitFor()
+  await shot('photograph')
+  await page.goto('/proofs')
+  await page.getByRole('link', { name: /^Film in soft borax/ }).click()
+  await page.getByText('Contrast is falling').waitFor()
+  await shot('control-chart')
   await page.goto('/formulary/jars')
   await page.getByRole('heading', { name: 'To order' }).waitFor()
   await shot('jars')

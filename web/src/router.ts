@@ -17,16 +17,18 @@ const pages = {
   formula: () => import('./formula/BenchCard.vue'),
   scales: () => import('./mix/ScalesStation.vue'),
   mix: () => import('./mix/MixPage.vue'),
-  proofs: () => import('./proof/ProofsStation.vue'),
   tanks: () => import('./run/TanksStation.vue'),
   plan: () => import('./run/PlanPage.vue'),
   run: () => import('./run/RunPage.vue'),
 }
 
+/** What most likely comes next; a mix and a run are fetched when they are opened. */
+const ahead = [pages.bottle, pages.formulary, pages.formula, pages.scales, pages.tanks, pages.plan]
+
 /** Fetches the stations' pages ahead, so that the first click on one answers like the second. */
 export function fetchAhead(): void {
   const later = window.requestIdleCallback ?? ((work: () => void) => setTimeout(work, 1000))
-  later(() => Object.values(pages).forEach((page) => void page().catch(() => undefined)))
+  later(() => ahead.forEach((page) => void page().catch(() => undefined)))
 }
 
 /** Every page. Stations other than the Shelf are loaded when they are first opened. */
@@ -52,7 +54,7 @@ export function makeRouter(): Router {
       { path: '/formulary/:id/edit', component: () => import('./formula/FormulaEditor.vue'), meta: { title: 'Edit formula' } },
       { path: '/scales', component: pages.scales, meta: { title: 'Scales' } },
       { path: '/scales/:id', component: pages.mix, meta: { title: 'Mix' } },
-      { path: '/proofs', component: pages.proofs, meta: { title: 'Proofs' } },
+      { path: '/proofs', component: () => import('./proof/ProofsStation.vue'), meta: { title: 'Proofs' } },
       { path: '/proofs/instruments', component: () => import('./proof/InstrumentsPage.vue'), meta: { title: 'Instruments' } },
       { path: '/proofs/rules', component: () => import('./proof/RulesPage.vue'), meta: { title: 'When tests fall due' } },
       { path: '/proofs/process/:id', component: () => import('./proof/ProcessPage.vue'), meta: { title: 'Control chart' } },

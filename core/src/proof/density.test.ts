@@ -1,11 +1,11 @@
-import { densityFromLuminance } from './density'
+import { areaLight, densityFromLuminance, type Area } from './density'
 import { pictureDensities } from './pictureDensities'
 import { testPicture } from './testPicture'
 
 const code = (name: string) => expect.objectContaining({ code: name })
 const read = (picture: ReturnType<typeof testPicture>, wedge = false) => {
   const [fresh, scrap, ...steps] = picture.patches
-  return pictureDensities(picture.rgba, picture.width, {
+  return pictureDensities((area) => areaLight(picture.rgba, picture.width, area), {
     empty: picture.empty,
     fresh: fresh?.area ?? picture.empty,
     scrap: scrap?.area ?? picture.empty,
@@ -47,13 +47,14 @@ test('a burnt-out light, a black picture, an area outside it and a wedge in the 
   const picture = testPicture({ width: 240, height: 120, densities: [1, 0.8, 0.3, 0.9] })
   const [fresh, scrap, a, b] = picture.patches
   const area = (one: typeof fresh) => one?.area ?? picture.empty
+  const lightOf = (one: Area) => areaLight(picture.rgba, picture.width, one)
   const marks = { empty: picture.empty, fresh: area(fresh), scrap: area(scrap) }
-  expect(() =>
-    pictureDensities(picture.rgba, picture.width, { ...marks, scrap: { x: 230, y: 5, width: 40, height: 5 }, wedge: [] }),
-  ).toThrow(code('outside-picture'))
+  expect(() => pictureDensities(lightOf, { ...marks, scrap: { x: 230, y: 5, width: 40, height: 5 }, wedge: [] })).toThrow(
+    code('outside-picture'),
+  )
   const turned = [
     { area: area(a), density: 0.9 },
     { area: area(b), density: 0.3 },
   ]
-  expect(() => pictureDensities(picture.rgba, picture.width, { ...marks, wedge: turned })).toThrow(code('wedge-order'))
+  expect(() => pictureDensities(lightOf, { ...marks, wedge: turned })).toThrow(code('wedge-order'))
 })

@@ -1,5 +1,5 @@
 import { DomainError } from '../error'
-import { areaLight, densityFromLuminance, type Area, type AreaLight } from './density'
+import { densityFromLuminance, type Area, type AreaLight } from './density'
 
 /** Above this share of pixels at the end of their scale the empty light cannot be trusted. */
 const clippedShare = 0.005
@@ -34,11 +34,11 @@ export interface Marks {
 }
 
 /**
- * Densities of the two marked scraps in a photograph over one light box. The areas' mean luminance in linear light gives what is seen; a wedge of
+ * Densities of the two marked scraps in a photograph over one light box; `lightOf` measures an area of it (areaLight). The areas' mean luminance in linear light gives what is seen; a wedge of
  * known densities corrects it, joined by straight lines between its steps. A clipped empty area throws `clipped`, a black picture `too-dark`.
  */
-export function pictureDensities(rgba: Uint8ClampedArray, width: number, marks: Marks): PictureReading {
-  const empty = areaLight(rgba, width, marks.empty)
+export function pictureDensities(lightOf: (area: Area) => AreaLight, marks: Marks): PictureReading {
+  const empty = lightOf(marks.empty)
   if (empty.clipped > clippedShare)
     throw new DomainError(
       'clipped',
@@ -50,13 +50,11 @@ export function pictureDensities(rgba: Uint8ClampedArray, width: number, marks: 
       'The empty light is nearly black in the picture. Mark the bare light box, or take a brighter picture.',
     )
   const seen = (light: AreaLight) => densityFromLuminance({ empty: empty.mean, patch: Math.max(light.mean, 1e-6) })
-  const wedge = marks.wedge
-    .map((step) => ({ known: step.density, seen: seen(areaLight(rgba, width, step.area)) }))
-    .sort((a, b) => a.seen - b.seen)
+  const wedge = marks.wedge.map((step) => ({ known: step.density, seen: seen(lightOf(step.area)) })).sort((a, b) => a.seen - b.seen)
   if (wedge.some((step, i) => i > 0 && step.known <= (wedge[i - 1]?.known ?? 0)))
     throw new DomainError('wedge-order', 'A wedge step that is denser must look darker. Check the marks and the densities typed for them.')
   const patch = (area: Area): PatchDensity => {
-    const light = areaLight(rgba, width, area)
+    const light = lightOf(area)
     const raw = seen(light)
     const density = wedge.length >= 2 ? throughWedge(wedge, raw) : raw
     return {

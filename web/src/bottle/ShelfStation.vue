@@ -137,10 +137,10 @@ watch(
                   v-if="canTap(bottle)"
                   class="min-h-11 w-full cursor-pointer rounded-sm border border-quiet bg-panel px-1 text-[15px] font-semibold disabled:text-quiet"
                   :disabled="quick.busy.value !== ''"
-                  :aria-label="`Poured back into ${bottle.label}, ${usualLoad} ${paperBath(bottle) ? 'prints' : 'rolls'}`"
+                  :aria-label="`${bottle.label}: poured back, ${usualLoad} ${paperBath(bottle) ? 'prints' : 'rolls'}`"
                   @click="quick.pourBack(bottle, paperBath(bottle))"
                 >
-                  ↩ back, {{ usualLoad }} {{ paperBath(bottle) ? 'prints' : 'rolls' }}
+                  <span aria-hidden="true">↩</span> back, {{ usualLoad }} {{ paperBath(bottle) ? 'prints' : 'rolls' }}
                 </button>
               </div>
             </li>

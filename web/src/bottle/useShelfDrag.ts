@@ -1,4 +1,4 @@
-import Sortable from 'sortablejs'
+import type Sortable from 'sortablejs'
 import { onBeforeUnmount, type Ref } from 'vue'
 
 /** Marks a list bottles can be dropped on: its shelf's id, or the sink. */
@@ -15,11 +15,22 @@ export function useShelfDrag(root: Ref<HTMLElement | null>, dropped: (bottleId: 
     made.forEach((one) => one.destroy())
     made = []
   }
-  function arm(): void {
+  /** Fetched when a pointer first comes near: the shelf is there without it. */
+  let near: Promise<typeof Sortable> | null = null
+  const come = () => {
+    near ??= import('sortablejs').then((module) => module.default)
+    void near.then(arm)
+  }
+  async function arm(): Promise<void> {
+    if (!near) {
+      root.value?.addEventListener('pointerover', come, { once: true })
+      return
+    }
+    const Sorted = await near
     drop()
     for (const list of root.value?.querySelectorAll<HTMLElement>('[data-shelf]') ?? [])
       made.push(
-        new Sortable(list, {
+        new Sorted(list, {
           group: 'bottles',
           sort: false,
           draggable: '[data-bottle]',

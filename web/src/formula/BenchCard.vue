@@ -19,6 +19,7 @@ import { useSession } from '../session/store'
 import { useBottles, useFormulas, useJars } from '../stores'
 import CombinePanel from './CombinePanel.vue'
 import FormulaLadder from './FormulaLadder.vue'
+import OwnCapacity from './OwnCapacity.vue'
 import { schoolWords } from './schoolWords'
 import { missingFor, showMoney, stockFor } from './missing'
 
@@ -215,6 +216,7 @@ async function bring(): Promise<void> {
             }}{{ body.usualS ? `; usually ${showTime(body.usualS)}` : '' }}
           </p>
           <p>Keeps: {{ keeping || 'not known' }}.</p>
+          <OwnCapacity :row="row" @changed="formulas.load(true)" />
           <p class="text-quiet">Version {{ row.number }}, {{ showDate(row.changedAt, zone) }}, {{ row.changedBy }}.</p>
           <details v-if="versions.length > 1" class="mt-1">
             <summary class="link min-h-11 cursor-pointer">Earlier versions</summary>

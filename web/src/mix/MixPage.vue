@@ -50,6 +50,8 @@ const findings = computed((): Finding[] =>
 )
 const first = computed(() => (state.value ? safetyFirst(state.value.formula) : []))
 const made = computed(() => bottles.rows.filter((bottle) => mix.value?.bottleIds.includes(bottle.id)))
+/** Tests that are to be taken while the batch is fresh. */
+const references = computed(() => (made.value[0]?.due ?? []).filter((due) => due.why === 'reference'))
 
 const toppedUp = () => record({ id: uuid(), kind: 'topped-up' })
 async function giveUp(): Promise<void> {
@@ -75,6 +77,14 @@ async function bottled(bottleIds: string[]): Promise<void> {
         <b class="text-4xl">{{ made.map((bottle) => bottle.label).join(' · ') }}</b>
         <PrintLabels :bottles="mix.bottleIds" name="Print their labels" />
       </p>
+      <ul v-if="references.length > 0" class="space-y-2">
+        <li v-for="one in references" :key="one.kind" class="flex flex-wrap items-center gap-4 border-l-4 border-alarm pl-4">
+          <p>
+            <b>While it is fresh: {{ one.name.toLowerCase() }}.</b> Every later test is held against it.
+          </p>
+          <RouterLink :to="`/proofs/${one.kind}/${made[0]?.id}`" class="button button-small">Take it</RouterLink>
+        </li>
+      </ul>
       <RecordTable :mix="mix" />
       <RouterLink to="/shelf" class="link inline-flex min-h-11 items-center">To the shelf</RouterLink>
     </div>

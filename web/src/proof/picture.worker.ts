@@ -1,4 +1,4 @@
-import { DomainError, pictureDensities, type Area, type PictureReading } from '@selvrin/core'
+import { areaLight, DomainError, pictureDensities, type Area, type PictureReading } from '@selvrin/core'
 import type { PictureMarks } from '@selvrin/core/contract'
 import { expose } from 'comlink'
 
@@ -15,38 +15,48 @@ export interface Problem {
 /** Longest side of the picture that is shown and kept, px. */
 const keptSide = 2400
 const mostPixels = 60_000_000
-let rgba = new Uint8ClampedArray(0)
-let [width, height] = [0, 0]
+let bitmap: ImageBitmap | null = null
+
+/** The light of one area: only its own pixels are taken out of the picture. */
+function lightOf(picture: ImageBitmap, area: Area) {
+  const [x, y] = [Math.round(area.x), Math.round(area.y)]
+  const [width, height] = [Math.max(1, Math.round(area.x + area.width) - x), Math.max(1, Math.round(area.y + area.height) - y)]
+  const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true, colorSpace: 'srgb' })
+  if (!context) throw new DomainError('no-canvas', 'This browser cannot read pictures. Type the densities instead.')
+  context.drawImage(picture, x, y, width, height, 0, 0, width, height)
+  return areaLight(context.getImageData(0, 0, width, height, { colorSpace: 'srgb' }).data, width, { x: 0, y: 0, width, height })
+}
 
 /** Opens a picture and reads densities off it, away from the page. */
 const pictures = {
   open: async (file: Blob, progress: (done: number, what: string) => void): Promise<Opened | Problem> => {
     progress(0.1, 'Opening the picture')
-    let bitmap: ImageBitmap
+    bitmap?.close()
+    bitmap = null
+    let picture: ImageBitmap
     try {
-      bitmap = await createImageBitmap(file, { imageOrientation: 'from-image', colorSpaceConversion: 'default' })
+      picture = await createImageBitmap(file, { imageOrientation: 'from-image', colorSpaceConversion: 'default' })
     } catch {
       return { problem: 'This is no picture that can be opened here. Save it as PNG or JPEG and try again.' }
     }
-    ;[width, height] = [bitmap.width, bitmap.height]
-    if (width * height > mostPixels)
+    const { width, height } = picture
+    if (width * height > mostPixels) {
+      picture.close()
       return { problem: `A picture may have ${mostPixels / 1e6} megapixels; this one has ${Math.round((width * height) / 1e6)}.` }
-    progress(0.4, 'Reading its light')
-    const canvas = new OffscreenCanvas(width, height)
-    const context = canvas.getContext('2d', { willReadFrequently: true, colorSpace: 'srgb' })
-    if (!context) return { problem: 'This browser cannot read pictures. Type the densities instead.' }
-    context.drawImage(bitmap, 0, 0)
-    rgba = context.getImageData(0, 0, width, height, { colorSpace: 'srgb' }).data
-    progress(0.8, 'Making it ready to keep')
+    }
+    bitmap = picture
+    progress(0.7, 'Making it ready to keep')
     const scale = Math.min(1, keptSide / Math.max(width, height))
     const small = new OffscreenCanvas(Math.round(width * scale), Math.round(height * scale))
-    small.getContext('2d')?.drawImage(bitmap, 0, 0, small.width, small.height)
-    bitmap.close()
+    small.getContext('2d')?.drawImage(picture, 0, 0, small.width, small.height)
     const kept = await small.convertToBlob({ type: 'image/jpeg', quality: 0.9 })
     progress(1, 'Ready')
     return { width, height, kept }
   },
   read: (marks: PictureMarks): PictureReading | Problem => {
+    const picture = bitmap
+    if (!picture) return { problem: 'Open a picture first.' }
+    const { width, height } = picture
     const inPixels = (area: Area): Area => ({
       x: area.x * width,
       y: area.y * height,
@@ -54,7 +64,7 @@ const pictures = {
       height: area.height * height,
     })
     try {
-      return pictureDensities(rgba, width, {
+      return pictureDensities((area) => lightOf(picture, area), {
         empty: inPixels(marks.empty),
         fresh: inPixels(marks.fresh),
         scrap: inPixels(marks.scrap),

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { enoughBottles } from '@selvrin/core'
+import { api, type FormulaRow } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ProblemLine from '../fields/ProblemLine.vue'
+
+/** The capacity this darkroom's own tests come to, beside the formula's: offered, never taken by itself. */
+const { row } = defineProps<{ row: FormulaRow }>()
+const emit = defineEmits<{ changed: [] }>()
+const { busy, problem, act } = useAction()
+const found = shallowRef<{ estimate: { rollsPerL: number; low: number; high: number; bottles: number } | null; bottles: number } | null>(
+  null,
+)
+let versionId = uuid()
+watch(
+  () => row.id,
+  async (id) => {
+    found.value = await call(api.proof.capacity, { params: { id } }).catch(() => null)
+  },
+  { immediate: true },
+)
+const whole = computed(() => Math.floor(found.value?.estimate?.rollsPerL ?? 0))
+const differs = computed(() => row.body.use.capacityRollsPerL !== null && Math.abs(whole.value - row.body.use.capacityRollsPerL) >= 1)
+const declined = ref(false)
+async function take(): Promise<void> {
+  const body = { ...row.body, use: { ...row.body.use, capacityRollsPerL: whole.value } }
+  const good = await act(() => call(api.formula.revise, { params: { id: row.id }, body: { version: row.version, versionId, body } }))
+  if (!good) return
+  versionId = uuid()
+  emit('changed')
+}
+</script>
+
+<template>
+  <div v-if="found && found.bottles > 0 && !declined">
+    <template v-if="found.estimate">
+      <p>
+        This darkroom’s own tests: <b class="font-mono">{{ found.estimate.rollsPerL.toFixed(1) }}</b> rolls a litre ({{
+          found.estimate.low.toFixed(1)
+        }}
+        to {{ found.estimate.high.toFixed(1) }}, {{ found.estimate.bottles }} bottles).
+      </p>
+      <div v-if="differs" class="mt-2 flex flex-wrap gap-3">
+        <button class="button button-small" :disabled="busy" @click="take">
+          Take {{ whole }} rolls a litre as version {{ row.number + 1 }}
+        </button>
+        <button class="link min-h-11" @click="declined = true">Leave it at {{ row.body.use.capacityRollsPerL }}</button>
+      </div>
+      <ProblemLine :problem="problem" />
+    </template>
+    <p v-else class="text-quiet">
+      {{ found.bottles }} of its bottles {{ found.bottles === 1 ? 'was' : 'were' }} tested; {{ enoughBottles }} followed to where they end
+      give a capacity of this darkroom’s own.
+    </p>
+  </div>
+</template>
