@@ -65,6 +65,11 @@ try {
     .first()
     .click()
   await page.getByRole('heading', { name: 'Ledger' }).waitFor()
+  await page
+    .getByRole('img', { name: /used, .* aged/ })
+    .locator('svg')
+    .waitFor()
+  await page.locator('main').focus()
   await shot('bottle')
   const bottle = page.url().split('/').at(-1)
   await page.goto('/proofs')
@@ -93,7 +98,7 @@ try {
     ['Fresh reference', scraps.patches[0].area],
     ['New scrap', scraps.patches[1].area],
   ]) {
-    await page.getByRole('button', { name }).click()
+    await page.getByRole('button', { name, exact: true }).click()
     const box = await photograph.boundingBox()
     await page.mouse.move(box.x + (area.x / 1500) * box.width, box.y + (area.y / 1000) * box.height)
     await page.mouse.down()

@@ -100,10 +100,14 @@ export function carryOn(before: Carry, use: FormulaUse, bottle: BottleFacts, ent
     carry.twoBath = entry.twoBath
   }
   if (entry.test) {
+    const failed = carry.tests.find((one) => one.kind === entry.test?.kind)?.failed ?? null
     carry.tests = standingAfter(carry.tests, entry.test, entry.at, carry.rollsPerL)
     if (entry.test.fixS !== null) carry.fixS = entry.test.fixS
     if (entry.test.kind === 'clearing-time' && entry.test.reading !== null && entry.test.reading > 0)
       carry.clearing = [...carry.clearing, { rollsPerLitre: carry.rollsPerL, seconds: entry.test.reading }].slice(-mostReadings)
+    // a failure that is cleared no longer speaks in the trend
+    if (failed?.kind === 'clearing-time' && !carry.tests.some((one) => one.failed === failed))
+      carry.clearing = carry.clearing.filter((one) => one.seconds !== failed.reading)
   }
   return carry
 }

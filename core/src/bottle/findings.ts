@@ -13,9 +13,9 @@ export function findingsOf(formula: UsedFormula, bottle: BottleFacts, state: Bot
   if (bottle.retiredAt !== null) return [error('bottle-retired', 'It is retired.')]
   if (state.volumeMl <= 1e-6) return [error('bottle-empty', 'It is empty.')]
   return [
+    ...testsOf(state),
     ...lifeOf(formula, state),
     ...silverOf(formula, state),
-    ...testsOf(state),
     ...twoBathOf(formula, state, at),
     ...stopOf(state),
     ...replenishOf(formula, state),

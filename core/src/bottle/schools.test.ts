@@ -169,6 +169,13 @@ describe('tests in the ledger', () => {
       'bottle-marginal',
     ])
   })
+  test('a failed reading that was overruled no longer ends the bath by its trend', () => {
+    const failed = line('test', 4, 0, mark(70, { verdict: 'failed', reason: 'Twice the fresh time.' }))
+    const history = [fill, line('test', 0.1, 0, mark(30)), rolls(1, 5), line('test', 2, 0, mark(33)), rolls(3, 5), failed]
+    expect(state(formula(), history).used).toBe(1)
+    const overruled = state(formula(), [...history, line('test', 5, 0, mark(null, { overruled: 'a wrong scrap' }))])
+    expect([overruled.used < 0.6, rules(overruled)]).toEqual([true, ['bottle-marginal']])
+  })
   test('a clearing test sets the fixing time, and its trend shortens or lengthens the life of a film fixer', () => {
     const readings = (last: number) => [
       fill,

@@ -31,8 +31,11 @@ const containers = { bottle: '', airless: ', the air pressed out', tray: ', in a
 const decant = computed(() => {
   const advice = bottle.decant
   if (!advice) return ''
-  const sizes = [...new Set(advice.into)].sort((a, b) => b - a)
-  const into = sizes.map((size) => `${advice.into.filter((one) => one === size).length} × ${volume(size)}`).join(' and ')
+  const sizes = [...advice.into].sort((a, b) => b - a).map(volume)
+  const [first = '', ...others] = sizes
+  const same = others.every((size) => size === first)
+  const count = ['', 'a bottle', 'two bottles', 'three bottles', 'four bottles'][sizes.length] ?? 'bottles'
+  const into = same ? `${count} of ${first}` : `bottles of ${sizes.slice(0, -1).join(', ')} and ${sizes.at(-1) ?? ''}`
   return `Decant it into ${into}: the rest keeps ${weeks(advice.daysLonger)} longer.`
 })
 const place = computed(() => {

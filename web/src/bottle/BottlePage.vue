@@ -130,7 +130,7 @@ async function done(page?: BottlePage): Promise<void> {
           <BottleFacts :bottle="bottle" :zone="zone" />
         </section>
         <div class="space-y-8">
-          <section aria-labelledby="life">
+          <section aria-labelledby="life" class="min-h-80">
             <h2 id="life" class="mb-2 text-2xl font-bold">Life</h2>
             <LifeChart v-if="curve && curve.past.length > 0" :curve="curve" :zone="zone" :now="now()" />
           </section>

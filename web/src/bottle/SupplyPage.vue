@@ -53,9 +53,23 @@ const costs = computed(() => {
       supply.consumption.filter((one) => one.formulaId === id),
       perLitre,
     )
-    return list.length > 0 ? [{ id, name: formula.name, list }] : []
+    return list.length > 0 ? [{ id, name: formula.name, list, otherwise: otherwise(id, perLitre) }] : []
   })
 })
+/** The same roll by the formula's own figures: what used once at the least, or reused to its capacity, would come to. */
+function otherwise(id: string, perLitre: number | null): string {
+  const use = formulas.rows.find((one) => one.id === id)?.body.use
+  if (!use) return ''
+  const reusedMl = use.capacityRollsPerL ? 1000 / use.capacityRollsPerL : 0
+  const ml = reusedMl || use.minConcentrateMlPerRoll
+  const words =
+    reusedMl > 0
+      ? `reused to its ${use.capacityRollsPerL} rolls a litre, ${Math.round(reusedMl)} ml a roll`
+      : ml > 0
+        ? `used once, at least ${ml} ml a roll`
+        : ''
+  return words === '' ? '' : `By its formula, ${words}${perLitre === null ? '' : `: ${money((perLitre * ml) / 1000)}`}.`
+}
 const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?? 'EUR')
 </script>
 
@@ -87,7 +101,9 @@ const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?
             </p>
           </div>
           <p class="text-right text-xl whitespace-nowrap">
-            <template v-if="row.runsOutAt === null"><span class="text-quiet">beyond 4 months</span></template>
+            <template v-if="row.runsOutAt === null"
+              ><span class="text-quiet">{{ row.rollsLeft > 0.05 ? 'beyond 4 months' : 'none that can serve' }}</span></template
+            >
             <template v-else-if="daysBetween(now(), row.runsOutAt) < 1"><b>Mix it today</b></template>
             <template v-else
               ><b>Mix before {{ showDate(row.runsOutAt, zone) }}</b
@@ -124,6 +140,7 @@ const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?
                   >no price</span
                 >, {{ cost.mlPerRoll.toFixed(0) }} ml a roll over {{ Math.round(cost.rolls) }} rolls
               </span>
+              <span class="block text-quiet">{{ one.otherwise }}</span>
             </li>
           </ul>
           <p class="mt-2 text-quiet">From what finished bottles and runs really used up, at the jars’ purchase prices.</p>

@@ -1,6 +1,7 @@
 import { shelfBottle, today } from '../test/shelf'
 import { entryWords } from './entryWords'
-import { flagOf, pourFirst, shelfGroups } from './shelfOrder'
+import { actionsOf } from './bottleActions'
+import { flagOf, planksOf, pourFirst, shelfGroups, withCode } from './shelfOrder'
 import { todoList } from './todo'
 
 const old = shelfBottle({ label: 'F1', daysAgo: 120 })
@@ -85,4 +86,76 @@ test('a ledger line says what happened and how much went through', () => {
   expect(entryWords({ kind: 'use', rolls: 1.4, paper: 0 })).toBe('Used, 1.4 rolls')
   expect(entryWords({ kind: 'use', rolls: 1, paper: 3 })).toBe('Used, 1 roll, 3 prints')
   expect(entryWords({ kind: 'dilute-out', rolls: 0, paper: 0 })).toBe('Taken to dilute')
+})
+
+describe('the shelves', () => {
+  const film = { id: 's1', version: 1, name: 'Film bench', celsius: 20, position: 1 }
+  const cold = { id: 's2', version: 1, name: 'Cold cupboard', celsius: 8, position: 2 }
+  test('stand in their order with their bottles, an empty one too; what stands on none comes last', () => {
+    const planks = planksOf([shelfBottle({ label: 'F1', shelfId: 's2' }), shelfBottle({ label: 'F2', shelfId: null })], [film, cold])
+    expect(planks.map((plank) => [plank.name, plank.groups.flatMap((group) => group.bottles.map((bottle) => bottle.label))])).toEqual([
+      ['Film bench', []],
+      ['Cold cupboard', ['F1']],
+      ['On no shelf yet', ['F2']],
+    ])
+    expect(planksOf([shelfBottle({})], []).map((plank) => plank.name)).toEqual([''])
+  })
+  test('a bottle is found by label or code, whole before begun', () => {
+    const bottles = [shelfBottle({ label: 'F1', code: 'QQQ222' }), shelfBottle({ label: 'F12', code: 'QQW333' })]
+    const found = (typed: string) => withCode(bottles, typed).map((bottle) => bottle.label)
+    expect([found('f1'), found('qq'), found('QQW333'), found('x'), found('')]).toEqual([['F1'], ['F1', 'F12'], ['F12'], [], ['F1', 'F12']])
+  })
+  test('the flag says that a test is due where nothing worse is', () => {
+    const due = [{ kind: 'clearing-time' as const, name: 'Clearing time', why: 'share', says: '' }]
+    expect([
+      flagOf(shelfBottle({ due })),
+      flagOf(shelfBottle({ due, ml: 0 })),
+      flagOf(shelfBottle({ due: [{ ...due[0]!, why: 'reference' }] })),
+    ]).toEqual(['Test due', 'Empty', 'Take reference'])
+  })
+  test('the oldest open bottle is poured first, before an older one that is untouched', () => {
+    const open = shelfBottle({ label: 'F2', daysAgo: 3, rolls: 1 })
+    const untouched = shelfBottle({ label: 'F1', daysAgo: 9 })
+    expect([...pourFirst([untouched, open])]).toEqual(['F2'])
+  })
+})
+
+describe('what runs out', () => {
+  const supply = (part: object) => ({
+    formulaId: 'fixer',
+    name: 'Neutral rapid fixer',
+    family: 'fixer',
+    order: [],
+    rollsLeft: 4,
+    rollsPerDay: 1,
+    plannedRolls: 0,
+    runsOutAt: today + 4 * 86_400_000,
+    because: 'use' as const,
+    ...part,
+  })
+  const tasks = (part: object) => todoList([younger], [], [], [supply(part)], 'UTC').map((task) => task.what)
+  test('within the week it says before which day to mix', () => {
+    const day = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(today + 4 * 86_400_000)
+    expect(tasks({})).toEqual([`Mix neutral rapid fixer before ${day}`])
+    expect(tasks({ runsOutAt: today + 20 * 86_400_000 })).toEqual([])
+    expect(tasks({ runsOutAt: null })).toEqual([])
+  })
+  test('tests that are due are on the list, of bottles that can still serve', () => {
+    const due = [{ kind: 'clearing-time' as const, name: 'Clearing time', why: 'days', says: '40 days without it' }]
+    expect(
+      todoList([shelfBottle({ label: 'F4', due }), shelfBottle({ label: 'F5', daysAgo: 300, due })], [], []).map((task) => task.what),
+    ).toEqual(['Retire F5', 'Test F4'])
+  })
+})
+
+test('what can be done with a bottle follows how it is used', () => {
+  const panels = (part: object) => {
+    const { first, more } = actionsOf(shelfBottle(part) as never)
+    return [...first, ...more].map((action) => action.panel)
+  }
+  expect(panels({})).toContain('use')
+  expect(panels({ use: { ...younger.use, school: 'one-shot' } })).not.toContain('use')
+  expect(panels({ use: { ...younger.use, school: 'replenished' } })[0]).toBe('replenish')
+  expect(panels({ use: { ...younger.use, school: 'two-bath' } })).toContain('pair')
+  expect(panels({ retiredAt: today, retiredWhy: 'old' })).toEqual(['pour'])
 })

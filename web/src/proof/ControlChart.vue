@@ -31,10 +31,13 @@ const words = {
   trend: 'six in a row',
   side: 'nine on one side',
 }
-const says = computed(
-  () =>
-    `${stripMeasureNames[measure]} ${last.value.toFixed(2)}, ${last.value >= mean ? '+' : '−'}${Math.abs(last.value - mean).toFixed(2)} from ${mean.toFixed(2)}${now.value.length > 0 ? `: ${now.value.map((flag) => words[flag.rule]).join(', ')}` : ''}`,
-)
+const off = computed(() => last.value - mean)
+const says = computed(() => {
+  const distance =
+    Math.abs(off.value) < 0.005 ? 'on the mean' : `${off.value > 0 ? '+' : '−'}${Math.abs(off.value).toFixed(2)} from ${mean.toFixed(2)}`
+  const rules = now.value.map((flag) => words[flag.rule]).join(', ')
+  return `${stripMeasureNames[measure]} ${last.value.toFixed(2)}, ${distance}${rules ? `: ${rules}` : ''}`
+})
 
 function draw(): void {
   if (!chart) return
@@ -43,7 +46,7 @@ function draw(): void {
     yAxis: y,
     label: {
       formatter: name,
-      position: name === 'action' ? ('insideStartTop' as const) : ('insideEndTop' as const),
+      position: name === 'action' ? ('insideStartBottom' as const) : ('insideEndTop' as const),
       distance: 5,
       ...text,
       fontSize: 14,

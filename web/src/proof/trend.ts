@@ -109,7 +109,8 @@ function fitOf(readings: Reading[], exponential: boolean): ((x: number) => numbe
 
 function words(forecast: Forecast | null, litres: number): string {
   if (!forecast) return 'No trend yet that leads to its limit: the counted capacity stands.'
-  const rolls = (perLitre: number) => Math.floor(perLitre * litres)
+  const rolls = (perLitre: number) => Math.floor(perLitre * litres + 1e-9)
+  if (forecast.rollsPerLitreLeft === 0) return 'By this trend it is past its limit.'
   const about = `About ${rolls(forecast.rollsPerLitreLeft)} rolls left by this trend`
   if (forecast.low === null) return `${about}; two readings give no interval.`
   return `${about} (${rolls(forecast.low)} to ${forecast.high === null ? 'many' : rolls(forecast.high)}).`

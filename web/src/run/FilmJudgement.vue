@@ -49,7 +49,7 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <li class="card" :id="`film-${roll.id}`">
+  <li :id="`film-${roll.id}`" class="card">
     <p class="text-xl">
       <b>{{ roll.film }}</b> at EI {{ roll.ei }}, {{ roll.format }} · {{ roll.member }}
     </p>
