@@ -9,7 +9,8 @@ import { demoPassword, members, technicians } from './people'
 import { seeded } from './random'
 import { insert } from './insert'
 import { instruments } from './instruments'
-import { demoShelves, playSeason } from './season'
+import { playSeason } from './season'
+import { demoShelves } from './seasonFacts'
 import { demoChart, demoDevices, demoJars, demoPattern, demoVessels } from './stock'
 
 const day = 86_400_000

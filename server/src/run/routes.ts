@@ -48,6 +48,21 @@ export function runRoutes(router: Router, house: House): void {
     }
   }
 
+  /** A bath that went bad after the plan was made is not poured without a reason. */
+  async function stillUsable(run: Run, now: number, tx: Transaction | undefined): Promise<void> {
+    if (run.overruled !== null) return
+    const ids = [...new Set(run.plan.steps.flatMap((step) => step.bottle?.id ?? []))]
+    for (const bottle of await bottlesById(db, ids, now, tx)) {
+      const against = bottle.state.findings.find((finding) => finding.severity === 'error' && finding.rule !== 'bottle-empty')
+      if (against)
+        throw new Refusal(
+          409,
+          'plan-bottle',
+          `${bottle.label} should not be used any more: ${against.message} Give this run up and plan it again, with another bottle or with the reason.`,
+        )
+    }
+  }
+
   const developedS = (plan: Plan, run: ReturnType<typeof runClock>): number | null => {
     const time = run.times.find((one) => plan.steps[one.step]?.kind === 'develop')
     return time?.endedAt ? (time.endedAt - time.startedAt) / 1000 : null
@@ -122,6 +137,7 @@ export function runRoutes(router: Router, house: House): void {
 
   route(router, house, api.run.start, async ({ params, body, who, now, tx }) => {
     const run = await lockRun(db, params.id, ['planned'], tx, body.version)
+    await stillUsable(run, now, tx)
     await writeUses(run, usesAtStart(run.plan), who.id, now, true, now, tx)
     await db.run(`update run set state = 'running', started_at = $2, version = version + 1 where id = $1`, [run.id, new Date(body.at)], tx)
     return runRow(db, run.id, tx)

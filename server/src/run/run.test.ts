@@ -97,6 +97,26 @@ test('a plan that cannot work is refused with its reason, or kept with the techn
   expect((await planned(1, { vesselId: uuid() })).answer.body.code).toBe('no-vessel')
 })
 
+test('a bath that failed a test after the plan was made is not poured; with the reason it can be planned', async () => {
+  const { id, fixer, request } = await planned(1)
+  await ilse.send('POST', '/api/proofs', { id: uuid(), kind: 'iodide-drop', bottleId: fixer.id, reading: { look: 'cloud' } })
+  const start = (run: string) => ilse.send('POST', `/api/runs/${run}/start`, { version: 1, at: house.now() })
+  expect((await start(id)).body).toMatchObject({ code: 'plan-bottle', message: expect.stringContaining('failed a test') })
+  const again = uuid()
+  const films = request.films.map((film) => ({ ...film, id: uuid() }))
+  expect((await ilse.send('POST', '/api/runs', { id: again, request: { ...request, films } })).body.code).toBe('plan-bottle')
+  expect((await ilse.send('POST', '/api/runs', { id: again, request: { ...request, films }, overrule: 'test strips only' })).status).toBe(
+    200,
+  )
+  expect((await start(again)).status).toBe(200)
+  await ilse.send('POST', '/api/proofs/overrule', {
+    entryId: uuid(),
+    bottleId: fixer.id,
+    kind: 'iodide-drop',
+    reason: 'the iodide was old',
+  })
+})
+
 test('two runs that start on the last of a bottle: the second is told what is left', async () => {
   const [a, b] = [await planned(1), await planned(1)]
   await ilse.send('POST', `/api/bottles/${a.developer.id}/entries`, {

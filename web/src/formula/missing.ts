@@ -15,10 +15,15 @@ export const showMoney = (amount: number, currency: string): string =>
     maximumFractionDigits: amount < 1 ? 3 : 2,
   }).format(amount)
 
-/** Bottles on the shelf that hold the stock solution a line is drawn from, at its strength. */
+/** Usable bottles on the shelf that hold the stock solution a line is drawn from, at its strength. */
 export function stockFor(line: Line, formulas: FormulaRow[], bottles: Bottle[]): Bottle[] {
   const kinds = formulas.filter((row) => isStockFor({ id: row.id, ...row.body } as Formula, line))
   return bottles.filter(
-    (one) => one.retiredAt === null && one.parts === null && one.state.volumeMl > 0 && kinds.some((kind) => kind.id === one.formulaId),
+    (one) =>
+      one.retiredAt === null &&
+      one.parts === null &&
+      one.state.volumeMl > 0 &&
+      !one.state.findings.some((finding) => finding.severity === 'error') &&
+      kinds.some((kind) => kind.id === one.formulaId),
   )
 }

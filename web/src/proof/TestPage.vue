@@ -2,9 +2,10 @@
 import { DomainError, guideOf, judge, testKinds, type Judgement, type PictureReading, type Reading, type TestKind } from '@selvrin/core'
 import { api, type BottlePage, type PictureMarks, type Proof, type ProofContext, type Suspect } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { call, sentence } from '../api/call'
+import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'
 import RetirePanel from '../bottle/RetirePanel.vue'
 import { useBench } from '../device/readings'
@@ -61,6 +62,8 @@ async function load(): Promise<void> {
   }
 }
 watch([bottleId, kind], () => void load(), { immediate: true })
+// someone else may pour from it or test it meanwhile; what was typed here stays
+onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === bottleId.value) && load())))
 
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
 const reference = computed(() => (kind.value ? (context.value?.references[kind.value] ?? null) : null))

@@ -40,6 +40,15 @@ const due = computed(() => {
     session.darkroom?.zone,
   )[0]
 })
+/** Tests that are due, on bottles that can still serve. */
+const testsDue = computed(() =>
+  session.isTechnician
+    ? bottles.rows.filter(
+        (bottle) =>
+          bottle.retiredAt === null && bottle.due.length > 0 && !bottle.state.findings.some((finding) => finding.severity === 'error'),
+      ).length
+    : 0,
+)
 const temperature = (celsius: number) => showTemperature(celsius, session.units)
 </script>
 
@@ -75,13 +84,20 @@ const temperature = (celsius: number) => showTemperature(celsius, session.units)
       }}{{ clock.over ? ': time is up' : '' }}
     </RouterLink>
     <RouterLink
+      v-if="testsDue > 0"
+      to="/proofs"
+      class="ml-auto whitespace-nowrap underline-offset-4 hover:underline focus-visible:outline-on-bar max-lg:hidden"
+      >{{ testsDue }} to test</RouterLink
+    >
+    <RouterLink
       v-if="due"
       :to="due.to"
-      class="ml-auto truncate underline-offset-4 hover:underline focus-visible:outline-on-bar max-lg:hidden"
+      :class="testsDue > 0 ? '' : 'ml-auto'"
+      class="truncate underline-offset-4 hover:underline focus-visible:outline-on-bar max-lg:hidden"
       >Due: {{ due.what.charAt(0).toLowerCase() + due.what.slice(1) }}</RouterLink
     >
     <span v-if="!connected" class="font-semibold whitespace-nowrap" role="status">⚠ No connection</span>
-    <Menu as="div" :class="due ? 'max-lg:ml-auto' : 'ml-auto'">
+    <Menu as="div" :class="due || testsDue > 0 ? 'max-lg:ml-auto' : 'ml-auto'">
       <MenuButton class="min-h-11 cursor-pointer whitespace-nowrap focus-visible:outline-on-bar"
         ><span class="max-sm:hidden">{{ session.isTechnician ? 'On duty: ' : '' }}</span
         >{{ session.person?.name.split(' ')[0]
