@@ -9,6 +9,7 @@ import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { percent, showRollsLeft } from '../marks/words'
+import NoticeList from '../proof/NoticeList.vue'
 import { useSession } from '../session/store'
 import { useBottles, useMixes, useRuns, useShelves } from '../stores'
 import { isReused } from './bottleActions'
@@ -114,6 +115,7 @@ watch(
         >
         <RouterLink v-if="session.isTechnician" to="/shelf/waste" class="link inline-flex min-h-12 items-center">Waste</RouterLink>
       </div>
+      <NoticeList v-if="!session.isTechnician" class="mb-4" />
       <ProblemLine :problem="bottles.problem || problem || quick.problem.value" />
       <p v-if="!bottles.loaded && !bottles.problem" class="text-quiet">Fetching the bottles …</p>
       <p v-else-if="bottles.loaded && inUse.length === 0" class="text-xl">

@@ -21,7 +21,7 @@ async function seen(id: string): Promise<void> {
 <template>
   <ul v-if="open.length > 0" class="space-y-3" aria-label="Told to you">
     <li v-for="notice in open" :key="notice.id" class="flex flex-wrap items-center gap-4 border-l-4 border-alarm pl-4">
-      <p class="min-w-0 flex-1 text-lg">
+      <p class="min-w-0 flex-1 text-lg max-sm:basis-full">
         {{ notice.text }} <span class="text-quiet">{{ showDate(notice.at, zone) }}</span>
       </p>
       <button class="button button-small" @click="seen(notice.id)">I have seen it</button>
