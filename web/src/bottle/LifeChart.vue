@@ -2,21 +2,19 @@
 import type { LifeCurve } from '@selvrin/core'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent } from 'echarts/components'
-import { init, use, type EChartsType } from 'echarts/core'
+import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
-import { computed, onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import { guideOf } from '@selvrin/core'
 import { chartStyle } from '../chart/style'
+import { useChart } from '../chart/useChart'
 import { percent, showDate, showDay } from '../marks/words'
-import { light } from '../room/light'
 
 use([LineChart, GridComponent, MarkLineComponent, SVGRenderer])
 
 /** A bottle's life: what use and age have taken, one on the other, and straight on to its end. Tests stand on it as marks. */
 const { curve, zone, now } = defineProps<{ curve: LifeCurve; zone: string; now: number }>()
 const box = useTemplateRef<HTMLDivElement>('box')
-let chart: EChartsType | undefined
-let watcher: ResizeObserver | undefined
 
 const last = computed(() => curve.past.at(-1))
 const says = computed(() => {
@@ -27,8 +25,7 @@ const says = computed(() => {
 })
 const signs = { keep: 'circle', marginal: 'triangle', failed: 'rect' } as const
 
-function draw(): void {
-  if (!chart) return
+function option(): Record<string, unknown> {
   const { colour, text, axis } = chartStyle()
   const share = (value: number) => Math.round(value * 1000) / 10
   const line = (name: string, data: [number, number][], dashed: boolean, fill: string | null) => ({
@@ -41,76 +38,62 @@ function draw(): void {
     ...(fill ? { areaStyle: { color: colour(fill), opacity: 1 } } : {}),
   })
   const at = (when: number) => [...curve.past].reverse().find((point) => point.at <= when) ?? curve.past[0]
-  chart.setOption(
-    {
-      animation: false,
-      textStyle: text,
-      grid: { left: 52, right: 20, top: 20, bottom: 34 },
-      xAxis: {
-        type: 'time',
-        ...axis,
-        splitLine: { show: false },
-        axisLabel: { ...text, hideOverlap: true, formatter: (value: number) => showDay(value, zone) },
-      },
-      yAxis: { type: 'value', min: 0, max: 100, interval: 25, ...axis, axisLabel: { ...text, formatter: '{value} %' } },
-      series: [
-        line(
-          'used and aged',
-          curve.past.map((point) => [point.at, share(Math.min(1, point.used + point.aged))]),
-          false,
-          'tape',
-        ),
-        line(
-          'used',
-          curve.past.map((point) => [point.at, share(point.used)]),
-          false,
-          'tape-used',
-        ),
-        line(
-          'ahead',
-          curve.ahead.map((point) => [point.at, share(Math.min(1, point.used + point.aged))]),
-          true,
-          null,
-        ),
-        {
-          type: 'line' as const,
-          name: 'tests',
-          silent: true,
-          lineStyle: { width: 0 },
-          symbolSize: 15,
-          itemStyle: { color: colour('panel'), borderColor: colour('ink'), borderWidth: 3 },
-          data: curve.tests.map((test) => {
-            const point = at(test.at)
-            return {
-              value: [test.at, share(Math.min(1, (point?.used ?? 0) + (point?.aged ?? 0)))],
-              symbol: signs[test.verdict as keyof typeof signs] ?? 'circle',
-            }
-          }),
-          markLine: {
-            silent: true,
-            symbol: 'none',
-            data: [{ xAxis: now }],
-            label: { formatter: 'now', ...text },
-            lineStyle: { color: colour('ink'), type: 'dotted', width: 2 },
-          },
-        },
-      ],
+  return {
+    animation: false,
+    textStyle: text,
+    grid: { left: 52, right: 20, top: 20, bottom: 34 },
+    xAxis: {
+      type: 'time',
+      ...axis,
+      splitLine: { show: false },
+      axisLabel: { ...text, hideOverlap: true, formatter: (value: number) => showDay(value, zone) },
     },
-    true,
-  )
+    yAxis: { type: 'value', min: 0, max: 100, interval: 25, ...axis, axisLabel: { ...text, formatter: '{value} %' } },
+    series: [
+      line(
+        'used and aged',
+        curve.past.map((point) => [point.at, share(Math.min(1, point.used + point.aged))]),
+        false,
+        'tape',
+      ),
+      line(
+        'used',
+        curve.past.map((point) => [point.at, share(point.used)]),
+        false,
+        'tape-used',
+      ),
+      line(
+        'ahead',
+        curve.ahead.map((point) => [point.at, share(Math.min(1, point.used + point.aged))]),
+        true,
+        null,
+      ),
+      {
+        type: 'line' as const,
+        name: 'tests',
+        silent: true,
+        lineStyle: { width: 0 },
+        symbolSize: 15,
+        itemStyle: { color: colour('panel'), borderColor: colour('ink'), borderWidth: 3 },
+        data: curve.tests.map((test) => {
+          const point = at(test.at)
+          return {
+            value: [test.at, share(Math.min(1, (point?.used ?? 0) + (point?.aged ?? 0)))],
+            symbol: signs[test.verdict as keyof typeof signs] ?? 'circle',
+          }
+        }),
+        markLine: {
+          silent: true,
+          symbol: 'none',
+          data: [{ xAxis: now }],
+          label: { formatter: 'now', ...text },
+          lineStyle: { color: colour('ink'), type: 'dotted', width: 2 },
+        },
+      },
+    ],
+  }
 }
-onMounted(() => {
-  if (!box.value) return
-  chart = init(box.value, undefined, { renderer: 'svg' })
-  watcher = new ResizeObserver(() => chart?.resize())
-  watcher.observe(box.value)
-  draw()
-})
-onBeforeUnmount(() => {
-  watcher?.disconnect()
-  chart?.dispose()
-})
-watch([() => curve, light], draw, { flush: 'post', deep: true })
+useChart(box, option, () => curve)
 </script>
 
 <template>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { LineChart } from 'echarts/charts'
 import { GridComponent, LegendComponent, MarkLineComponent } from 'echarts/components'
-import { init, use, type EChartsType } from 'echarts/core'
+import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
-import { onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
-import { light } from '../room/light'
+import { useTemplateRef } from 'vue'
 import { chartStyle } from './style'
+import { useChart } from './useChart'
 
 use([LineChart, GridComponent, LegendComponent, MarkLineComponent, SVGRenderer])
 
@@ -23,60 +23,41 @@ const { lines, xName, yName, says, mark } = defineProps<{
   mark?: { x: number; name: string }
 }>()
 const box = useTemplateRef<HTMLDivElement>('box')
-const ready = ref(false)
-let chart: EChartsType | undefined
-let watcher: ResizeObserver | undefined
 
-function draw(): void {
-  if (!chart) return
+function option(): Record<string, unknown> {
   const { colour, text, axis } = chartStyle()
   const dashes = ['solid', 'dashed', 'dotted'] as const
   const inks = ['primary', 'bleach', 'developer']
-  chart.setOption(
-    {
-      animation: false,
-      textStyle: text,
-      grid: { left: 56, right: 24, top: lines.length > 1 ? 40 : 24, bottom: 52 },
-      legend: { show: lines.length > 1, top: 0, textStyle: text, itemWidth: 40, inactiveColor: colour('quiet') },
-      xAxis: { type: 'value', name: xName, nameLocation: 'middle', nameGap: 30, min: 'dataMin', max: 'dataMax', ...axis },
-      yAxis: { type: 'value', name: yName, scale: true, minInterval: 0.1, ...axis },
-      series: lines.map((line, i) => ({
-        type: 'line',
-        name: line.name,
-        data: line.points,
-        symbol: 'none',
-        silent: true,
-        lineStyle: { width: i === 0 ? 4 : 3, type: dashes[i] ?? 'dotted', color: colour(inks[i] ?? 'ink') },
-        itemStyle: { color: colour(inks[i] ?? 'ink') },
-        ...(i === 0 && mark
-          ? {
-              markLine: {
-                silent: true,
-                symbol: 'none',
-                data: [{ xAxis: mark.x, name: mark.name }],
-                label: { formatter: mark.name, ...text },
-                lineStyle: { color: colour('ink'), type: 'solid', width: 2 },
-              },
-            }
-          : {}),
-      })),
-    },
-    true,
-  )
-  ready.value = true
+  return {
+    animation: false,
+    textStyle: text,
+    grid: { left: 56, right: 24, top: lines.length > 1 ? 40 : 24, bottom: 52 },
+    legend: { show: lines.length > 1, top: 0, textStyle: text, itemWidth: 40, inactiveColor: colour('quiet') },
+    xAxis: { type: 'value', name: xName, nameLocation: 'middle', nameGap: 30, min: 'dataMin', max: 'dataMax', ...axis },
+    yAxis: { type: 'value', name: yName, scale: true, minInterval: 0.1, ...axis },
+    series: lines.map((line, i) => ({
+      type: 'line',
+      name: line.name,
+      data: line.points,
+      symbol: 'none',
+      silent: true,
+      lineStyle: { width: i === 0 ? 4 : 3, type: dashes[i] ?? 'dotted', color: colour(inks[i] ?? 'ink') },
+      itemStyle: { color: colour(inks[i] ?? 'ink') },
+      ...(i === 0 && mark
+        ? {
+            markLine: {
+              silent: true,
+              symbol: 'none',
+              data: [{ xAxis: mark.x, name: mark.name }],
+              label: { formatter: mark.name, ...text },
+              lineStyle: { color: colour('ink'), type: 'solid', width: 2 },
+            },
+          }
+        : {}),
+    })),
+  }
 }
-onMounted(() => {
-  if (!box.value) return
-  chart = init(box.value, undefined, { renderer: 'svg' })
-  watcher = new ResizeObserver(() => chart?.resize())
-  watcher.observe(box.value)
-  draw()
-})
-onBeforeUnmount(() => {
-  watcher?.disconnect()
-  chart?.dispose()
-})
-watch([() => lines, () => mark, light], draw, { flush: 'post', deep: true })
+const ready = useChart(box, option, () => [lines, mark])
 </script>
 
 <template>

@@ -2,11 +2,11 @@
 import { stripMeasureNames, type ControlFlag, type StripMeasure } from '@selvrin/core'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent } from 'echarts/components'
-import { init, use, type EChartsType } from 'echarts/core'
+import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
-import { computed, onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import { chartStyle } from '../chart/style'
-import { light } from '../room/light'
+import { useChart } from '../chart/useChart'
 
 use([LineChart, GridComponent, MarkLineComponent, SVGRenderer])
 
@@ -20,8 +20,6 @@ const { measure, values, days, mean, limits, flags } = defineProps<{
   flags: ControlFlag[]
 }>()
 const box = useTemplateRef<HTMLDivElement>('box')
-let chart: EChartsType | undefined
-let watcher: ResizeObserver | undefined
 const last = computed(() => values.at(-1) ?? mean)
 const now = computed(() => flags.filter((flag) => flag.index === values.length - 1))
 const words = {
@@ -39,8 +37,7 @@ const says = computed(() => {
   return `${stripMeasureNames[measure]} ${last.value.toFixed(2)}, ${distance}${rules ? `: ${rules}` : ''}`
 })
 
-function draw(): void {
-  if (!chart) return
+function option(): Record<string, unknown> {
   const { colour, text, axis } = chartStyle()
   const level = (y: number, name: string, type: 'solid' | 'dashed' | 'dotted', width: number) => ({
     yAxis: y,
@@ -54,64 +51,50 @@ function draw(): void {
     lineStyle: { color: colour('ink'), type, width },
   })
   const reach = 1.25 * Math.max(limits.control, ...values.map((value) => Math.abs(value - mean)))
-  chart.setOption(
-    {
-      animation: false,
-      textStyle: text,
-      grid: { left: 52, right: 16, top: 20, bottom: 28 },
-      xAxis: { type: 'category', data: days, ...axis, splitLine: { show: false }, axisLabel: { ...text, hideOverlap: true } },
-      yAxis: {
-        type: 'value',
-        min: Number((mean - reach).toFixed(3)),
-        max: Number((mean + reach).toFixed(3)),
-        ...axis,
-        splitLine: { show: false },
-        axisLabel: { ...text, formatter: (value: number) => value.toFixed(2), showMinLabel: false, showMaxLabel: false },
-      },
-      series: [
-        {
-          type: 'line' as const,
-          silent: true,
-          lineStyle: { width: 2, color: colour('ink') },
-          data: values.map((value, index) => {
-            const mine = flags.filter((flag) => flag.index === index)
-            const stop = mine.some((flag) => flag.rule === 'control')
-            return {
-              value,
-              symbol: stop ? 'rect' : mine.length > 0 ? 'triangle' : 'circle',
-              symbolSize: mine.length > 0 ? 15 : 9,
-              itemStyle: { color: mine.length > 0 ? colour('alarm') : colour('panel'), borderColor: colour('ink'), borderWidth: 2 },
-            }
-          }),
-          markLine: {
-            silent: true,
-            symbol: 'none',
-            data: [
-              level(mean, '', 'solid', 1),
-              level(mean + limits.action, 'action', 'dashed', 2),
-              level(mean - limits.action, '', 'dashed', 2),
-              level(mean + limits.control, 'control', 'solid', 3),
-              level(mean - limits.control, '', 'solid', 3),
-            ],
-          },
-        },
-      ],
+  return {
+    animation: false,
+    textStyle: text,
+    grid: { left: 52, right: 16, top: 20, bottom: 28 },
+    xAxis: { type: 'category', data: days, ...axis, splitLine: { show: false }, axisLabel: { ...text, hideOverlap: true } },
+    yAxis: {
+      type: 'value',
+      min: Number((mean - reach).toFixed(3)),
+      max: Number((mean + reach).toFixed(3)),
+      ...axis,
+      splitLine: { show: false },
+      axisLabel: { ...text, formatter: (value: number) => value.toFixed(2), showMinLabel: false, showMaxLabel: false },
     },
-    true,
-  )
+    series: [
+      {
+        type: 'line' as const,
+        silent: true,
+        lineStyle: { width: 2, color: colour('ink') },
+        data: values.map((value, index) => {
+          const mine = flags.filter((flag) => flag.index === index)
+          const stop = mine.some((flag) => flag.rule === 'control')
+          return {
+            value,
+            symbol: stop ? 'rect' : mine.length > 0 ? 'triangle' : 'circle',
+            symbolSize: mine.length > 0 ? 15 : 9,
+            itemStyle: { color: mine.length > 0 ? colour('alarm') : colour('panel'), borderColor: colour('ink'), borderWidth: 2 },
+          }
+        }),
+        markLine: {
+          silent: true,
+          symbol: 'none',
+          data: [
+            level(mean, '', 'solid', 1),
+            level(mean + limits.action, 'action', 'dashed', 2),
+            level(mean - limits.action, '', 'dashed', 2),
+            level(mean + limits.control, 'control', 'solid', 3),
+            level(mean - limits.control, '', 'solid', 3),
+          ],
+        },
+      },
+    ],
+  }
 }
-onMounted(() => {
-  if (!box.value) return
-  chart = init(box.value, undefined, { renderer: 'svg' })
-  watcher = new ResizeObserver(() => chart?.resize())
-  watcher.observe(box.value)
-  draw()
-})
-onBeforeUnmount(() => {
-  watcher?.disconnect()
-  chart?.dispose()
-})
-watch([() => values, () => mean, light], draw, { flush: 'post', deep: true })
+useChart(box, option, () => [values, mean])
 </script>
 
 <template>
