@@ -101,8 +101,10 @@ async function withStates(db: Database, rows: BottleRow[], now: number, tx?: Tra
     tx,
   )
   const odd = await db.rows<{ id: string; at: number }>(
-    `select e.bottle_id as id, o.at from roll o join bottle_entry e on e.run_id = o.run_id
-     where o.result <> 'right' and e.bottle_id = any($1::uuid[]) and e.kind in ('use', 'dilute-out') and o.at > $2 order by o.at`,
+    // the few films first: a plan that begins with the bottles goes through their whole histories
+    `with wrong as materialized (select run_id, at from roll where result <> 'right' and at > $2)
+     select e.bottle_id as id, w.at from wrong w join bottle_entry e on e.run_id = w.run_id and e.kind in ('use', 'dilute-out')
+     where e.bottle_id = any($1::uuid[]) order by w.at`,
     [ids, new Date(now - oddDays * 86_400_000)],
     tx,
   )

@@ -83,6 +83,7 @@ alter table bottle_entry
 drop index bottle_entry_bottle;
 create index bottle_entry_bottle on bottle_entry (bottle_id, at, seq);
 create unique index bottle_entry_seq on bottle_entry (seq);
+create index bottle_entry_runs on bottle_entry (bottle_id, at desc) where run_id is not null;
 create index bottle_entry_group on bottle_entry (group_id) where group_id is not null;
 create index bottle_entry_tests on bottle_entry (bottle_id, at) where test is not null;
 
@@ -185,7 +186,7 @@ drop function keep_checkpoint, rebuild_checkpoints;
 delete from import where kind not in ('formulas', 'jars', 'chart');
 alter table import drop constraint import_kind_check;
 alter table import add constraint import_kind_check check (kind in ('formulas', 'jars', 'chart'));
-drop index bottle_entry_tests, bottle_entry_seq, bottle_entry_group, bottle_entry_bottle;
+drop index bottle_entry_tests, bottle_entry_seq, bottle_entry_runs, bottle_entry_group, bottle_entry_bottle;
 alter table bottle_entry disable trigger append_only;
 update bottle_entry set kind = 'correct' where kind in ('decant', 'water', 'evaporate', 'replenish', 'bleed', 'test', 'move', 'move-up', 'change', 'wrong-bottle', 'retire');
 alter table bottle_entry enable trigger append_only;
