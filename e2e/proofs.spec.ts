@@ -68,6 +68,8 @@ test('the shelf: found by code, one tap and its undo, dragged to another shelf a
     await page.mouse.down()
     await page.mouse.move(from.x + 60, from.y + 80, { steps: 4 })
     await page.mouse.move(to.x + 60, to.y + 60, { steps: 8 })
+    // let go when the shelf has taken it up
+    await expect(cold.locator(`[data-bottle="${fixer?.id}"]`)).toBeVisible()
     await page.mouse.up()
     await expect(page.getByRole('region', { name: 'Cold cupboard' }).locator(`[data-bottle="${fixer?.id}"]`)).toBeVisible()
     await expect(other.getByText('to Cold cupboard')).toBeVisible()
@@ -86,6 +88,7 @@ test('the shelf: found by code, one tap and its undo, dragged to another shelf a
     await page.mouse.down()
     await page.mouse.move(from.x + 60, from.y + 70, { steps: 4 })
     await page.mouse.move(to.x + 200, to.y + 30, { steps: 8 })
+    await expect(sink.locator('[data-bottle]')).toBeVisible()
     await page.mouse.up()
     await expect(page.getByRole('dialog')).toContainText(`Retire ${stop?.label}`)
     await page.getByLabel('Why?').fill('smells of sulfur')
@@ -150,11 +153,10 @@ test('a guided clearing test: stopwatch, verdict beside the fresh reading, fixin
        where not exists (select from bottle_entry e where e.run_id = r.id and e.bottle_id = $1) order by r.number desc limit 1`,
       [fixer?.id],
     )
-    await house.ask(`insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id) values ($2, $1, 'use', now(), -10, 1, $3)`, [
-      fixer?.id,
-      '019f0000-0000-7000-8000-000000000001',
-      run?.id,
-    ])
+    await house.ask(
+      `insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id) select $2, $1, 'use', max(at) + interval '1 second', -10, 1, $3 from proof where bottle_id = $1`,
+      [fixer?.id, '019f0000-0000-7000-8000-000000000001', run?.id],
+    )
     await page.getByRole('button', { name: 'Test it again' }).click()
     await page.getByRole('button', { name: /skip to it/ }).click()
     await page.getByLabel('Clearing time, s').fill('2:24')

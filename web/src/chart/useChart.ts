@@ -3,7 +3,11 @@ import { onBeforeUnmount, onMounted, ref, watch, type Ref } from 'vue'
 import { light } from '../room/light'
 
 /** Keeps a chart in a box: drawn anew when what it follows or the light changes, resized with its box. Answers whether it has been drawn. */
-export function useChart(box: Readonly<Ref<HTMLDivElement | null>>, option: () => Record<string, unknown>, follow: () => unknown): Ref<boolean> {
+export function useChart(
+  box: Readonly<Ref<HTMLDivElement | null>>,
+  option: () => Record<string, unknown>,
+  follow: () => unknown,
+): Ref<boolean> {
   const ready = ref(false)
   let chart: EChartsType | undefined
   let watcher: ResizeObserver | undefined
