@@ -116,6 +116,8 @@ function read(seconds: number | null): void {
   phase.value = 'reading'
 }
 function fromPhoto(found: PictureReading | null, kept: typeof keep.value): void {
+  // a picture with the fresh scrap beside the new one is no fresh reading of its batch
+  if (found) fresh.value = false
   photo.value = found
   keep.value = kept
   if (found && !found.scrap.opaque) figure.value = found.scrap.density.toFixed(2)
