@@ -73,6 +73,7 @@ export { stopAfter } from './bottle/stopBath'
 export { testKinds, type TestKind, type TestMark, type Verdict } from './proof/proof'
 export { governing, type Standing } from './proof/judgement'
 export { forecastClearing, forecastReading, type Forecast } from './proof/forecast'
+export { leastSquares } from './proof/leastSquares'
 export { controlChart, type ControlFlag } from './proof/controlChart'
 export {
   judgeStrips,

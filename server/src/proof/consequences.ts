@@ -40,23 +40,30 @@ export async function afterFailure(
     [bottle?.id ?? null, rollId, guide.kind],
     tx,
   )
-  for (const film of films) {
+  const told = films.map((film) => {
     const what = bottle
       ? `${bottle.label} ${bottle.name}, which this film went through in run ${film.runNumber}, failed a test afterwards (${guide.name}).`
       : `${guide.name}: the film failed it.`
-    const text = `${what} ${helpWords[guide.helps]}`
-    await db.run(
-      'insert into roll_mark (id, roll_id, proof_id, at, text, helps) values ($1, $2, $3, $4, $5, $6)',
-      [uuid(), film.rollId, proofId, new Date(now), text, guide.helps],
-      tx,
-    )
-    if (film.memberId)
-      await db.run(
-        'insert into notice (id, person_id, at, text, roll_id) values ($1, $2, $3, $4, $5)',
-        [uuid(), film.memberId, new Date(now), `Your ${film.film}: ${text}`, film.rollId],
-        tx,
-      )
-  }
+    return {
+      markId: uuid(),
+      noticeId: uuid(),
+      rollId: film.rollId,
+      memberId: film.memberId,
+      film: film.film,
+      text: `${what} ${helpWords[guide.helps]}`,
+    }
+  })
+  const record = `jsonb_to_recordset($1::jsonb) as r("markId" uuid, "noticeId" uuid, "rollId" uuid, "memberId" uuid, film text, text text)`
+  await db.run(
+    `insert into roll_mark (id, roll_id, proof_id, at, text, helps) select r."markId", r."rollId", $2, $3, r.text, $4 from ${record}`,
+    [JSON.stringify(told), proofId, new Date(now), guide.helps],
+    tx,
+  )
+  await db.run(
+    `insert into notice (id, person_id, at, text, roll_id) select r."noticeId", r."memberId", $2, 'Your ' || r.film || ': ' || r.text, r."rollId" from ${record} where r."memberId" is not null`,
+    [JSON.stringify(told), new Date(now)],
+    tx,
+  )
   const runs = new Map<string, Suspect>()
   for (const film of films) {
     const run = runs.get(film.runId) ?? { runId: film.runId, runNumber: film.runNumber, at: film.at, films: [] }

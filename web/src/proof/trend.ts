@@ -1,4 +1,4 @@
-import { forecastClearing, forecastReading, type Forecast, type TestKind } from '@selvrin/core'
+import { forecastClearing, forecastReading, leastSquares, type Forecast, type TestKind } from '@selvrin/core'
 import type { Bottle, Proof, ProofContext } from '@selvrin/core/contract'
 import { readingForm } from './readings'
 
@@ -97,14 +97,10 @@ export function trendOf(
 
 /** The line core's forecast runs along, for drawing it. */
 function fitOf(readings: Reading[], exponential: boolean): ((x: number) => number) | null {
-  const points = readings.map(({ x, y }) => ({ x, y: exponential ? Math.log(y) : y }))
-  const n = points.length
-  const meanX = points.reduce((sum, one) => sum + one.x, 0) / n
-  const meanY = points.reduce((sum, one) => sum + one.y, 0) / n
-  const spread = points.reduce((sum, one) => sum + (one.x - meanX) ** 2, 0)
-  if (spread === 0) return null
-  const slope = points.reduce((sum, one) => sum + (one.x - meanX) * (one.y - meanY), 0) / spread
-  return (x) => (exponential ? Math.exp(meanY + slope * (x - meanX)) : meanY + slope * (x - meanX))
+  const fit = leastSquares(readings.map(({ x, y }) => ({ x, y: exponential ? Math.log(y) : y })))
+  if (!fit) return null
+  const line = (x: number) => fit.intercept + fit.slope * x
+  return (x) => (exponential ? Math.exp(line(x)) : line(x))
 }
 
 function words(forecast: Forecast | null, litres: number): string {
