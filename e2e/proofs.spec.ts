@@ -237,6 +237,9 @@ test('densities off a photograph: marked by pointer and keys, read to ±0.03, a 
   expect(await seriousFaults(page)).toEqual([])
   await input.setInputFiles(picture({ width: 900, height: 600, densities: [1.2, 0.96], lightLevel: 1.3 }).file)
   await expect(page.getByText('The empty light is burnt out')).toBeVisible()
+  // nothing of the picture before it is left to be written down
+  await expect(page.getByText('Marginal', { exact: true })).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Write it down' })).toBeDisabled()
   await input.setInputFiles(good.file)
   await expect(page.getByText('The empty light is burnt out')).toBeHidden()
   await expect(page.getByText('Marginal', { exact: true })).toBeVisible()

@@ -9,6 +9,8 @@ import { pictures } from './pictures'
 
 /** Densities off a photograph: pick or drop it, mark the areas by pointer or keys, see the reading follow. */
 const emit = defineEmits<{ read: [reading: PictureReading | null, keep: { name: string; blob: Blob; marks: PictureMarks } | null] }>()
+/** While a picture is opened or measured nothing can be written: what stands beside it is still the one before. */
+const working = defineModel<boolean>('working', { default: false })
 const problem = ref('')
 const doing = ref<{ done: number; what: string } | null>(null)
 const name = ref('')
@@ -18,6 +20,8 @@ const active = ref('empty')
 const reading = shallowRef<PictureReading | null>(null)
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 let bitmap: ImageBitmap | null = null
+/** the latest thing asked of the worker: an answer to an older one is dropped */
+let asked = 0
 const over = ref(false)
 
 async function open(file: File | undefined): Promise<void> {
@@ -27,18 +31,23 @@ async function open(file: File | undefined): Promise<void> {
     problem.value = 'This is no picture. Choose a PNG or JPEG photograph.'
     return
   }
+  const mine = ++asked
+  tell(null)
+  working.value = true
   doing.value = { done: 0, what: 'Opening the picture' }
   const answer = await pictures().open(
     file,
     proxy((done, what) => void (doing.value = { done, what })),
   )
+  if (mine !== asked) return
   doing.value = null
-  if ('problem' in answer) {
-    problem.value = answer.problem
-    return
-  }
-  if (answer.kept.size > pictureBytes) {
-    problem.value = 'The picture is too large to keep. Take it smaller.'
+  const refused =
+    'problem' in answer ? answer.problem : answer.kept.size > pictureBytes ? 'The picture is too large to keep. Take it smaller.' : ''
+  if (refused || 'problem' in answer) {
+    problem.value = refused
+    opened.value = null
+    name.value = ''
+    working.value = false
     return
   }
   name.value = file.name
@@ -48,6 +57,12 @@ async function open(file: File | undefined): Promise<void> {
   await nextTick()
   draw()
   await measure()
+}
+
+/** A reading goes out together with the picture it was read off, or not at all. */
+function tell(found: PictureReading | null, on?: PictureMarks): void {
+  reading.value = found
+  emit('read', found, found && on && opened.value ? { name: name.value, blob: opened.value.kept, marks: on } : null)
 }
 
 /** In safelight nothing but red may shine: the picture is shown through its red channel. */
@@ -63,7 +78,11 @@ function draw(): void {
   context.fillRect(0, 0, bitmap.width, bitmap.height)
 }
 watch(light, () => void nextTick(draw))
-onBeforeUnmount(() => bitmap?.close())
+onBeforeUnmount(() => {
+  asked++
+  working.value = false
+  bitmap?.close()
+})
 
 const areaOf = (key: string) => marks.value.find((mark) => mark.key === key)?.area ?? { x: 0, y: 0, width: 0.01, height: 0.01 }
 const density = (mark: Mark): number | null =>
@@ -78,16 +97,16 @@ const asMarks = computed((): PictureMarks => ({
     return known === null ? [] : [{ area: mark.area, density: known }]
   }),
 }))
-let asked = 0
 async function measure(): Promise<void> {
   if (!opened.value) return
   const mine = ++asked
+  working.value = true
   const plain = JSON.parse(JSON.stringify(asMarks.value)) as PictureMarks
   const answer = await pictures().read(plain)
   if (mine !== asked) return
   problem.value = 'problem' in answer ? answer.problem : ''
-  reading.value = 'problem' in answer ? null : answer
-  emit('read', reading.value, reading.value && opened.value ? { name: name.value, blob: opened.value.kept, marks: plain } : null)
+  tell('problem' in answer ? null : answer, plain)
+  working.value = false
 }
 watch(asMarks, () => void measure(), { deep: true })
 

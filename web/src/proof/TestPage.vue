@@ -44,6 +44,7 @@ const slow = ref(false)
 const fresh = ref(false)
 const note = ref('')
 const photo = shallowRef<PictureReading | null>(null)
+const measuring = ref(false)
 const keep = shallowRef<{ name: string; blob: Blob; marks: PictureMarks } | null>(null)
 const written = shallowRef<{ proof: Proof; suspects: Suspect[] } | null>(null)
 const retiring = ref(false)
@@ -111,17 +112,23 @@ const trend = computed(() => {
   return trendOf(kind.value, proofs, context.value, bottle.value)
 })
 
+const inField = (area: PictureReading['scrap']): string => area.density.toFixed(2)
 function read(seconds: number | null): void {
   if (seconds !== null) figure.value = String(seconds)
   phase.value = 'reading'
 }
+/** What a photograph gave goes again with it; a figure written by hand stays. */
 function fromPhoto(found: PictureReading | null, kept: typeof keep.value): void {
+  if (photo.value && !found) {
+    if (figure.value === inField(photo.value.scrap)) figure.value = ''
+    if (freshFigure.value === inField(photo.value.fresh)) freshFigure.value = ''
+  }
   // a picture with the fresh scrap beside the new one is no fresh reading of its batch
   if (found) fresh.value = false
   photo.value = found
   keep.value = kept
-  if (found && !found.scrap.opaque) figure.value = found.scrap.density.toFixed(2)
-  if (found && !found.fresh.opaque) freshFigure.value = found.fresh.density.toFixed(2)
+  if (found && !found.scrap.opaque) figure.value = inField(found.scrap)
+  if (found && !found.fresh.opaque) freshFigure.value = inField(found.fresh)
 }
 function choose(one: string): void {
   look.value = look.value === one ? null : one
@@ -204,7 +211,7 @@ function again(): void {
               {{ one.name }}
             </button>
           </div>
-          <PhotoReading v-if="kind === 'scrap-density' && look === null" @read="fromPhoto" />
+          <PhotoReading v-if="kind === 'scrap-density' && look === null" v-model:working="measuring" @read="fromPhoto" />
           <div v-if="form && look === null" class="grid grid-cols-2 items-start gap-4 max-sm:grid-cols-1">
             <TextField
               v-model="figure"
@@ -243,7 +250,7 @@ function again(): void {
           <TextField v-model="note" label="Note, if any" />
           <ProblemLine :problem="problem || judged.problem" />
           <div class="flex flex-wrap gap-3">
-            <button class="button button-main" :disabled="busy || !judged.judgement">Write it down</button>
+            <button class="button button-main" :disabled="busy || measuring || !judged.judgement">Write it down</button>
             <button type="button" class="button" @click="phase = 'steps'">Back to the steps</button>
           </div>
         </div>
