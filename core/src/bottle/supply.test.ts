@@ -23,7 +23,7 @@ describe('supply', () => {
       return [runsOutAt === null ? null : runsOutAt / dayMs, because]
     }
     expect(days(1)).toEqual([10, 'use'])
-    expect(days(1, [{ at: 2.5 * dayMs, rolls: 5 }])).toEqual([6, 'use'])
+    expect(days(1, [{ at: 2.5 * dayMs, rolls: 5 }])).toEqual([5, 'use'])
     expect(days(1, [], 3.5)).toEqual([4, 'age'])
     expect(days(0)).toEqual([null, null])
   })

@@ -28,8 +28,8 @@ export const orderOfUse = <B extends Pick<SupplyBottle, 'openedAt' | 'madeAt'>>(
   [...bottles].sort((a, b) => Number(a.openedAt === null) - Number(b.openedAt === null) || a.madeAt - b.madeAt)
 
 /**
- * How long the bottles of one formula last: day by day the planned rolls of that day, or the recent rate where that is more, are taken from the
- * bottles in order of use, each as long as it keeps. Rate in rolls a day; times in ms.
+ * How long the bottles of one formula last: day by day what the recent rate takes, and the planned rolls of that day on top of it, are taken from
+ * the bottles in order of use, each as long as it keeps. Rate in rolls a day; times in ms.
  */
 export function supplyOf(bottles: SupplyBottle[], rollsPerDay: number, planned: { at: number; rolls: number }[], now: number): Supply {
   const order = orderOfUse(bottles)
@@ -41,7 +41,7 @@ export function supplyOf(bottles: SupplyBottle[], rollsPerDay: number, planned: 
   for (let day = 0; day < horizonDays; day++) {
     const at = now + day * dayMs
     const booked = planned.reduce((sum, one) => sum + (one.at >= at && one.at < at + dayMs ? one.rolls : 0), 0)
-    let wanted = Math.max(booked, rollsPerDay)
+    let wanted = rollsPerDay + booked
     const aged = held.some((bottle) => bottle.left > 1e-9 && bottle.until < at)
     for (const bottle of held) {
       if (bottle.until < at) continue

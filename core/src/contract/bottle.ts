@@ -25,7 +25,9 @@ const testMark = z.object({
   againAt: z.number().nullable(),
   overruled: z.string().nullable(),
 })
-const bathPlace = z.object({ position: z.union([z.literal(1), z.literal(2)]), moves: z.int(), since: z.number() })
+export const bathPlace = z.object({ position: z.union([z.literal(1), z.literal(2)]), moves: z.int().min(0), since: z.number() })
+/** What liquid from another bottle had behind it when it came. */
+export const brought = z.object({ strength: amount, rollsPerL: amount, silverGPerL: amount, aged: amount })
 export const forecast = z.object({ rollsPerLitreLeft: z.number(), low: z.number().nullable(), high: z.number().nullable() })
 
 export const bottleState = z.object({
@@ -83,6 +85,8 @@ export const bottle = z.object({
   formulaId: id,
   formulaNumber: z.int(),
   batchId: id.nullable(),
+  /** pH at the closing check of its batch */
+  ph: z.number().nullable(),
   sizeMl: z.number(),
   parts: z.array(z.number()).nullable(),
   madeAt: z.number(),
@@ -134,6 +138,14 @@ const ledgerLine = z.object({
   colourRolls: z.number(),
   waterInMl: z.number(),
   reverses: id.nullable(),
+  container: z.enum(containers).nullable(),
+  celsius: z.number().nullable(),
+  brings: brought.nullable(),
+  twoBath: bathPlace.nullable(),
+  otherBottleId: id.nullable(),
+  groupId: id.nullable(),
+  /** the kind of test whose failure this line overrules */
+  overrules: z.enum(testKinds).nullable(),
   note: z.string(),
 })
 const decant = z.object({ into: z.array(z.number()), daysLonger: z.number(), lostPerOpening: z.number().nullable() })
@@ -141,7 +153,6 @@ export const bottlePage = bottle.extend({
   /** newest first; older lines are asked for by the last one's id */
   ledger: z.array(ledgerEntry),
   more: z.boolean(),
-  ph: z.number().nullable(),
   mixedFrom: z.string().nullable(),
   batchNote: z.string(),
   decant: decant.nullable(),

@@ -1,10 +1,11 @@
 import { z } from 'zod'
-import { entryKinds } from '../bottle/bottle'
+import { containers, entryKinds } from '../bottle/bottle'
 import { testKinds } from '../proof/proof'
 import { amount, celsius, done, id, idParams, millis, note, parts, positive, version } from './common'
+import { bathPlace, brought } from './bottle'
 import { chartBody } from './chart'
 import { endpoint } from './endpoint'
-import { formulaBody } from './formula'
+import { formulaBody, formulaUse } from './formula'
 
 export const importKind = z.enum(['formulas', 'jars', 'chart', 'bottles', 'ledger', 'tests'])
 
@@ -45,6 +46,11 @@ export const importRow = z.discriminatedUnion('kind', [
       sizeMl: positive.max(100_000),
       madeAt: millis,
       shelfId: id.nullable(),
+      /** bottles of the same one were mixed together */
+      batchId: id.nullable(),
+      ph: z.number().min(0).max(14).nullable(),
+      ownUse: formulaUse.nullable(),
+      retired: z.strictObject({ at: millis, why: note }).nullable(),
     }),
   }),
   z.strictObject({
@@ -60,6 +66,13 @@ export const importRow = z.discriminatedUnion('kind', [
       colourRolls: z.number().min(0).max(1000),
       waterInMl: amount,
       reverses: id.nullable(),
+      container: z.enum(containers).nullable(),
+      celsius: celsius.nullable(),
+      brings: brought.nullable(),
+      twoBath: bathPlace.nullable(),
+      otherBottleId: id.nullable(),
+      groupId: id.nullable(),
+      overrules: z.enum(testKinds).nullable(),
       note,
     }),
   }),
@@ -72,7 +85,10 @@ export const importRow = z.discriminatedUnion('kind', [
       at: millis,
       value: z.number().min(0).max(100_000).nullable(),
       look: z.string().max(30).nullable(),
+      freshBeside: z.number().min(0).max(5).nullable(),
       celsius: celsius.nullable(),
+      slowClearing: z.boolean(),
+      approximate: z.boolean(),
       fresh: z.boolean(),
       note,
     }),

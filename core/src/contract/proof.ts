@@ -63,6 +63,8 @@ const proof = z.object({
   rollsPerL: z.number().nullable(),
   picture: z.boolean(),
   note: z.string(),
+  /** its line in the ledger was taken back: it counts for nothing any more */
+  takenBack: z.boolean(),
 })
 /** A run between the last good test and a failed one, and what still helps its films. */
 const suspect = z.object({

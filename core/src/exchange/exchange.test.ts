@@ -1,7 +1,8 @@
 import type { FormulaRow } from '../contract/formula'
 import type { Jar } from '../contract/jar'
 import { fromCsv, toCsv } from './csv'
-import { readFile, understander, type Present } from './understand'
+import { readFile, understander } from './understand'
+import type { Present } from './understood'
 import { writeFile } from './write'
 
 const id = (n: number) => `0198f000-0000-7000-8000-00000000000${n}`

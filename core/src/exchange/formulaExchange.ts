@@ -8,15 +8,11 @@ import { DomainError } from '../error'
 import { chemicalNamed, cellReader } from './reader'
 import type { AdditionRecord, FormulaRecord } from './schemas'
 import { recordToUse, useToRecord } from './useExchange'
-
-const round = (value: number): number => Number(value.toFixed(4))
-const showParts = (parts: number[]): string => (parts.length === 1 ? 'stock' : parts.join('+'))
+import { given, round } from './written'
 
 /** A formula as it is written into a file. `nameOf` gives the names of the formulas its parts come from. */
 export function formulaToRecord(body: FormulaBody, nameOf: (formulaId: string) => string): FormulaRecord {
   const { use } = body
-  const given = <K extends string, V>(key: K, value: V | null | undefined): { [key in K]?: V } =>
-    value === null || value === undefined || value === '' ? {} : ({ [key]: value } as { [key in K]: V })
   return {
     name: body.name,
     family: body.family,
@@ -36,14 +32,7 @@ export function formulaToRecord(body: FormulaBody, nameOf: (formulaId: string) =
       ...given('watch', line.note),
     })),
     ...(body.combine ? { combine: body.combine.map(({ part, formulaId }) => ({ part, formula: nameOf(formulaId) })) } : {}),
-    school: use.school,
-    ...given('rolls_per_litre', use.capacityRollsPerL),
-    dilutions: use.dilutions.map(showParts).join(', '),
-    ...given('least_stock_per_roll', use.minConcentrateMlPerRoll === 0 ? null : `${round(use.minConcentrateMlPerRoll)} ml`),
-    ...given('keeps_full_days', use.keeping.fullDays),
-    ...given('keeps_half_days', use.keeping.halfDays),
-    ...given('keeps_working_days', use.keeping.workingDays),
-    ...useToRecord(use),
+    ...useToRecord(use, nameOf),
     ...given('usual_time', body.usualS === null ? null : `${round(body.usualS)} s`),
     ...given('temperature_coefficient', body.temperatureCoefficient),
     ...given('coolest', body.rangeC === null ? null : `${body.rangeC[0]} °C`),
@@ -68,7 +57,7 @@ export function recordToFormula(
     const poured = percent !== null || (chemical?.densityGPerMl !== undefined && !/(g|kg|oz|lb|grains?)$/i.test(String(line.amount).trim()))
     const amount = read.needQuantity(`${where}, amount`, line.amount, poured ? 'volume' : 'mass')
     const atC = read.quantity(`${where}, at`, line.at, 'temperature')
-    const whole = line.whole_pack === undefined || line.whole_pack === '' ? undefined : /^(true|yes|1)$/i.test(String(line.whole_pack))
+    const whole = line.whole_pack === undefined || line.whole_pack === '' ? undefined : read.yes(line.whole_pack)
     return {
       chemical: chemical?.id ?? line.chemical,
       ...(poured ? { millilitres: amount } : { grams: amount }),
@@ -100,24 +89,7 @@ export function recordToFormula(
     ...(record.water ? { water: record.water } : {}),
     additions,
     ...(combine ? { combine } : {}),
-    use: {
-      school: record.school,
-      capacityRollsPerL: read.number('rolls_per_litre', record.rolls_per_litre),
-      keeping: {
-        fullDays: read.number('keeps_full_days', record.keeps_full_days),
-        halfDays: read.number('keeps_half_days', record.keeps_half_days),
-        workingDays: read.number('keeps_working_days', record.keeps_working_days),
-        ...(record.keeps_tray_days === undefined || record.keeps_tray_days === ''
-          ? {}
-          : { trayDays: read.number('keeps_tray_days', record.keeps_tray_days) }),
-      },
-      dilutions: read
-        .text(record.dilutions)
-        .split(/[,;]/)
-        .map((text) => read.parts('dilutions', text)),
-      minConcentrateMlPerRoll: read.quantity('least_stock_per_roll', record.least_stock_per_roll, 'volume') ?? 0,
-      ...recordToUse(record, read, problems),
-    },
+    use: recordToUse(record, read, problems, idOf),
     usualS: read.quantity('usual_time', record.usual_time, 'time'),
     temperatureCoefficient: read.number('temperature_coefficient', record.temperature_coefficient),
     rangeC: coolest === null || warmest === null ? null : ([coolest, warmest] as [number, number]),

@@ -5,6 +5,7 @@ import { parseQuantity } from '../quantity/parseQuantity'
 import { parseRatio } from '../quantity/parseRatio'
 import type { QuantityKind } from '../quantity/units'
 
+const idPattern = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i
 type Cell = string | number | boolean | undefined
 
 /** Reads the cells of one record; what cannot be read is kept as a sentence and read as its fallback. */
@@ -37,6 +38,7 @@ export function cellReader(problems: string[]) {
       }
       return read.quantity(field, cell, kind) ?? 0
     },
+    yes: (cell: Cell): boolean => /^(true|yes|1)$/i.test(read.text(cell)),
     number: (field: string, cell: Cell): number | null => (blank(cell) ? null : attempt(field, () => plain(cell), null)),
     percent: (field: string, cell: Cell): number | null => {
       if (blank(cell)) return null
@@ -65,6 +67,22 @@ export function cellReader(problems: string[]) {
       if (written === '') need(field)
       else if (Number.isNaN(at)) problems.push(`${field}: write it as 2026-04-14 or 2026-04-14T18:30:00Z, not “${written}”.`)
       return Number.isNaN(at) ? 0 : at
+    },
+    /** figures of at least 0 with semicolons between them, as many as they have names */
+    figures: (field: string, cell: Cell, names: string[]): number[] | null => {
+      if (blank(cell)) return null
+      const cells = read.text(cell).split(';')
+      if (cells.length !== names.length) {
+        problems.push(`${field}: write ${names.join('; ')}, not “${String(cell)}”.`)
+        return null
+      }
+      return cells.map((one) => attempt(field, () => plain(one), 0))
+    },
+    /** an id of ours, as it was written out; null where it is left out */
+    id: (field: string, cell: Cell): string | null => {
+      const written = read.text(cell)
+      if (written !== '' && !idPattern.test(written)) problems.push(`${field}: leave it out, or keep it as it was written here.`)
+      return written === '' ? null : written.toLowerCase()
     },
     /** a change of volume in ml, which may be negative */
     change: (field: string, cell: Cell): number => {

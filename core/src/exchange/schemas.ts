@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { entryKinds, fixables, schools } from '../bottle/bottle'
+import { containers, entryKinds, fixables, schools } from '../bottle/bottle'
 import { families } from '../mark/mark'
 import { testKinds } from '../proof/proof'
 
@@ -41,18 +41,8 @@ export const additionRecord = z.object({
   watch: text.optional(),
 })
 
-export const formulaRecord = z.object({
-  name: text,
-  family: z.enum(families),
-  purpose: text.optional(),
-  makes: quantity,
-  start_with: quantity,
-  mix_at: quantity,
-  store_above: quantity.optional(),
-  water: z.enum(['tap', 'deionised']).optional(),
-  additions: z.array(additionRecord).max(30),
-  combine: z.array(z.object({ part: text, formula: text })).optional(),
-  school: z.enum(schools),
+/** How a bath is used up: of a formula, or of a bottle that is used otherwise. */
+const useColumns = {
   rolls_per_litre: count.optional(),
   dilutions: text.describe('stock, 1+1, 1+3'),
   least_stock_per_roll: quantity.optional(),
@@ -64,10 +54,26 @@ export const formulaRecord = z.object({
   time_steps: text.optional().describe('compensated: rolls a litre and factor, such as 0 x1, 5 x1.2'),
   replenish_per_roll: quantity.optional().describe('replenished: ml of replenisher per roll'),
   replenish_turnovers: count.optional().describe('replenished: over when so many times its volume went in'),
+  replenish_from: text.optional().describe('replenished: name of the replenisher’s formula, where it is another'),
   pair_moves: count.optional().describe('two baths: moves of the second bath to the first place'),
   pair_days: count.optional(),
   fixes: z.enum(['', ...fixables]).optional(),
-  long_keeping: z.union([z.boolean(), z.string()]).optional(),
+  long_keeping: z.union([z.boolean(), text]).optional(),
+}
+export const useRecord = z.object({ school: z.enum(schools), ...useColumns })
+
+export const formulaRecord = z.object({
+  name: text,
+  family: z.enum(families),
+  purpose: text.optional(),
+  makes: quantity,
+  start_with: quantity,
+  mix_at: quantity,
+  store_above: quantity.optional(),
+  water: z.enum(['tap', 'deionised']).optional(),
+  additions: z.array(additionRecord).max(30),
+  combine: z.array(z.object({ part: text, formula: text })).optional(),
+  ...useRecord.shape,
   usual_time: quantity.optional(),
   temperature_coefficient: count.optional(),
   coolest: quantity.optional(),
@@ -84,8 +90,15 @@ export const bottleRecord = z.object({
   size: quantity,
   made: day,
   shelf: text.optional(),
-  retired: text.optional().describe('for reading only'),
-  retired_because: text.optional().describe('for reading only'),
+  batch: text.optional().describe('bottles with the same id were mixed together'),
+  batch_ph: count.optional().describe('pH at the closing check of its batch'),
+  retired: text.optional().describe('the moment it was retired'),
+  retired_because: text.optional(),
+  school: z
+    .enum(['', ...schools])
+    .optional()
+    .describe('with the columns after it: used otherwise than its formula says'),
+  ...z.object(useColumns).partial().shape,
 })
 
 /** A line that says what happened to a bottle; its amounts are changes, what leaves is negative. */
@@ -99,6 +112,23 @@ export const ledgerRecord = z.object({
   prints: count.optional(),
   colour_rolls: count.optional(),
   water_in: quantity.optional(),
+  stands_in: z
+    .enum(['', ...containers])
+    .optional()
+    .describe('how it stands from now on'),
+  stands_at: quantity.optional().describe('°C of where it stands from now on'),
+  brought: text
+    .optional()
+    .describe('what liquid from another bottle had behind it, with semicolons: strength, rolls a litre, silver in g/L, age as a share'),
+  bath: text
+    .optional()
+    .describe('place in a pair: which bath, moves behind it, in use since when, with semicolons, such as 2; 1; 2026-04-14'),
+  other: text.optional().describe('code of the other bottle of this line'),
+  together: text.optional().describe('lines with the same id were written together and are taken back together'),
+  overrules: z
+    .enum(['', ...testKinds])
+    .optional()
+    .describe('a technician’s reason, the note, against a failed test of that kind'),
   takes_back: text.optional().describe('id of the line it takes back'),
   by: text.optional().describe('for reading only'),
   note: text.optional(),
@@ -111,12 +141,16 @@ export const testRecord = z.object({
   test: z.enum(testKinds),
   reading: count.optional().describe('s, density, pH or g/L, as the test reads'),
   seen: text.optional().describe('where it is judged by eye'),
+  fresh_beside: count.optional().describe('density of the fresh scrap read beside it'),
   temperature: quantity.optional(),
+  slow_film: z.union([z.boolean(), text]).optional().describe('clearing time of film that is fixed three times as long'),
+  approximate: z.union([z.boolean(), text]).optional().describe('from a photograph without a wedge'),
   fresh: z.union([z.boolean(), z.string()]).optional().describe('the fresh reading of its batch'),
   verdict: text.optional().describe('for reading only: it is judged again when it is read in'),
   note: text.optional(),
 })
 
+export type UseRecord = z.infer<typeof useRecord>
 export type BottleRecord = z.infer<typeof bottleRecord>
 export type LedgerRecord = z.infer<typeof ledgerRecord>
 export type TestRecord = z.infer<typeof testRecord>

@@ -1,17 +1,15 @@
-import type { z } from 'zod'
-import type { Bottle, LedgerLine } from '../contract/bottle'
 import type { ChartRow } from '../contract/chart'
-import type { FormulaRow } from '../contract/formula'
-import type { ImportRow } from '../contract/import'
 import type { Jar } from '../contract/jar'
-import type { Proof } from '../contract/proof'
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue } from '../chemical/chemical'
 import { DomainError } from '../error'
 import { showMass, showParts, showTemperature, showTime, showVolume } from '../quantity/format'
 import { fromCsv, type FileRecord } from './csv'
 import { formulaToRecord, recordToFormula } from './formulaExchange'
-import { bottleReader, ledgerReader, testReader } from './ledgerExchange'
+import { bottleReader } from './bottleExchange'
+import { ledgerReader } from './ledgerExchange'
+import { testReader } from './testExchange'
+import { differences, shaped, wrong, type Present, type Reader } from './understood'
 import { cellReader, chemicalNamed } from './reader'
 import {
   chartRecord,
@@ -23,35 +21,6 @@ import {
   type FormulaRecord,
   type JarRecord,
 } from './schemas'
-
-/** What is there already, to say what an import would change. */
-export interface Present {
-  formulas: Pick<FormulaRow, 'id' | 'version' | 'body'>[]
-  jars: Jar[]
-  chart: ChartRow[]
-  /** for bottles, their ledger and their tests */
-  bottles?: Pick<
-    Bottle,
-    'id' | 'code' | 'label' | 'formulaId' | 'parts' | 'sizeMl' | 'madeAt' | 'shelfId' | 'retiredAt' | 'retiredWhy' | 'family'
-  >[]
-  shelves?: { id: string; name: string }[]
-  ledger?: LedgerLine[]
-  tests?: Proof[]
-}
-
-/** One record of a file, as it was understood. */
-export interface Understood {
-  line: number
-  state: 'new' | 'changed' | 'same' | 'wrong'
-  /** in words, amounts with their units */
-  says: string
-  changes: { what: string; from: string; to: string }[]
-  problems: string[]
-  /** worth knowing, not in the way */
-  notes: string[]
-  /** what would be written; null where nothing would */
-  row: ImportRow | null
-}
 
 /** The records of a file. JSON that is no file of that kind throws `not-this-format`. */
 export function readFile(kind: ExchangeKind, text: string): FileRecord[] {
@@ -68,42 +37,6 @@ export function readFile(kind: ExchangeKind, text: string): FileRecord[] {
     throw new DomainError('not-this-format', `This JSON is no “selvrin-${kind}” file of version 1: see docs/formats.`)
   return rows.map((record, i) => ({ line: i + 1, record: record as Record<string, unknown> }))
 }
-
-export const wrong = (line: number, says: string, problems: string[]): Understood => ({
-  line,
-  state: 'wrong',
-  says,
-  changes: [],
-  problems,
-  notes: [],
-  row: null,
-})
-
-export function shaped<T extends z.ZodType>(schema: T, { line, record }: FileRecord): { record: z.output<T> } | Understood {
-  const parsed = schema.safeParse(record)
-  if (parsed.success) return { record: parsed.data }
-  return wrong(
-    line,
-    '',
-    parsed.error.issues
-      .slice(0, 3)
-      .map(
-        (issue) =>
-          `${issue.path.join(', ') || 'line'}: ${issue.message.replace('Invalid input: expected string, received undefined', 'is missing')}`,
-      ),
-  )
-}
-
-/** Differences of two records field by field, in words. */
-function differences(before: Record<string, unknown>, after: Record<string, unknown>): Understood['changes'] {
-  const show = (value: unknown): string =>
-    value === undefined || value === '' ? 'nothing' : typeof value === 'object' ? JSON.stringify(value) : String(value)
-  return [...new Set([...Object.keys(before), ...Object.keys(after)])]
-    .filter((key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]))
-    .map((what) => ({ what, from: show(before[what]), to: show(after[what]) }))
-}
-
-export type Reader = (one: FileRecord) => Understood
 
 /** Reads the records of one kind against what is there. `newId` makes ids for what is new. Matched by name, by code, or by film, developer, index and temperature. */
 export function understander(kind: ExchangeKind, present: Present, newId: () => string, catalogue: Catalogue = builtIn): Reader {

@@ -1,16 +1,17 @@
 import { formulaToRecord } from './formulaExchange'
 import { toCsv } from './csv'
-import { bottlesOut, ledgerOut, testsOut } from './ledgerExchange'
+import { bottlesOut } from './bottleExchange'
+import { ledgerOut } from './ledgerExchange'
+import { testsOut } from './testExchange'
 import type { ChartRecord, ExchangeKind, JarRecord } from './schemas'
-import type { Present } from './understand'
-
-const round = (value: number): number => Number(value.toFixed(4))
+import type { Present } from './understood'
+import { dilution, round } from './written'
 
 /** What is there, as the records of a file. */
 export function recordsOf(kind: ExchangeKind, present: Present): object[] {
   const names = new Map(present.formulas.map((row) => [row.id, row.body.name]))
   const nameOf = (id: string) => names.get(id) ?? ''
-  if (kind === 'formulas') return present.formulas.map((row) => formulaToRecord(row.body, nameOf))
+  if (kind === 'formulas') return inOrder(present.formulas).map((row) => formulaToRecord(row.body, nameOf))
   if (kind === 'jars')
     return present.jars.map((jar): JarRecord => ({
       code: jar.code,
@@ -29,13 +30,26 @@ export function recordsOf(kind: ExchangeKind, present: Present): object[] {
   return present.chart.map((row): ChartRecord => ({
     film: row.film,
     formula: nameOf(row.formulaId),
-    dilution: row.parts.length === 1 ? 'stock' : row.parts.join('+'),
+    dilution: dilution(row.parts),
     ei: row.ei,
     temperature: `${round(row.temperatureC)} °C`,
     time: `${round(row.seconds)} s`,
     source: row.source,
     note: row.note,
   }))
+}
+
+/** Formulas so that what one is made of, or replenished from, stands before it: a file is read from its top. */
+function inOrder(formulas: Present['formulas']): Present['formulas'] {
+  const byId = new Map(formulas.map((row) => [row.id, row]))
+  const done = new Set<string>()
+  const add = (row: Present['formulas'][number]): Present['formulas'] => {
+    if (done.has(row.id)) return []
+    done.add(row.id)
+    const needs = [...(row.body.combine ?? []).map((part) => part.formulaId), row.body.use.replenishment?.formulaId ?? '']
+    return [...needs.flatMap((id) => byId.get(id) ?? []).flatMap(add), row]
+  }
+  return formulas.flatMap(add)
 }
 
 /** The text of a file: JSON after docs/formats, or CSV. */

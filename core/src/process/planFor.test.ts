@@ -22,6 +22,7 @@ const bottle = (id: string, family: string, part: Partial<Bottle> = {}): Bottle 
   family: family as Bottle['family'],
   formulaId: `f-${id}`,
   formulaNumber: 1,
+  ph: null,
   sizeMl: 2000,
   parts: null,
   madeAt: 0,

@@ -1,3 +1,4 @@
+import type { Judgement } from './judge'
 import { requirePositive, requireTemperatures } from '../error'
 
 /** A fixer clears so much faster per °C near 20 °C. Rounded literature value. */
@@ -9,3 +10,7 @@ export function clearingAt(seconds: number, fromC: number, toC: number): number 
   requireTemperatures({ 'The temperature it was read at': fromC, 'The temperature to compare at': toC })
   return seconds * (1 - perC) ** (toC - fromC)
 }
+
+/** What was read, as it is compared and followed over time: brought to the temperature of its reference where the verdict was. In the unit of its kind; null without a figure. */
+export const comparedReading = (value: number | undefined, { corrected, ratio, reference }: Judgement): number | null =>
+  corrected && ratio !== null && reference !== null ? ratio * reference : (value ?? null)

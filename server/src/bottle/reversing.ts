@@ -5,6 +5,7 @@ import { v7 as uuid } from 'uuid'
 import { notFound, Refusal } from '../http/refusal'
 import { route, type House } from '../http/route'
 import { wholeLedger } from './checkpoint'
+import { afterTakenBack } from '../proof/consequences'
 import { lockBottles, writeEntry } from './ledger'
 import { bottleById, bottlePage } from './rows'
 
@@ -23,6 +24,7 @@ interface Line {
   bottleId: string
   kind: BottleEntry['kind']
   ml: number
+  proofId: string | null
 }
 
 /** Taking lines back: what was written together is taken back together, and nothing that later lines need. */
@@ -31,14 +33,14 @@ export function reversingRoutes(router: Router, house: House): void {
 
   route(router, house, api.bottle.reverse, async ({ params, body, who, now, tx }) => {
     const named = await db.one<Line & { groupId: string | null; reverses: string | null }>(
-      'select id, bottle_id as "bottleId", kind, ml, group_id as "groupId", reverses from bottle_entry where id = $1 and bottle_id = $2',
+      'select id, bottle_id as "bottleId", kind, ml, proof_id as "proofId", group_id as "groupId", reverses from bottle_entry where id = $1 and bottle_id = $2',
       [params.entryId, params.id],
       tx,
     )
     if (!named) throw notFound('line of the ledger')
     const group = named.groupId
       ? await db.rows<Line>(
-          `select id, bottle_id as "bottleId", kind, ml from bottle_entry where group_id = $1 and kind <> 'reverse' order by seq`,
+          `select id, bottle_id as "bottleId", kind, ml, proof_id as "proofId" from bottle_entry where group_id = $1 and kind <> 'reverse' order by seq`,
           [named.groupId],
           tx,
         )
@@ -75,6 +77,7 @@ export function reversingRoutes(router: Router, house: House): void {
         },
         tx,
       )
+    await afterTakenBack(db, { proofIds: group.flatMap((line) => line.proofId ?? []), by: who.id, now, reason: body.reason }, tx)
     const back = group.filter((line) => line.kind === 'retire').map((line) => line.bottleId)
     if (back.length > 0)
       await db.run('update bottle set retired_at = null, retired_why = null, version = version + 1 where id = any($1::uuid[])', [back], tx)

@@ -29,7 +29,9 @@ export function bottleRoutes(router: Router, house: House): void {
     pageOf(
       await db.rows<LedgerLine>(
         `select e.id, e.bottle_id as "bottleId", e.kind, e.at, coalesce(p.name, 'someone who left') as by, e.ml, e.rolls, e.paper, e.colour_rolls as "colourRolls",
-           e.water_in_ml as "waterInMl", e.reverses, e.note from bottle_entry e left join person p on p.id = e.by_person
+           e.water_in_ml as "waterInMl", e.reverses, e.container, e.celsius, e.brings, e.two_bath as "twoBath", e.other_bottle_id as "otherBottleId",
+           e.group_id as "groupId", case when e.test ->> 'overruled' is not null then e.test ->> 'kind' end as overrules, coalesce(e.test ->> 'overruled', e.note) as note
+         from bottle_entry e left join person p on p.id = e.by_person
          where $2::uuid is null or e.seq > (select seq from bottle_entry where id = $2) order by e.seq limit $1`,
         [query.limit + 1, query.after ?? null],
       ),

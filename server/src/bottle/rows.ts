@@ -64,7 +64,7 @@ interface Known {
 }
 
 function bottleOf(row: BottleRow, { tail, catalogue, rules, due }: Known, now: number): Bottle {
-  const { body, ph: _ph, mixedFrom: _mixedFrom, batchNote: _batchNote, carry, ownUse, ...rest } = row
+  const { body, mixedFrom: _mixedFrom, batchNote: _batchNote, carry, ownUse, ...rest } = row
   const formula = usedFormula(row.formulaId, body, ownUse)
   // a line written by someone a moment later than this request began counts all the same
   const at = tail.reduce((latest, entry) => Math.max(latest, entry.at), now)
@@ -96,7 +96,7 @@ async function withStates(db: Database, rows: BottleRow[], now: number, tx?: Tra
     tx,
   )
   const fresh = await db.rows<{ batchId: string; kind: string }>(
-    'select distinct batch_id as "batchId", kind from proof where fresh and batch_id = any($1::uuid[])',
+    'select distinct batch_id as "batchId", kind from standing_proof where fresh and batch_id = any($1::uuid[])',
     [[...new Set(rows.flatMap((row) => row.batchId ?? []))]],
     tx,
   )
@@ -158,7 +158,6 @@ export async function bottlePage(db: Database, id: string, now: number, tx?: Tra
     ...bottle,
     ledger: rows,
     more,
-    ph: row.ph,
     mixedFrom: row.mixedFrom,
     batchNote: row.batchNote,
     decant: decantAdvice(formula.use.keeping, row, bottle.state, sulfiteGPerL),

@@ -205,6 +205,7 @@ export function playSeason(
       madeAt: bottle.madeAt,
       madeBy: '',
       batchId: bottle.batchId,
+      ph: null,
       retiredAt: bottle.retiredAt,
       retiredWhy: null,
       shelfId: null,

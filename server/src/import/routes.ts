@@ -80,7 +80,6 @@ export function importRoutes(router: Router, house: House): void {
       rows.filter((row) => row.kind === 'chart'),
     )
     await writeBottles(
-      house,
       write,
       rows.filter((row) => row.kind === 'bottles'),
     )

@@ -34,7 +34,7 @@ export async function afterFailure(
      where o.id = $2 or r.id in (
        select e.run_id from bottle_entry e where e.bottle_id = $1 and e.run_id is not null and e.kind in ('use', 'dilute-out')
          and not exists (select from bottle_entry x where x.reverses = e.id)
-         and e.at > coalesce((select max(f.at) from proof f where f.bottle_id = $1 and f.kind = $3 and f.judgement ->> 'verdict' <> 'failed' and f.judgement ->> 'rule' <> 'no-reference'),
+         and e.at > coalesce((select max(f.at) from standing_proof f where f.bottle_id = $1 and f.kind = $3 and f.judgement ->> 'verdict' <> 'failed' and f.judgement ->> 'rule' <> 'no-reference'),
            '-infinity'::timestamptz))
      order by o.id`,
     [bottle?.id ?? null, rollId, guide.kind],
@@ -71,4 +71,26 @@ export async function afterFailure(
     runs.set(film.runId, run)
   }
   return [...runs.values()].sort((a, b) => b.at - a.at)
+}
+
+/** A failed test whose line was taken back: the marks it left are cleared, and the owners told that their film is not in doubt. */
+export async function afterTakenBack(
+  db: Database,
+  gone: { proofIds: string[]; by: string; now: number; reason: string },
+  tx: Transaction | undefined,
+): Promise<void> {
+  const films = await db.rows<{ rollId: string; memberId: string | null }>(
+    `update roll_mark m set cleared_at = $2, cleared = 'The test was taken back: ' || $3::text, cleared_by = $4 from roll o
+     where o.id = m.roll_id and m.proof_id = any($1::uuid[]) and m.cleared_at is null returning o.id as "rollId", o.member_id as "memberId"`,
+    [gone.proofIds, new Date(gone.now), gone.reason, gone.by],
+    tx,
+  )
+  const told = films.filter((film) => film.memberId !== null).map((film) => ({ ...film, id: uuid() }))
+  await db.run(
+    `insert into notice (id, person_id, at, text, roll_id)
+     select r.id, r."memberId", $2, 'Your ' || o.film || ': the test that put it in doubt was taken back, ' || $3::text, o.id
+     from jsonb_to_recordset($1::jsonb) as r(id uuid, "rollId" uuid, "memberId" uuid) join roll o on o.id = r."rollId"`,
+    [JSON.stringify(told), new Date(gone.now), gone.reason],
+    tx,
+  )
 }

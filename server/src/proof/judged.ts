@@ -1,4 +1,4 @@
-import { judge, type Judgement, type Reading, type TestKind, type TestMark } from '@selvrin/core'
+import { comparedReading, judge, type Judgement, type Reading, type TestKind, type TestMark } from '@selvrin/core'
 
 const dayMs = 86_400_000
 
@@ -22,7 +22,7 @@ export const testMarkOf = (kind: TestKind, reading: Reading, judgement: Judgemen
   verdict: judgement.verdict,
   rule: judgement.rule,
   reason: judgement.reason,
-  reading: reading.value ?? null,
+  reading: comparedReading(reading.value, judgement),
   reference: judgement.reference,
   fixS: judgement.fixS,
   againAt: judgement.againDays === null ? null : at + judgement.againDays * dayMs,

@@ -1,4 +1,5 @@
 import {
+  comparedReading,
   capacityFromTests,
   correctedTemperature,
   guideOf,
@@ -8,7 +9,7 @@ import {
   type TestedLife,
   type TestMark,
 } from '@selvrin/core'
-import { api, type Bottle, type DueRuleRow } from '@selvrin/core/contract'
+import { api, type Bottle, type DueRuleRow, type Proof } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import { v7 as uuid } from 'uuid'
 import { lockBottles, writeEntry } from '../bottle/ledger'
@@ -170,17 +171,17 @@ export function proofRoutes(router: Router, house: House): void {
   })
 
   route(router, house, api.proof.capacity, async ({ params }) => {
-    const marks = await db.rows<{ bottleId: string; rollsPerL: number; value: number | null; verdict: string }>(
-      `select f.bottle_id as "bottleId", f.rolls_per_l as "rollsPerL", (f.reading ->> 'value')::numeric as value, f.judgement ->> 'verdict' as verdict
-       from proof f join bottle b on b.id = f.bottle_id join formula_version v on v.id = b.formula_version_id
+    const marks = await db.rows<Pick<Proof, 'kind' | 'reading' | 'judgement'> & { bottleId: string; rollsPerL: number }>(
+      `select f.bottle_id as "bottleId", f.rolls_per_l as "rollsPerL", f.kind, f.reading, f.judgement from standing_proof f join bottle b on b.id = f.bottle_id join formula_version v on v.id = b.formula_version_id
        where v.formula_id = $1 and f.rolls_per_l is not null and f.kind in ('clearing-time', 'iodide-drop', 'silver-paper') order by f.at`,
       [params.id],
     )
     const lives = new Map<string, TestedLife>()
     for (const mark of marks) {
       const life = lives.get(mark.bottleId) ?? { clearing: [], failedAtRollsPerL: null }
-      if (mark.verdict === 'failed' && mark.rollsPerL > 0) life.failedAtRollsPerL ??= mark.rollsPerL
-      if (mark.value !== null && mark.value > 0) life.clearing.push({ rollsPerLitre: mark.rollsPerL, seconds: mark.value })
+      const seconds = mark.kind === 'clearing-time' ? comparedReading(mark.reading.value, mark.judgement) : null
+      if (mark.judgement.verdict === 'failed' && mark.rollsPerL > 0) life.failedAtRollsPerL ??= mark.rollsPerL
+      if (seconds !== null && seconds > 0) life.clearing.push({ rollsPerLitre: mark.rollsPerL, seconds })
       lives.set(mark.bottleId, life)
     }
     return { estimate: capacityFromTests([...lives.values()]), bottles: lives.size }

@@ -12,6 +12,8 @@ import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
 import { useRolls } from '../stores'
 import GuideSteps from './GuideSteps.vue'
+import LookChoice from './LookChoice.vue'
+import TestHead from './TestHead.vue'
 import VerdictPanel from './VerdictPanel.vue'
 
 /** Is a finished film or print fixed, is it washed: the drop tests. */
@@ -55,27 +57,12 @@ async function write(): Promise<void> {
     <p v-if="!guide || !kind" class="text-xl">There is no such test.</p>
     <template v-else>
       <h1 class="mb-4 text-3xl font-bold">{{ guide.name }}</h1>
-      <ul v-if="phase === 'steps'" class="mb-6 flex flex-wrap gap-x-8 gap-y-1 border-l-4 border-alarm pl-4">
-        <li><b>Light.</b> {{ guide.light }}</li>
-        <li v-for="caution in guide.cautions" :key="caution"><b>Care.</b> {{ caution }}</li>
-      </ul>
+      <TestHead v-if="phase === 'steps'" :guide="guide" />
       <GuideSteps v-if="phase === 'steps'" :guide="guide" :normal-s="null" @done="phase = 'reading'" />
       <div v-else class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-10 max-lg:grid-cols-1">
         <form v-if="phase === 'reading'" class="space-y-5" @submit.prevent="write">
           <ChoiceField v-model="rollId" label="Which film" :choices="choices" />
-          <div role="group" aria-label="What is seen" class="flex flex-wrap gap-3">
-            <button
-              v-for="one in guide.looks"
-              :key="one.value"
-              type="button"
-              class="button min-h-16 text-xl"
-              :class="look === one.value ? 'button-main' : ''"
-              :aria-pressed="look === one.value"
-              @click="look = one.value"
-            >
-              {{ one.name }}
-            </button>
-          </div>
+          <LookChoice v-model="look" :guide="guide" />
           <ProblemLine :problem="problem" />
           <button class="button button-main" :disabled="busy || look === null || rollId === null">Write it down</button>
         </form>

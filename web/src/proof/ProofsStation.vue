@@ -29,7 +29,7 @@ async function recent(): Promise<void> {
   }
 }
 onMounted(() => void Promise.all([bottles.load(), instruments.load(), recent()]))
-onBeforeUnmount(onChange((event) => void ((event === 'all' || event.subject === 'proof') && recent())))
+onBeforeUnmount(onChange((event) => void ((event === 'all' || event.subject === 'proof' || event.subject === 'bottle') && recent())))
 
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
 const usable = computed(() => bottles.rows.filter((bottle) => bottle.retiredAt === null && bottle.state.volumeMl > 0))
@@ -95,10 +95,11 @@ const to = (proof: Proof) => (proof.bottleId ? `/shelf/${proof.bottleId}` : proo
       <ul>
         <li v-for="proof in proofs" :key="proof.id" class="flex gap-3 border-b border-line py-2">
           <VerdictMark :verdict="proof.judgement.verdict" />
-          <p class="flex-1">
-            <RouterLink :to="to(proof)" class="link">{{ what(proof) }}</RouterLink> <b>{{ guideOf(proof.kind).name }}</b>{{
+          <p class="flex-1" :class="proof.takenBack ? 'text-quiet' : ''">
+            <RouterLink :to="to(proof)" class="link">{{ what(proof) }}</RouterLink>
+            <b :class="proof.takenBack ? 'line-through' : ''">{{ guideOf(proof.kind).name }}</b>{{
               proof.reading.value === undefined ? '' : `, ${showReading(proof.kind, proof.reading.value)}`
-            }}{{ proof.fresh ? ', the fresh reading' : '' }}.
+            }}{{ proof.fresh ? ', the fresh reading' : '' }}{{ proof.takenBack ? ', taken back' : '' }}.
             <a v-if="proof.picture" class="link" :href="`/api/proofs/${proof.id}/picture`" target="_blank" rel="noopener">Its picture</a>
             <span class="block text-quiet">{{ showDate(proof.at, zone) }}, {{ proof.by }}. {{ proof.judgement.reason }}</span>
           </p>

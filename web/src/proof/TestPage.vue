@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DomainError, guideOf, judge, testKinds, type Judgement, type PictureReading, type Reading, type TestKind } from '@selvrin/core'
+import { DomainError, guideOf, judge, testKinds, type Judgement, type PictureReading, type TestKind } from '@selvrin/core'
 import { api, type BottlePage, type PictureMarks, type Proof, type ProofContext, type Suspect } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
@@ -13,13 +13,16 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import BathMark from '../marks/BathMark.vue'
-import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
 import AfterTest from './AfterTest.vue'
 import GuideSteps from './GuideSteps.vue'
+import LookChoice from './LookChoice.vue'
 import MeasuredTemperature from './MeasuredTemperature.vue'
-import { readFigure, readingForm, showReading } from './readings'
+import { showReading } from './readings'
+import TestHead from './TestHead.vue'
+import TestsBefore from './TestsBefore.vue'
 import { trendOf } from './trend'
+import { useReading } from './useReading'
 import VerdictPanel from './VerdictPanel.vue'
 
 const PhotoReading = defineAsyncComponent(() => import('./PhotoReading.vue'))
@@ -29,21 +32,14 @@ const session = useSession()
 const { busy, problem, act } = useAction()
 const kind = computed(() => (testKinds.includes(String(route.params.kind) as TestKind) ? (String(route.params.kind) as TestKind) : null))
 const guide = computed(() => (kind.value ? guideOf(kind.value) : null))
-const form = computed(() => (kind.value ? readingForm(kind.value) : null))
+const { form, figure, freshFigure, look, celsius, slow, fresh, value, wrongFigure, reading, takePhoto, clear } = useReading(kind)
 const bottleId = computed(() => String(route.params.id))
 const bottle = shallowRef<BottlePage | null>(null)
 const context = shallowRef<ProofContext | null>(null)
 const missing = ref('')
 const phase = ref<'steps' | 'reading' | 'written'>('steps')
 const proofId = ref(uuid())
-const figure = ref('')
-const freshFigure = ref('')
-const look = ref<string | null>(null)
-const celsius = ref<number | null>(null)
-const slow = ref(false)
-const fresh = ref(false)
 const note = ref('')
-const photo = shallowRef<PictureReading | null>(null)
 const measuring = ref(false)
 const keep = shallowRef<{ name: string; blob: Blob; marks: PictureMarks } | null>(null)
 const written = shallowRef<{ proof: Proof; suspects: Suspect[] } | null>(null)
@@ -73,26 +69,6 @@ const mayBeFresh = computed(
   () => bottle.value?.batchId != null && reference.value?.from !== 'batch' && bottle.value.state.rollsPerL === 0 && form.value !== null,
 )
 watch(mayBeFresh, (may) => (fresh.value = may && (bottle.value?.state.ageDays ?? 99) < 2), { immediate: true })
-const value = computed(() => (form.value && figure.value.trim() !== '' ? readFigure(figure.value, form.value) : null))
-const besideFresh = computed(() =>
-  kind.value === 'scrap-density' && form.value && !fresh.value && freshFigure.value.trim() !== ''
-    ? readFigure(freshFigure.value, form.value)
-    : null,
-)
-const wrongFigure = computed(() =>
-  figure.value.trim() !== '' && value.value === null ? 'This cannot be read: write a number such as 68 or 8.4.' : '',
-)
-const reading = computed((): Reading | null => {
-  if (look.value !== null) return { look: look.value }
-  if (value.value === null) return null
-  return {
-    value: value.value,
-    ...(besideFresh.value === null ? {} : { fresh: besideFresh.value }),
-    ...(celsius.value === null ? {} : { celsius: celsius.value }),
-    ...(slow.value ? { slowClearing: true } : {}),
-    ...(photo.value?.approximate ? { approximate: true } : {}),
-  }
-})
 const judged = computed((): { judgement: Judgement | null; problem: string } => {
   if (!kind.value || !context.value || !reading.value) return { judgement: null, problem: '' }
   try {
@@ -112,26 +88,13 @@ const trend = computed(() => {
   return trendOf(kind.value, proofs, context.value, bottle.value)
 })
 
-const inField = (area: PictureReading['scrap']): string => area.density.toFixed(2)
 function read(seconds: number | null): void {
   if (seconds !== null) figure.value = String(seconds)
   phase.value = 'reading'
 }
-/** What a photograph gave goes again with it; a figure written by hand stays. */
 function fromPhoto(found: PictureReading | null, kept: typeof keep.value): void {
-  if (photo.value && !found) {
-    if (figure.value === inField(photo.value.scrap)) figure.value = ''
-    if (freshFigure.value === inField(photo.value.fresh)) freshFigure.value = ''
-  }
-  // a picture with the fresh scrap beside the new one is no fresh reading of its batch
-  if (found) fresh.value = false
-  photo.value = found
+  takePhoto(found)
   keep.value = kept
-  if (found && !found.scrap.opaque) figure.value = inField(found.scrap)
-  if (found && !found.fresh.opaque) freshFigure.value = inField(found.fresh)
-}
-function choose(one: string): void {
-  look.value = look.value === one ? null : one
 }
 const base64 = async (blob: Blob): Promise<string> => {
   const bytes = new Uint8Array(await blob.arrayBuffer())
@@ -165,10 +128,7 @@ async function write(): Promise<void> {
 }
 function again(): void {
   proofId.value = uuid()
-  figure.value = ''
-  freshFigure.value = ''
-  look.value = null
-  photo.value = null
+  clear()
   keep.value = null
   written.value = null
   phase.value = 'steps'
@@ -186,10 +146,7 @@ function again(): void {
           <BathMark :family="bottle.family" :size="28" /> {{ bottle.label }} {{ bottle.name }}
         </RouterLink>
       </header>
-      <ul v-if="phase === 'steps'" class="mb-6 flex flex-wrap gap-x-8 gap-y-1 border-l-4 border-alarm pl-4">
-        <li><b>Light.</b> {{ guide.light }}</li>
-        <li v-for="caution in guide.cautions" :key="caution"><b>Care.</b> {{ caution }}</li>
-      </ul>
+      <TestHead v-if="phase === 'steps'" :guide="guide" />
       <GuideSteps v-if="phase === 'steps'" :guide="guide" :normal-s="context.usualS" @done="read" />
 
       <form
@@ -198,19 +155,7 @@ function again(): void {
         @submit.prevent="write"
       >
         <div class="space-y-5" :class="kind === 'scrap-density' ? 'col-span-2 max-lg:col-span-1' : ''">
-          <div v-if="guide.looks.length > 0" role="group" aria-label="What is seen" class="flex flex-wrap gap-3">
-            <button
-              v-for="one in guide.looks"
-              :key="one.value"
-              type="button"
-              class="button min-h-16 text-xl"
-              :class="look === one.value ? 'button-main' : ''"
-              :aria-pressed="look === one.value"
-              @click="choose(one.value)"
-            >
-              {{ one.name }}
-            </button>
-          </div>
+          <LookChoice v-if="guide.looks.length > 0" v-model="look" :guide="guide" may="none" />
           <PhotoReading v-if="kind === 'scrap-density' && look === null" v-model:working="measuring" @read="fromPhoto" />
           <div v-if="form && look === null" class="grid grid-cols-2 items-start gap-4 max-sm:grid-cols-1">
             <TextField
@@ -279,23 +224,7 @@ function again(): void {
         <TrendChart v-if="trend" :trend="trend" />
       </div>
 
-      <section v-if="phase !== 'written' && context.proofs.some((one) => one.kind === kind)" class="mt-8" aria-labelledby="before">
-        <h2 id="before" class="mb-2 text-xl font-bold">Before</h2>
-        <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-10 max-lg:grid-cols-1">
-          <ul>
-            <li
-              v-for="one in context.proofs.filter((proof) => proof.kind === kind).slice(0, 6)"
-              :key="one.id"
-              class="border-b border-line py-1.5"
-            >
-              <b>{{ showDate(one.at, zone) }}</b>{{ one.reading.value === undefined ? '' : `, ${showReading(kind, one.reading.value)}`
-              }}{{ one.fresh ? ', fresh' : '' }}.
-              <span class="text-quiet">{{ one.by }}</span>
-            </li>
-          </ul>
-          <TrendChart v-if="trend" :trend="trend" />
-        </div>
-      </section>
+      <TestsBefore v-if="phase !== 'written'" :kind="kind" :proofs="context.proofs" :trend="trend" :zone="zone" />
       <RetirePanel
         v-if="retiring"
         :bottle="bottle"

@@ -55,7 +55,8 @@ describe('figures as they are typed', () => {
 })
 
 describe('the trend of a bottle’s readings', () => {
-  const proof = (rollsPerL: number, value: number) => ({ kind: 'clearing-time', rollsPerL, reading: { value } }) as unknown as Proof
+  const proof = (rollsPerL: number, value: number) =>
+    ({ kind: 'clearing-time', rollsPerL, reading: { value }, judgement: { corrected: false }, takenBack: false }) as unknown as Proof
   const bottle = { state: { volumeMl: 500 } } as unknown as Bottle
   const context = { references: {}, silverLimitGPerL: null }
   const trend = (...proofs: Proof[]) => trendOf('clearing-time', proofs, context, bottle)
@@ -71,6 +72,14 @@ describe('the trend of a bottle’s readings', () => {
     const beside = found?.fit.filter(([x]) => x <= at).at(-1)
     expect((beside?.[1] ?? 0) <= 60).toBe(true)
     expect(found?.fit.at(-1)?.[1]).toBeGreaterThanOrEqual(59)
+  })
+  test('a reading at another temperature counts as it was compared, one taken back not at all', () => {
+    const cold = { ...proof(6, 58), judgement: { corrected: true, ratio: 1.4, reference: 30 } } as Proof
+    expect(trend(proof(0, 30), cold)?.points).toEqual([
+      [0, 30],
+      [6, 42],
+    ])
+    expect(trend(proof(0, 30), { ...proof(6, 300), takenBack: true })).toBeNull()
   })
   test('one reading has none; a falling one says that the count stands; past the limit it says so', () => {
     expect(trend(proof(0, 30))).toBeNull()

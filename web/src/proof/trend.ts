@@ -1,4 +1,4 @@
-import { forecastClearing, forecastReading, leastSquares, type Forecast, type TestKind } from '@selvrin/core'
+import { comparedReading, forecastClearing, forecastReading, leastSquares, type Forecast, type TestKind } from '@selvrin/core'
 import type { Bottle, Proof, ProofContext } from '@selvrin/core/contract'
 import { readingForm } from './readings'
 
@@ -20,11 +20,10 @@ const fitSteps = 24
 
 const readingsOf = (proofs: Proof[], kind: TestKind): Reading[] =>
   proofs
-    .flatMap((proof) =>
-      proof.kind === kind && proof.rollsPerL !== null && proof.reading.value !== undefined
-        ? [{ x: proof.rollsPerL, y: proof.reading.value }]
-        : [],
-    )
+    .flatMap((proof) => {
+      const y = comparedReading(proof.reading.value, proof.judgement)
+      return proof.kind === kind && !proof.takenBack && proof.rollsPerL !== null && y !== null ? [{ x: proof.rollsPerL, y }] : []
+    })
     .sort((a, b) => a.x - b.x)
 
 /** Which way a kind runs, and where it ends. */

@@ -24,6 +24,7 @@ export function shelfBottle(part: Partial<Bottle> & { daysAgo?: number; ml?: num
     retiredAt: null,
     retiredWhy: null,
     batchId: null,
+    ph: null,
     shelfId: null,
     ownUse: false,
     due: [],

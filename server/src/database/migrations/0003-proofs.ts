@@ -86,6 +86,11 @@ create unique index bottle_entry_seq on bottle_entry (seq);
 create index bottle_entry_runs on bottle_entry (bottle_id, at desc) where run_id is not null;
 create index bottle_entry_group on bottle_entry (group_id) where group_id is not null;
 create index bottle_entry_tests on bottle_entry (bottle_id, at) where test is not null;
+create index bottle_entry_proof on bottle_entry (proof_id) where proof_id is not null;
+
+-- tests that count: one whose line in its bottle's ledger was taken back is history only
+create view standing_proof as select * from proof f
+  where not exists (select from bottle_entry e join bottle_entry x on x.reverses = e.id where e.proof_id = f.id);
 
 -- What the ledger of a bottle sums up to, and what its older part has come to: kept up by the trigger, so that reading and checking never
 -- go through the whole of it. Everything in it can be made again from bottle_entry: select rebuild_checkpoints().
@@ -180,13 +185,14 @@ create trigger tell after insert or update on notice for each row execute functi
 create trigger tell after insert on waste_entry for each row execute function tell_change('waste', 'id');
 `,
   down: /* sql */ `
+drop view standing_proof;
 drop table waste_entry, notice, roll_mark, due_rule, bottle_checkpoint, proof_picture;
 drop trigger keep_checkpoint on bottle_entry;
 drop function keep_checkpoint, rebuild_checkpoints;
 delete from import where kind not in ('formulas', 'jars', 'chart');
 alter table import drop constraint import_kind_check;
 alter table import add constraint import_kind_check check (kind in ('formulas', 'jars', 'chart'));
-drop index bottle_entry_tests, bottle_entry_seq, bottle_entry_runs, bottle_entry_group, bottle_entry_bottle;
+drop index bottle_entry_proof, bottle_entry_tests, bottle_entry_seq, bottle_entry_runs, bottle_entry_group, bottle_entry_bottle;
 alter table bottle_entry disable trigger append_only;
 update bottle_entry set kind = 'correct' where kind in ('decant', 'water', 'evaporate', 'replenish', 'bleed', 'test', 'move', 'move-up', 'change', 'wrong-bottle', 'retire');
 alter table bottle_entry enable trigger append_only;

@@ -1,0 +1,78 @@
+import { api, type Bottle, type BottlePage, type Proof, type ProofContext } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { testHouse, type Caller, type TestHouse } from '../test/house'
+
+let house: TestHouse
+let ilse: Caller
+let fixer: Bottle
+beforeAll(async () => {
+  house = await testHouse()
+  ilse = await house.as('ilse')
+  const rows = ((await ilse.send('GET', '/api/bottles')).body.rows ?? []) as unknown as Bottle[]
+  fixer = rows.find((one) => one.name === 'Neutral rapid fixer' && one.batchId !== null && one.state.rolls > 0) as Bottle
+}, 60_000)
+afterAll(() => house.close())
+
+const page = async () => (await ilse.send('GET', `/api/bottles/${fixer.id}`)).body as unknown as BottlePage
+const context = async () => (await ilse.call(api.proof.context, { params: { id: fixer.id } })).body as unknown as ProofContext
+const clearing = async (value: number, fresh = false) =>
+  (
+    await ilse.call(api.proof.write, {
+      body: { id: uuid(), kind: 'clearing-time', bottleId: fixer.id, reading: { value, celsius: 20 }, fresh },
+    })
+  ).body as unknown as { proof: Proof; suspects: unknown[] }
+const takeBack = async (proofId: string, reason: string) => {
+  const line = (await page()).ledger.find((one) => one.proofId === proofId)
+  return ilse.call(api.bottle.reverse, { params: { id: fixer.id, entryId: line?.id ?? '' }, body: { newId: uuid(), reason } })
+}
+
+test('a fresh reading that was mistyped and taken back is no reference any more', async () => {
+  const before = (await context()).references['clearing-time']
+  house.advance(1000)
+  const { proof } = await clearing(680, true)
+  expect((await context()).references['clearing-time']).toMatchObject({ value: 680, from: 'batch' })
+  expect((await takeBack(proof.id, 'ten times too long')).status).toBe(200)
+  expect((await context()).references['clearing-time']).toEqual(before)
+  const kept = ((await ilse.send('GET', '/api/proofs')).body.rows as unknown as Proof[]).find((one) => one.id === proof.id)
+  expect([kept?.takenBack, kept?.reading.value]).toEqual([true, 680])
+})
+
+test('a failure that is taken back clears the marks it left and tells the owners once more', async () => {
+  await house.db.run(
+    `insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id)
+     select $2, $1, 'use', $3, -10, 1, o.run_id from roll o where o.member_id is not null and o.run_id is not null limit 1`,
+    [fixer.id, uuid(), new Date(house.now())],
+  )
+  house.advance(1000)
+  const capacity = async () => (await ilse.call(api.proof.capacity, { params: { id: fixer.formulaId } })).body
+  const earlier = await capacity()
+  const { proof, suspects } = await clearing(300)
+  expect([proof.judgement.verdict, suspects.length > 0]).toEqual(['failed', true])
+  const marks = await house.db.rows<{ cleared: string | null }>('select cleared from roll_mark where proof_id = $1', [proof.id])
+  expect(marks.map((mark) => mark.cleared)).toEqual(marks.map(() => null))
+  expect((await page()).state.findings[0]?.rule).toBe('bottle-failed')
+
+  house.advance(1000)
+  expect((await takeBack(proof.id, 'read off another bottle')).status).toBe(200)
+  expect((await page()).state.findings.map((one) => one.rule)).not.toContain('bottle-failed')
+  const cleared = await house.db.rows<{ cleared: string }>('select cleared from roll_mark where proof_id = $1', [proof.id])
+  expect(cleared.map((mark) => mark.cleared)).toEqual(marks.map(() => 'The test was taken back: read off another bottle'))
+  const told = await house.db.rows<{ text: string }>(`select text from notice where text like '%taken back%'`)
+  expect(told.length).toBe(marks.length)
+  expect(told[0]?.text).toMatch(/^Your .*: the test that put it in doubt was taken back, read off another bottle$/)
+  expect(await capacity()).toEqual(earlier)
+})
+
+test('a clearing time at another temperature goes into the trend as it would have been at the fresh one’s', async () => {
+  house.advance(1000)
+  const { proof } = await clearing(70)
+  const cold = (
+    await ilse.call(api.proof.write, {
+      body: { id: uuid(), kind: 'clearing-time', bottleId: fixer.id, reading: { value: 100, celsius: 14 } },
+    })
+  ).body as unknown as { proof: Proof }
+  expect([proof.judgement.corrected, cold.proof.judgement.corrected]).toEqual([false, true])
+  const mark = (await page()).ledger.find((one) => one.proofId === cold.proof.id)?.test
+  // 6 °C colder, 5 % a degree
+  expect(mark?.reading).toBeCloseTo(100 * 0.95 ** 6, 6)
+})

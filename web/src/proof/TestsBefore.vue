@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import type { TestKind } from '@selvrin/core'
+import type { Proof } from '@selvrin/core/contract'
+import { computed, defineAsyncComponent } from 'vue'
+import { showDate } from '../marks/words'
+import { showReading } from './readings'
+import type { Trend } from './trend'
+
+/** The last tests of that kind of this bottle, and where they lead. */
+const { kind, proofs } = defineProps<{ kind: TestKind; proofs: Proof[]; trend: Trend | null; zone: string }>()
+const TrendChart = defineAsyncComponent(() => import('./TrendChart.vue'))
+const shownAtMost = 6
+const before = computed(() => proofs.filter((proof) => proof.kind === kind).slice(0, shownAtMost))
+</script>
+
+<template>
+  <section v-if="before.length > 0" class="mt-8" aria-labelledby="before">
+    <h2 id="before" class="mb-2 text-xl font-bold">Before</h2>
+    <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-10 max-lg:grid-cols-1">
+      <ul>
+        <li v-for="one in before" :key="one.id" class="border-b border-line py-1.5" :class="one.takenBack ? 'text-quiet' : ''">
+          <b>{{ showDate(one.at, zone) }}</b>
+          <template v-if="one.reading.value !== undefined">, {{ showReading(kind, one.reading.value) }}</template>
+          <template v-if="one.fresh">, fresh</template><template v-if="one.takenBack">, taken back</template>.
+          <span class="text-quiet">{{ one.by }}</span>
+        </li>
+      </ul>
+      <TrendChart v-if="trend" :trend="trend" />
+    </div>
+  </section>
+</template>
