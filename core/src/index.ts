@@ -61,10 +61,10 @@ export {
   type School,
   type UsedFormula,
 } from './bottle/bottle'
-export { keepingDays } from './bottle/ageing'
+export { keepingDays, standsFull } from './bottle/ageing'
 export { bottleState, carryOf, standing, stateFrom } from './bottle/bottleState'
 export { emptyCarry, type Carry } from './bottle/carry'
-export { decantAdvice, sulfiteLostPerOpening, sulfitePerLitre, type DecantAdvice } from './bottle/headspace'
+export { bottlesToFill, decantAdvice, sulfiteLostPerOpening, sulfitePerLitre, type DecantAdvice } from './bottle/headspace'
 export { lifeCurve, type LifeCurve, type LifePoint } from './bottle/lifeCurve'
 export { orderOfUse, supplyOf, type Supply, type SupplyBottle } from './bottle/supply'
 export { costPerRoll, type Consumption, type RollCost } from './bottle/costPerRoll'

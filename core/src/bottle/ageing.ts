@@ -4,6 +4,8 @@ export const dayMs = 86_400_000
 
 /** From this fill up a bottle counts as full: the little air in it does no more. */
 export const fullShare = 0.85
+/** So full that the air over it does no more. ml */
+export const standsFull = (volumeMl: number, sizeMl: number): boolean => volumeMl >= fullShare * sizeMl
 /** Above this keeping lives halve for every 10 °C. Rounded literature value. */
 const warmC = 25
 const halvesPerC = 10
@@ -23,7 +25,7 @@ export function keepingDays(keeping: Keeping, bottle: Pick<BottleFacts, 'sizeMl'
 function roomDays(keeping: Keeping, bottle: Pick<BottleFacts, 'sizeMl' | 'parts'>, { volumeMl, container }: Standing): number | null {
   if (container === 'tray') return keeping.trayDays ?? keeping.workingDays
   if (bottle.parts !== null) return keeping.workingDays
-  const full = container === 'airless' || volumeMl >= fullShare * bottle.sizeMl
+  const full = container === 'airless' || standsFull(volumeMl, bottle.sizeMl)
   return full ? keeping.fullDays : (keeping.halfDays ?? keeping.fullDays)
 }
 

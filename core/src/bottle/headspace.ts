@@ -56,7 +56,7 @@ export function decantAdvice(
   if (fullDays === null || halfDays === null || volumeMl >= fullShare * bottle.sizeMl || volumeMl < fullShare * 100) return null
   const daysLonger = state.remaining * (fullDays - halfDays)
   if (daysLonger < worthDays || daysLonger < worthShare * state.remaining * halfDays) return null
-  const into = smallBottles(volumeMl, bottle.sizeMl)
+  const into = bottlesToFill(volumeMl, bottle.sizeMl)
   if (!into) return null
   const headspaceMl = bottle.sizeMl - volumeMl
   return {
@@ -66,8 +66,8 @@ export function decantAdvice(
   }
 }
 
-/** The fewest bottles, at most four and each smaller than the one it stands in, that the liquid fills. */
-function smallBottles(ml: number, standsIn: number): number[] | null {
+/** The fewest bottles, at most four and each smaller than the one it stands in, that the liquid fills; null where none do. ml */
+export function bottlesToFill(ml: number, standsIn: number): number[] | null {
   const smaller = sizes.filter((size) => size < standsIn)
   const fits = (set: number[]) => {
     const total = set.reduce((sum, size) => sum + size, 0)

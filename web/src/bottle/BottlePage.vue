@@ -125,7 +125,7 @@ async function done(page?: BottlePage): Promise<void> {
             <button v-for="action in actions.more" :key="action.panel" class="button button-small min-h-14" @click="panel = action.panel">
               {{ action.name }}
             </button>
-            <PrintLabels v-if="bottle.retiredAt === null" :bottles="[bottle.id]" name="Print its label" />
+            <PrintLabels v-if="bottle.retiredAt === null" :bottles="[bottle.id]" name="Print its label" small />
           </div>
           <BottleFacts :bottle="bottle" :zone="zone" />
         </section>

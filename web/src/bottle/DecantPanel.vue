@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showVolume } from '@selvrin/core'
+import { bottlesToFill, standsFull, showVolume } from '@selvrin/core'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -32,7 +32,7 @@ const fill = (sizes: number[]): Row[] => {
       return { id: uuid(), sizeMl, ml }
     })
 }
-const rows = ref<Row[]>(fill(bottle.decant?.into ?? [500, 500]))
+const rows = ref<Row[]>(fill(bottle.decant?.into ?? bottlesToFill(bottle.state.volumeMl, bottle.sizeMl) ?? [500]))
 const rest = computed(() => bottle.state.volumeMl - rows.value.reduce((sum, row) => sum + (row.ml ?? 0), 0))
 const volume = (ml: number) => showVolume(ml, session.units)
 
@@ -79,7 +79,11 @@ async function write(): Promise<void> {
           >That is <b class="font-mono">{{ volume(-rest) }}</b> more than it holds.</template
         >
         <template v-else
-          >{{ bottle.label }} keeps <b class="font-mono">{{ volume(Math.max(0, rest)) }}</b>.</template
+          >{{ bottle.label }} keeps <b class="font-mono">{{ volume(Math.max(0, rest)) }}</b>{{
+            rest > 0.5 && !standsFull(rest, bottle.sizeMl)
+              ? `, which ages faster there: ${volume(bottle.sizeMl - rest)} of air stand over it`
+              : ''
+          }}.</template
         >
       </p>
       <OverruleField v-model="overrule" :bottle="bottle" />

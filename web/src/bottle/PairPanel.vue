@@ -50,6 +50,9 @@ async function moveUp(): Promise<void> {
       </p>
       <ChoiceField v-model="first" label="Discarded first bath" :choices="firsts" :placeholder="firsts[0]?.name ?? 'none'" />
       <ChoiceField v-model="fresh" label="Fresh second bath" :choices="unpaired" placeholder="mix one of the same formula first" />
+      <RouterLink v-if="unpaired.length === 0" :to="`/formulary/${bottle.formulaId}`" class="link inline-flex min-h-11 items-center"
+        >Mix a fresh {{ bottle.name }}</RouterLink
+      >
       <p class="text-quiet">The discarded bath goes to the silver waste.</p>
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
@@ -69,6 +72,9 @@ async function moveUp(): Promise<void> {
     <form v-else class="space-y-4" @submit.prevent="pair">
       <p>{{ bottle.label }} becomes the first bath: half the fixing time in it, half in the second.</p>
       <ChoiceField v-model="second" label="Second bath" :choices="unpaired" placeholder="mix another of the same formula first" />
+      <RouterLink v-if="unpaired.length === 0" :to="`/formulary/${bottle.formulaId}`" class="link inline-flex min-h-11 items-center"
+        >Mix another {{ bottle.name }}</RouterLink
+      >
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Pair them</button>

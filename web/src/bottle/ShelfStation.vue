@@ -94,7 +94,11 @@ watch(
 </script>
 
 <template>
-  <div ref="root" class="station grid grid-cols-[minmax(0,1fr)_300px] gap-8 max-lg:grid-cols-1">
+  <div
+    ref="root"
+    class="station grid gap-8 max-lg:grid-cols-1"
+    :class="session.isTechnician ? 'grid-cols-[minmax(0,1fr)_300px]' : 'grid-cols-1'"
+  >
     <section>
       <div class="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
         <h1 class="text-3xl font-bold">Shelf</h1>
@@ -129,12 +133,12 @@ watch(
         </h2>
         <ul class="flex min-h-14 flex-wrap items-end" :data-shelf="plank.id">
           <template v-for="group in plank.groups" :key="group.family">
-            <li v-for="(bottle, i) in group.bottles" :key="bottle.id" :data-bottle="bottle.id">
+            <li v-for="(bottle, i) in group.bottles" :key="bottle.id" class="grow" :data-bottle="bottle.id">
               <div class="plank flex flex-col items-start px-2.5 pt-1">
                 <h3 v-if="i === 0" class="pt-1 text-sm font-semibold text-quiet">{{ group.name }}</h3>
                 <BottleVessel :bottle="bottle" :zone="zone" :first="first.has(bottle.id)" :flag="flagOf(bottle)" />
               </div>
-              <div v-if="session.isTechnician" class="min-h-13 px-2.5 pt-1">
+              <div v-if="session.isTechnician" class="min-h-13 max-w-48 px-2.5 pt-1">
                 <button
                   v-if="canTap(bottle)"
                   class="min-h-11 w-full cursor-pointer rounded-sm border border-quiet bg-panel px-1 text-[15px] font-semibold disabled:text-quiet"
@@ -147,7 +151,7 @@ watch(
               </div>
             </li>
           </template>
-          <li class="min-w-4 flex-1" aria-hidden="true">
+          <li class="min-w-4 grow-[1000]" aria-hidden="true">
             <div class="plank" />
             <div v-if="session.isTechnician" class="min-h-13" />
           </li>

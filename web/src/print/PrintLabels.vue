@@ -6,7 +6,7 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import TextField from '../fields/TextField.vue'
 
 /** A button that prints labels: which sheet, and from which place on it. */
-const { bottles, jars, name } = defineProps<{ bottles?: string[]; jars?: string[]; name: string }>()
+const { bottles, jars, name } = defineProps<{ bottles?: string[]; jars?: string[]; name: string; small?: boolean }>()
 const open = ref(false)
 const names: Record<LabelSheet, string> = {
   plain: 'Plain paper, to cut',
@@ -30,7 +30,7 @@ const address = computed(() => {
 </script>
 
 <template>
-  <button type="button" class="button" @click="open = true">{{ name }}</button>
+  <button type="button" class="button" :class="small ? 'button-small min-h-14' : ''" @click="open = true">{{ name }}</button>
   <ModalPanel :open="open" title="Print labels" @close="open = false">
     <div class="space-y-4">
       <ChoiceField v-model="sheet" label="On" :choices="choices" />
