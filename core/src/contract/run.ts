@@ -9,8 +9,10 @@ const vesselBody = {
   format: z.enum(['135', '120']),
   /** ml that covers 1, 2, … films: one figure a reel */
   coversMl: z.array(z.number().gt(0).max(20_000)).min(1).max(16),
+  /** ml a loaded reel of it carries out of a bath; null as usual for the format */
+  carryMl: z.number().min(0).max(500).nullable(),
 }
-export const vessel = z.object({ id, ...vesselBody, reels: z.int() })
+export const vessel = z.object({ id, version, ...vesselBody, reels: z.int() })
 
 export const filmFormat = z.enum(['135-36', '135-24', '135-12', '120', '220', '4x5in'])
 const film = z.strictObject({
@@ -104,6 +106,11 @@ export const runApi = {
   vessels: endpoint('GET', '/api/vessels', 'technician', 'Tanks and drums', { query: listQuery, response: page(vessel) }),
   addVessel: endpoint('POST', '/api/vessels', 'technician', 'A new tank or drum', {
     body: z.strictObject({ id, ...vesselBody }),
+    response: vessel,
+  }),
+  changeVessel: endpoint('PUT', '/api/vessels/:id', 'technician', 'What covers its films, and what it carries out', {
+    params: idParams,
+    body: z.strictObject({ version, ...vesselBody }),
     response: vessel,
   }),
   list: endpoint('GET', '/api/runs', 'technician', 'Runs, newest first', {

@@ -15,6 +15,7 @@ export const formats: Record<string, { rolls: number; name: string; paper?: true
   '13x18cm': { rolls: 0.44, name: 'sheet 13×18 cm', carryOutMl: 9 },
   '8x10in': { rolls: 1, name: 'sheet 8×10 in', carryOutMl: 20 },
   'paper-8x10in': { rolls: 1, name: 'paper 8×10 in', paper: true, carryOutMl: 18 },
+  'fibre-8x10in': { rolls: 1, name: 'fibre paper 8×10 in', paper: true, carryOutMl: 25 },
 }
 
 /** How much of a bath's capacity a load takes, in rolls: two 135-24 films are 1.4. An unknown format throws `unknown-format`. */
@@ -29,8 +30,9 @@ export function rollEquivalents(load: { format: string; count: number } | { area
   return format.rolls * load.count
 }
 
-/** Millilitres a load carries out of a bath. Rounded literature values per piece; editable per vessel. */
-export function carryOutMl(load: { format: string; count: number }): number {
+/** Millilitres a load carries out of a bath: rounded literature values per piece, or what was measured of the vessel, ml a piece. */
+export function carryOutMl(load: { format: string; count: number }, measuredMl?: number): number {
   rollEquivalents(load)
-  return (formats[load.format]?.carryOutMl ?? 0) * load.count
+  if (measuredMl !== undefined) requireAmounts({ 'What a reel carries out': measuredMl })
+  return (measuredMl ?? formats[load.format]?.carryOutMl ?? 0) * load.count
 }

@@ -86,7 +86,7 @@ export const usesAtStart = (plan: Plan): BottleUse[] =>
 
 /** What a finished run did to the bottles whose liquid was poured back: its rolls, the carry-out, and water carried in by a water step before. */
 export function usesAtEnd(plan: Plan): BottleUse[] {
-  const carry = plan.films.reduce((sum, film) => sum + carryOutMl(film), 0)
+  const carry = plan.films.reduce((sum, film) => sum + carryOutMl(film, plan.vessel.carryMl ?? undefined), 0)
   return plan.steps.flatMap((step, i) => {
     if (!step.bottle || step.bottle.oneShot) return []
     const wetBefore = i > 0

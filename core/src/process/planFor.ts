@@ -66,6 +66,7 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
         reels: vessel.reels,
         coversMl: vessel.coversMl[count - 1] ?? vessel.coversMl.at(-1) ?? 0,
         holdsMl: vessel.coversMl.at(-1) ?? 0,
+        carryMl: vessel.carryMl,
       },
       films: request.films.map((film) => ({ format: film.format, count: 1 })),
       temperatureC: request.temperatureC,

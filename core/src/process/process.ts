@@ -93,6 +93,8 @@ export interface Load {
     holdsMl?: number
     /** reels it takes */
     reels: number
+    /** ml a loaded reel carries out of a bath; as usual for its format where not given */
+    carryMl?: number | null
   }
   films: PlanFilm[]
   /** measured in the developer; the other baths follow it */

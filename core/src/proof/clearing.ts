@@ -1,4 +1,3 @@
-import type { Judgement } from './judge'
 import { requirePositive, requireTemperatures } from '../error'
 
 /** A fixer clears so much faster per °C near 20 °C. Rounded literature value. */
@@ -12,5 +11,7 @@ export function clearingAt(seconds: number, fromC: number, toC: number): number 
 }
 
 /** What was read, as it is compared and followed over time: brought to the temperature of its reference where the verdict was. In the unit of its kind; null without a figure. */
-export const comparedReading = (value: number | undefined, { corrected, ratio, reference }: Judgement): number | null =>
-  corrected && ratio !== null && reference !== null ? ratio * reference : (value ?? null)
+export const comparedReading = (
+  value: number | undefined,
+  { corrected, ratio, reference }: { corrected: boolean; ratio: number | null; reference: number | null },
+): number | null => (corrected && ratio !== null && reference !== null ? ratio * reference : (value ?? null))

@@ -65,6 +65,11 @@ describe('the plan', () => {
       { bottleId: 'fixer', kind: 'use', ml: -30, waterInMl: 0, rolls: 2 },
     ])
   })
+  test('a tank whose carry-out was measured takes that instead of the usual', () => {
+    const measured = plan(undefined, { vessel: { ...load.vessel, carryMl: 8 } })
+    expect(usesAtEnd(measured).map((use) => use.ml)).toEqual([-16, -16])
+    expect(usesAtEnd(plan(undefined, { vessel: { ...load.vessel, carryMl: null } })).map((use) => use.ml)).toEqual([-30, -30])
+  })
   test('a water stop needs no bottle and ends by the clock like any bath', () => {
     const water = compilePlan(
       bwNegative({

@@ -1,5 +1,5 @@
 import type { BottleEntry } from '@selvrin/core'
-import type { DemoBottle, DemoEntry } from './season'
+import type { DemoBottle, DemoEntry } from './seasonBook'
 import { hourOf } from './seasonFacts'
 
 /** What the season's runs leave out: a compensated bath, a replenished one, and prints in two baths. */

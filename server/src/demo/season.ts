@@ -1,73 +1,11 @@
-import {
-  bottleState,
-  carryOutMl,
-  dilute,
-  judge,
-  markOf,
-  planFor,
-  usesAtEnd,
-  usesAtStart,
-  type BottleEntry,
-  type Family,
-  type FormulaUse,
-  type Judgement,
-  type Plan,
-  type Reading,
-  type TestKind,
-} from '@selvrin/core'
+import { carryOutMl, dilute, markOf, planFor, usesAtEnd, usesAtStart, type Family } from '@selvrin/core'
 import type { Bottle, ChartRow, PlanRequest, Vessel } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { usedFormula } from '../formula/used'
 import { demoFormulas } from './formulas'
 import { otherSchools } from './otherSchools'
 import { seeded } from './random'
+import { seasonBook, type DemoBottle, type Season } from './seasonBook'
 import { compensatedMetol, day, deliveries, demoFilms, demoShelves, demoTests, hour, hourOf } from './seasonFacts'
-
-export interface DemoEntry extends BottleEntry {
-  runId: string | null
-  note: string
-  proofId: string | null
-}
-export interface DemoBottle {
-  id: string
-  letter: string
-  number: number
-  formula: string
-  fromId: string | null
-  sizeMl: number
-  parts: number[] | null
-  madeAt: number
-  retiredAt: number | null
-  retiredWhy: string | null
-  ph: number | null
-  batchId: string | null
-  ownUse: FormulaUse | null
-  shelf: keyof typeof demoShelves
-  entries: DemoEntry[]
-}
-export interface DemoProof {
-  id: string
-  bottle: DemoBottle
-  kind: TestKind
-  at: number
-  fresh: boolean
-  reading: Reading
-  judgement: Judgement
-  rollsPerL: number
-}
-export interface DemoRun {
-  id: string
-  number: number
-  at: number
-  plan: Plan
-  request: PlanRequest
-  developer: string
-}
-export interface Season {
-  bottles: DemoBottle[]
-  runs: DemoRun[]
-  proofs: DemoProof[]
-}
 
 /** Days since someone last went along the shelf. */
 const lastRound = 5
@@ -78,65 +16,8 @@ export function playSeason(
   with_: { memberIds: string[]; vessels: Vessel[]; chart: ChartRow[]; formulaIds: Record<string, string> },
 ): Season {
   const random = seeded(20_260)
-  const bottles: DemoBottle[] = []
-  const runs: DemoRun[] = []
-  const proofs: DemoProof[] = []
+  const { bottles, runs, proofs, stateOf, entry, prove } = seasonBook()
   const numbers = new Map<string, number>()
-
-  const stateOf = (bottle: DemoBottle, at: number) => {
-    const body = demoFormulas[bottle.formula] as (typeof demoFormulas)[string]
-    return bottleState(usedFormula('', body, bottle.ownUse), bottle, bottle.entries, at)
-  }
-  const entry = (bottle: DemoBottle, part: Pick<BottleEntry, 'kind' | 'at' | 'ml'> & Partial<DemoEntry>) =>
-    bottle.entries.push({
-      id: uuid({ msecs: part.at }),
-      rolls: 0,
-      paper: 0,
-      waterInMl: 0,
-      reverses: null,
-      runId: null,
-      note: '',
-      proofId: null,
-      ...part,
-    })
-
-  /** A test as it would have been written: judged by core against the bottle's own fresh reading. */
-  function prove(bottle: DemoBottle, at: number, kind: TestKind, reading: Reading, fresh: boolean): void {
-    const own = proofs.find((one) => one.bottle === bottle && one.kind === kind && one.fresh)
-    const reference =
-      own?.reading.value === undefined ? null : { value: own.reading.value, celsius: own.reading.celsius ?? null, from: 'batch' as const }
-    const judged = judge(kind, reading, { reference })
-    const judgement = fresh
-      ? {
-          ...judged,
-          verdict: 'keep' as const,
-          rule: 'reference',
-          reason: 'Kept as the fresh reading of its batch.',
-          restsOn: 'being fresh',
-          againDays: null,
-        }
-      : judged
-    const id = uuid({ msecs: at })
-    proofs.push({ id, bottle, kind, at, fresh, reading, judgement, rollsPerL: stateOf(bottle, at).rollsPerL })
-    entry(bottle, {
-      kind: 'test',
-      at,
-      ml: 0,
-      note: judgement.reason,
-      proofId: id,
-      test: {
-        kind,
-        verdict: judgement.verdict,
-        rule: judgement.rule,
-        reason: judgement.reason,
-        reading: reading.value ?? null,
-        reference: judgement.reference,
-        fixS: judgement.fixS,
-        againAt: null,
-        overruled: null,
-      },
-    })
-  }
 
   /** The clearing times of a bath grow with its use; a technician tests each quarter of its capacity. */
   function testWorn(at: number): void {

@@ -7,7 +7,7 @@ import { lockBottles, writeEntry } from '../bottle/ledger'
 import { bottlesById, requireVolume } from '../bottle/rows'
 import { chartRows } from '../chart/routes'
 import { pageOf } from '../http/page'
-import { Refusal, stale } from '../http/refusal'
+import { notFound, Refusal, stale } from '../http/refusal'
 import { route, type House } from '../http/route'
 import { keepEvents, lockRun, rollRow, rollsOf, runRow, runSummaries, vesselRows } from './rows'
 
@@ -80,11 +80,24 @@ export function runRoutes(router: Router, house: House): void {
 
   route(router, house, api.run.addVessel, async ({ body, tx }) => {
     await db.run(
-      'insert into vessel (id, name, kind, format, reels, covers_ml) values ($1, $2, $3, $4, $5, $6)',
-      [body.id, body.name, body.kind, body.format, body.coversMl.length, body.coversMl],
+      'insert into vessel (id, name, kind, format, reels, covers_ml, carry_ml) values ($1, $2, $3, $4, $5, $6, $7)',
+      [body.id, body.name, body.kind, body.format, body.coversMl.length, body.coversMl, body.carryMl],
       tx,
     )
     return (await db.one<Vessel>(`${vesselRows} where id = $1`, [body.id], tx)) as Vessel
+  })
+
+  route(router, house, api.run.changeVessel, async ({ params, body, tx }) => {
+    const changed = await db.rows(
+      `update vessel set name = $3, kind = $4, format = $5, reels = $6, covers_ml = $7, carry_ml = $8, version = version + 1
+       where id = $1 and version = $2 returning id`,
+      [params.id, body.version, body.name, body.kind, body.format, body.coversMl.length, body.coversMl, body.carryMl],
+      tx,
+    )
+    const vessel = await db.one<Vessel>(`${vesselRows} where id = $1`, [params.id], tx)
+    if (!vessel) throw notFound('tank')
+    if (changed.length === 0) throw stale(vessel)
+    return vessel
   })
 
   route(router, house, api.run.list, async ({ query }) =>

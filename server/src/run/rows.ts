@@ -4,7 +4,7 @@ import type { Transaction } from 'sequelize'
 import type { Database } from '../database/connection'
 import { notFound, Refusal } from '../http/refusal'
 
-export const vesselRows = `select id, name, kind, format, reels, covers_ml as "coversMl" from vessel`
+export const vesselRows = `select id, version, name, kind, format, reels, covers_ml as "coversMl", carry_ml as "carryMl" from vessel`
 
 export const runSummaries = `
   select r.id, r.version, r.number, r.state, r.plan -> 'vessel' ->> 'name' as vessel, r.plan ->> 'processName' as "processName",

@@ -19,7 +19,8 @@ import ShelvesPanel from './ShelvesPanel.vue'
 import { flagOf, planksOf, pourFirst, withCode } from './shelfOrder'
 import { useSupply } from './supply'
 import { todoList } from './todo'
-import { usualLoad, useQuickUse } from './useQuickUse'
+import { useQuickUse } from './useQuickUse'
+import { paperBath, usualLoad } from './usualLoad'
 import { sink, useShelfDrag } from './useShelfDrag'
 
 const session = useSession()
@@ -66,7 +67,6 @@ function openCode(): void {
 }
 
 const quick = useQuickUse()
-const paperBath = (bottle: Bottle) => bottle.family === 'print-developer' || (bottle.use.fixes !== undefined && bottle.use.fixes !== 'film')
 const canTap = (bottle: Bottle) =>
   session.isTechnician &&
   isReused(bottle) &&
@@ -144,7 +144,7 @@ watch(
                   class="min-h-11 w-full cursor-pointer rounded-sm border border-quiet bg-panel px-1 text-[15px] font-semibold disabled:text-quiet"
                   :disabled="quick.busy.value !== ''"
                   :aria-label="`${bottle.label}: poured back, ${usualLoad} ${paperBath(bottle) ? 'prints' : 'rolls'}`"
-                  @click="quick.pourBack(bottle, paperBath(bottle))"
+                  @click="quick.pourBack(bottle)"
                 >
                   <span aria-hidden="true">↩</span> back, {{ usualLoad }} {{ paperBath(bottle) ? 'prints' : 'rolls' }}
                 </button>

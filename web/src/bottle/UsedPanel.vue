@@ -14,6 +14,7 @@ import TextField from '../fields/TextField.vue'
 import { showRolls } from '../marks/words'
 import { useSession } from '../session/store'
 import OverruleField from './OverruleField.vue'
+import { usualFormat, usualLoad } from './usualLoad'
 
 /** What went through and was poured back: by format or by area, with its carry-out and what a pre-wet carried in. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
@@ -22,14 +23,12 @@ const session = useSession()
 const { busy, problem, act } = useAction()
 const entryId = uuid()
 const byArea = 'area'
-const format = ref<string | null>(
-  bottle.family === 'print-developer' || (bottle.use.fixes && bottle.use.fixes !== 'film') ? 'paper-8x10in' : '135-36',
-)
+const format = ref<string | null>(usualFormat(bottle))
 const formatChoices = [
   ...Object.entries(formats).map(([value, one]) => ({ value, name: one.name })),
   { value: byArea, name: 'another size, by its area' },
 ]
-const count = ref('2')
+const count = ref(String(usualLoad))
 const area = ref('')
 const onPaper = ref(false)
 const colour = ref(false)

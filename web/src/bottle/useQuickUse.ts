@@ -3,9 +3,7 @@ import { api, type Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { ref } from 'vue'
 import { call, sentence } from '../api/call'
-
-/** The usual load, in films or sheets; the bottle's page takes any other. */
-export const usualLoad = 2
+import { paperBath, usualFormat, usualLoad } from './usualLoad'
 
 export interface Written {
   bottle: Bottle
@@ -19,12 +17,13 @@ export function useQuickUse() {
   const problem = ref('')
   const busy = ref('')
 
-  async function pourBack(bottle: Bottle, paper: boolean): Promise<void> {
+  async function pourBack(bottle: Bottle): Promise<void> {
     if (busy.value !== '') return
     busy.value = bottle.id
     problem.value = ''
     const entryId = uuid()
-    const carried = carryOutMl({ format: paper ? 'paper-8x10in' : '135-36', count: usualLoad })
+    const paper = paperBath(bottle)
+    const carried = carryOutMl({ format: usualFormat(bottle), count: usualLoad })
     try {
       await call(api.bottle.pour, {
         params: { id: bottle.id },

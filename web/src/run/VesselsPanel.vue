@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { parseQuantity, showVolume } from '@selvrin/core'
-import { api } from '@selvrin/core/contract'
+import { showVolume } from '@selvrin/core'
+import { api, type Vessel } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { onMounted, reactive, ref } from 'vue'
-import { call, sentence } from '../api/call'
+import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ModalPanel from '../fields/ModalPanel.vue'
@@ -11,22 +11,16 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { useSession } from '../session/store'
 import { useVessels } from '../stores'
+import { draftOf, emptyVessel, readVessel, type VesselProblem } from './vesselDraft'
 
-/** The tanks and drums of the darkroom, and a new one. */
+/** The tanks and drums of the darkroom: what covers their films, what they carry out; and new ones. */
 const session = useSession()
 const vessels = useVessels()
 onMounted(() => void vessels.load())
 const { busy, problem, field, act } = useAction()
-const adding = ref(false)
-const fresh = () => ({
-  id: uuid(),
-  name: '',
-  kind: 'hand' as 'hand' | 'rotary' | null,
-  format: '135' as '135' | '120' | null,
-  covers: '300 ml, 600 ml',
-})
-const draft = reactive(fresh())
-const coversProblem = ref('')
+const open = ref(false)
+const draft = reactive({ ...emptyVessel(), id: '', version: null as number | null })
+const wrong = ref<VesselProblem | null>(null)
 const kinds = [
   { value: 'hand' as const, name: 'Hand tank' },
   { value: 'rotary' as const, name: 'Rotary drum' },
@@ -36,40 +30,48 @@ const formats = [
   { value: '120' as const, name: '120' },
 ]
 
-async function add(): Promise<void> {
-  coversProblem.value = ''
-  let coversMl: number[]
-  try {
-    coversMl = draft.covers.split(/[,;]\s+|,(?=\s*\d+\s*ml)/).map((text) => parseQuantity(text, 'volume'))
-  } catch (error) {
-    coversProblem.value = sentence(error)
-    return
-  }
-  const good = await act(() =>
-    call(api.run.addVessel, {
-      body: { id: draft.id, name: draft.name, kind: draft.kind ?? 'hand', format: draft.format ?? '135', coversMl },
-    }),
+function begin(vessel: Vessel | null): void {
+  wrong.value = null
+  problem.value = ''
+  Object.assign(
+    draft,
+    vessel ? { ...draftOf(vessel), id: vessel.id, version: vessel.version } : { ...emptyVessel(), id: uuid(), version: null },
   )
-  if (!good) return
-  adding.value = false
-  Object.assign(draft, fresh())
+  open.value = true
+}
+async function keep(): Promise<void> {
+  const read = readVessel(draft)
+  wrong.value = 'problem' in read ? read : null
+  if ('problem' in read) return
+  const { id, version } = draft
+  const good = await act(() =>
+    version === null
+      ? call(api.run.addVessel, { body: { id, ...read } })
+      : call(api.run.changeVessel, { params: { id }, body: { version, ...read } }),
+  )
+  // a tank that someone else changed meanwhile is shown as it is now
   await vessels.load(true)
+  if (good) open.value = false
 }
 </script>
 
 <template>
   <section>
     <h2 class="mb-1 text-xl font-bold">Tanks and drums</h2>
-    <p>
-      <template v-for="(vessel, i) in vessels.rows" :key="vessel.id"
-        >{{ i > 0 ? ' · ' : '' }}<b>{{ vessel.name }}</b> {{ vessel.format }}, {{ vessel.reels }}
-        {{ vessel.reels === 1 ? 'reel' : 'reels' }}, to {{ showVolume(vessel.coversMl.at(-1) ?? 0, session.units) }}</template
-      >
-      <span v-if="vessels.loaded && vessels.rows.length === 0">None yet: add the first.</span>
-    </p>
-    <button class="link min-h-11" @click="adding = true">Add a tank</button>
-    <ModalPanel :open="adding" title="Add a tank or drum" @close="adding = false">
-      <form class="space-y-4" @submit.prevent="add">
+    <ul>
+      <li v-for="vessel in vessels.rows" :key="vessel.id" class="flex flex-wrap items-baseline gap-x-3">
+        <button class="link min-h-11 font-bold" :aria-label="`Change ${vessel.name}`" @click="begin(vessel)">{{ vessel.name }}</button>
+        <span>
+          {{ vessel.format }}, {{ vessel.reels }} {{ vessel.reels === 1 ? 'reel' : 'reels' }}, to
+          {{ showVolume(vessel.coversMl.at(-1) ?? 0, session.units)
+          }}{{ vessel.carryMl === null ? '' : `, carries out ${showVolume(vessel.carryMl, session.units)} a reel` }}
+        </span>
+      </li>
+    </ul>
+    <p v-if="vessels.loaded && vessels.rows.length === 0">None yet: add the first.</p>
+    <button class="link min-h-11" @click="begin(null)">Add a tank</button>
+    <ModalPanel :open="open" :title="draft.version === null ? 'Add a tank or drum' : `Change ${draft.name}`" @close="open = false">
+      <form class="space-y-4" @submit.prevent="keep">
         <TextField v-model="draft.name" label="Name" :problem="field === 'name' ? problem : ''" />
         <div class="grid grid-cols-2 gap-4">
           <ChoiceField v-model="draft.kind" label="Kind" :choices="kinds" />
@@ -79,12 +81,18 @@ async function add(): Promise<void> {
           v-model="draft.covers"
           label="What covers 1, 2, … films"
           hint="one volume a reel, such as 300 ml, 600 ml"
-          :problem="coversProblem"
+          :problem="wrong?.of === 'covers' ? wrong.problem : ''"
+        />
+        <TextField
+          v-model="draft.carry"
+          label="A loaded reel carries out, if you measured it"
+          hint="otherwise 15 ml of 135, 25 ml of 120"
+          :problem="wrong?.of === 'carry' ? wrong.problem : ''"
         />
         <ProblemLine :problem="field === 'name' ? '' : problem" />
         <div class="flex gap-3">
-          <button class="button button-main" :disabled="busy">Add it</button>
-          <button type="button" class="button" @click="adding = false">Not now</button>
+          <button class="button button-main" :disabled="busy">{{ draft.version === null ? 'Add it' : 'Keep it so' }}</button>
+          <button type="button" class="button" @click="open = false">Not now</button>
         </div>
       </form>
     </ModalPanel>

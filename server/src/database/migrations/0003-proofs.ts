@@ -1,6 +1,6 @@
 import type { Migration } from './migration'
 
-/** Shelves, the whole ledger with its checkpoint, tests with their pictures, instruments, due rules, marks on films, notices, and waste. */
+/** Shelves, the whole ledger with its checkpoint, tests with their pictures, instruments, due rules, marks on films, notices, waste, and what a vessel carries out. */
 export const proofs: Migration = {
   name: '0003-proofs',
   up: /* sql */ `
@@ -15,6 +15,10 @@ alter table bottle
   add shelf_id uuid references shelf,
   add own_use jsonb check (own_use is null or jsonb_typeof(own_use) = 'object');
 create index bottle_shelf on bottle (shelf_id);
+
+alter table vessel
+  add version int not null default 1,
+  add carry_ml numeric(14,4) check (carry_ml >= 0 and carry_ml <= 500);
 
 create table instrument (
   id uuid primary key,
@@ -203,6 +207,7 @@ alter table bottle_entry
 create index bottle_entry_bottle on bottle_entry (bottle_id, at);
 drop table proof, instrument;
 alter table bottle drop shelf_id, drop own_use;
+alter table vessel drop version, drop carry_ml;
 drop table shelf;
 create function bottle_holds() returns trigger language plpgsql as $$
 declare held numeric;

@@ -1,0 +1,48 @@
+import { parseQuantity } from '@selvrin/core'
+import type { Vessel } from '@selvrin/core/contract'
+import { sentence } from '../api/call'
+
+/** A tank or drum as it is typed. */
+export interface VesselDraft {
+  name: string
+  kind: Vessel['kind'] | null
+  format: Vessel['format'] | null
+  /** one volume a reel */
+  covers: string
+  /** blank: as usual for the format */
+  carry: string
+}
+export interface VesselProblem {
+  of: 'covers' | 'carry'
+  problem: string
+}
+export type VesselBody = Omit<Vessel, 'id' | 'version' | 'reels'>
+
+// what is typed over again must not be rounded
+const exact = (ml: number): string => `${Number(ml.toFixed(2))} ml`
+export const emptyVessel = (): VesselDraft => ({ name: '', kind: 'hand', format: '135', covers: '300 ml, 600 ml', carry: '' })
+export const draftOf = (vessel: Vessel): VesselDraft => ({
+  name: vessel.name,
+  kind: vessel.kind,
+  format: vessel.format,
+  covers: vessel.coversMl.map(exact).join(', '),
+  carry: vessel.carryMl === null ? '' : exact(vessel.carryMl),
+})
+
+/** What was typed, as the house keeps it; or what cannot be read of it. */
+export function readVessel(draft: VesselDraft): VesselBody | VesselProblem {
+  const body = { name: draft.name, kind: draft.kind ?? 'hand', format: draft.format ?? '135' }
+  let coversMl: number[]
+  try {
+    coversMl = draft.covers.split(/;\s*|,\s+|,(?=\s*\d+\s*ml)/).map((text) => parseQuantity(text, 'volume'))
+  } catch (error) {
+    return { of: 'covers', problem: sentence(error) }
+  }
+  if (coversMl.some((ml, i) => ml < (coversMl[i - 1] ?? 0)))
+    return { of: 'covers', problem: 'Each more film needs at least as much as the one before it.' }
+  try {
+    return { ...body, coversMl, carryMl: draft.carry.trim() === '' ? null : parseQuantity(draft.carry, 'volume') }
+  } catch (error) {
+    return { of: 'carry', problem: sentence(error) }
+  }
+}
