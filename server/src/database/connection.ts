@@ -36,6 +36,8 @@ export function connect(url: string): Database {
     logging: () => void count++,
     pool: { max: 20, acquire: 30_000 },
   })
+  // statements here are short and many: compiling one anew each time, as it is guessed costly over a long history, takes longer than running it
+  sequelize.addHook('afterConnect', (connection: unknown) => (connection as pg.Client).query('set jit = off').then(() => undefined))
   // parameters of our own statements only: the driver binds them, nothing is pasted into SQL
   const query = (sql: string, bind: unknown[] = [], tx?: Transaction) =>
     sequelize.query(sql, { type: QueryTypes.SELECT, bind, raw: true, ...(tx ? { transaction: tx } : {}) })

@@ -3,6 +3,8 @@ import type { Fixable, School } from '@selvrin/core'
 import ChoiceField from '../fields/ChoiceField.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
+import { computed, onMounted } from 'vue'
+import { useFormulas } from '../stores'
 import type { SchoolDraft } from './schoolDraft'
 
 /** The five schools of use, each with what it needs. */
@@ -15,6 +17,17 @@ const schools: { value: School; name: string; detail: string }[] = [
   { value: 'replenished', name: 'Replenished', detail: 'some fresh in after each roll, as much out' },
   { value: 'two-bath', name: 'Two baths', detail: 'half the time in each, the second moves up' },
 ]
+const formulas = useFormulas()
+onMounted(() => void formulas.load())
+const own = 'own'
+const replenishers = computed(() => [
+  { value: own, name: 'its own formula' },
+  ...formulas.rows.map((row) => ({ value: row.id, name: row.body.name })).sort((a, b) => a.name.localeCompare(b.name)),
+])
+const replenisher = computed({
+  get: () => draft.value.replenisher ?? own,
+  set: (id: string | null) => (draft.value.replenisher = id === own ? null : id),
+})
 const fixables: { value: Fixable; name: string; detail: string }[] = [
   { value: 'film', name: 'Film', detail: 'silver to 6 g/L, plain fixer 4' },
   { value: 'rc-paper', name: 'RC prints', detail: 'silver to 2 g/L' },
@@ -48,6 +61,7 @@ const fixables: { value: Fixable; name: string; detail: string }[] = [
       <template v-if="draft.school === 'replenished'">
         <TextField v-model="draft.rate" label="Replenisher a roll" :problem="problems.rate ?? ''" />
         <TextField v-model="draft.turnovers" label="Over after, × its volume" :problem="problems.turnovers ?? ''" />
+        <ChoiceField v-model="replenisher" label="Replenisher is" :choices="replenishers" />
       </template>
     </div>
     <div v-if="draft.school === 'two-bath'" class="grid grid-cols-3 gap-4 max-sm:grid-cols-1">

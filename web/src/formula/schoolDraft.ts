@@ -9,6 +9,8 @@ export interface SchoolDraft {
   growth: string
   rate: string
   turnovers: string
+  /** formula it is replenished from; null its own */
+  replenisher: string | null
   moves: string
   pairDays: string
   fixes: Fixable | null
@@ -25,6 +27,7 @@ export const emptySchool = (): SchoolDraft => ({
   growth: '4 %',
   rate: '25 ml',
   turnovers: '3',
+  replenisher: null,
   moves: '4',
   pairDays: '60',
   fixes: 'film',
@@ -45,6 +48,7 @@ export function schoolDraftOf(use: FormulaUse): SchoolDraft {
         : compensation.table.map((step) => `${number(step.rollsPerL)} x${number(step.factor)}`).join(', '),
     rate: replenishment ? `${number(replenishment.mlPerRoll)} ml` : usual.rate,
     turnovers: replenishment ? number(replenishment.turnovers) : usual.turnovers,
+    replenisher: replenishment?.formulaId ?? null,
     moves: twoBath ? number(twoBath.moves) : usual.moves,
     pairDays: twoBath ? number(twoBath.days) : usual.pairDays,
     fixes: use.fixes ?? 'film',
@@ -76,6 +80,7 @@ export function readSchool(draft: SchoolDraft, fixer: boolean, read: Read, probl
           replenishment: {
             mlPerRoll: read('rate', () => plain(draft.rate), 1),
             turnovers: read('turnovers', () => plain(draft.turnovers), 1),
+            ...(draft.replenisher === null ? {} : { formulaId: draft.replenisher }),
           },
         }
       : {}),
