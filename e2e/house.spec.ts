@@ -56,6 +56,19 @@ test('over plain http under another name: signing in, writing and the running cl
   await expect(page.getByText(/Stop.*S\d.*held: no connection/)).toBeVisible()
 })
 
+test('eight tabs of one browser hear of every change, and none waits for another', async ({ page, house }) => {
+  await signIn(page)
+  const tabs = [page, ...(await Promise.all(Array.from({ length: 7 }, () => page.context().newPage())))]
+  for (const tab of tabs.slice(1)) await tab.goto('/shelf')
+  for (const tab of tabs) await expect(tab.getByRole('heading', { name: 'Film bench' })).toBeVisible()
+  const id = '0198f000-0000-7000-8000-0000000000e8'
+  await house.ask(`insert into shelf (id, name, celsius) values ('${id}', 'Window sill', 18) returning id`)
+  for (const tab of tabs) await expect(tab.getByRole('heading', { name: /Window sill/ })).toBeVisible()
+  await tabs[3]?.close()
+  await house.ask(`delete from shelf where id = '${id}' returning id`)
+  for (const tab of tabs.filter((one) => !one.isClosed())) await expect(tab.getByRole('heading', { name: /Window sill/ })).toBeHidden()
+})
+
 test('a member sees the shelf and their own films, and nothing that changes chemistry', async ({ page }) => {
   await signIn(page, 'tilda')
   await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link')).toHaveText([/Shelf/, /My films/])

@@ -1,9 +1,12 @@
 import { liveEvent, reading, type LiveEvent, type Reading } from '@selvrin/core/contract'
 import { ref } from 'vue'
+import type { Told } from './live.worker'
+import { openStream, type Said } from './stream'
 
 type Listener = (event: LiveEvent | 'all') => void
 const listeners = new Set<Listener>()
-let source: EventSource | null = null
+let close: (() => void) | null = null
+let listener = ''
 
 /** Whether the server can be heard; a run's clock does not need it. */
 export const connected = ref(true)
@@ -23,31 +26,45 @@ export function onReading(reader: (reading: Reading) => void): () => void {
 
 const tell = (event: LiveEvent | 'all') => listeners.forEach((listener) => listener(event))
 
-export function openLive(): void {
-  source?.close()
-  const stream = new EventSource('/api/events')
-  source = stream
-  let opened = false
-  stream.onopen = () => {
-    connected.value = true
-    if (opened) tell('all')
-    opened = true
-  }
-  stream.onerror = () => {
-    connected.value = false
-  }
-  stream.addEventListener('again', () => tell('all'))
-  stream.addEventListener('reading', ({ data }: MessageEvent<string>) => {
-    const read = reading.safeParse(JSON.parse(data))
+function hear(said: Said): void {
+  if (said.what === 'open' || said.what === 'lost') connected.value = said.what === 'open'
+  else if (said.what === 'again') tell('all')
+  else if (said.what === 'reading') {
+    const read = reading.safeParse(JSON.parse(said.data))
     if (read.success) readers.forEach((reader) => reader(read.data))
-  })
-  stream.onmessage = ({ data }: MessageEvent<string>) => {
-    const event = liveEvent.safeParse(JSON.parse(data))
+  } else {
+    const event = liveEvent.safeParse(JSON.parse(said.data))
     if (event.success) tell(event.data)
   }
 }
 
-export function closeLive(): void {
-  source?.close()
-  source = null
+/** Listens for that person, together with the other tabs of this browser where it can share. */
+export function openLive(person: string): void {
+  closeLive()
+  listener = person
+  if (typeof SharedWorker === 'undefined') {
+    close = openStream(hear)
+    return
+  }
+  const { port } = new SharedWorker(new URL('./live.worker.ts', import.meta.url), { type: 'module', name: 'live' })
+  const say = (told: Told) => port.postMessage(told)
+  port.onmessage = ({ data }: MessageEvent<Said>) => hear(data)
+  say({ listens: person })
+  close = () => {
+    say('leaves')
+    port.close()
+  }
 }
+
+export function closeLive(): void {
+  close?.()
+  close = null
+}
+
+// a page that is put aside keeps nobody waiting; one that is taken up again may have missed something
+addEventListener('pagehide', closeLive)
+addEventListener('pageshow', ({ persisted }) => {
+  if (!persisted || listener === '') return
+  openLive(listener)
+  tell('all')
+})

@@ -20,7 +20,7 @@ export const useSession = defineStore('session', () => {
     if (answer.person === null) return
     ended.value = false
     darkroom.value = await call(api.darkroom.get)
-    openLive()
+    openLive(answer.person.id)
   }
   const load = async (): Promise<void> => take(await call(api.session.get))
   const signIn = async (login: string, password: string): Promise<void> =>

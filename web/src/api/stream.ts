@@ -1,0 +1,37 @@
+/** What is heard of the house, as it goes between a stream and the tabs that listen. */
+export type Said =
+  | { what: 'open' }
+  /** the stream is back, or the house itself had not listened: changes may have been missed */
+  | { what: 'again' }
+  | { what: 'lost' }
+  | { what: 'event' | 'reading'; data: string }
+
+const againMs = 5000
+
+/** Opens the house's event stream and keeps it open. Answers how to close it. */
+export function openStream(say: (said: Said) => void): () => void {
+  let source: EventSource
+  let opened = false
+  let retry: ReturnType<typeof setTimeout> | undefined
+  function open(): void {
+    source = new EventSource('/api/events')
+    source.onopen = () => {
+      say({ what: 'open' })
+      if (opened) say({ what: 'again' })
+      opened = true
+    }
+    source.onerror = () => {
+      say({ what: 'lost' })
+      // a browser gives up where it is refused, as by a server that is just starting
+      if (source.readyState === source.CLOSED) retry = setTimeout(open, againMs)
+    }
+    source.addEventListener('again', () => say({ what: 'again' }))
+    source.addEventListener('reading', ({ data }: MessageEvent<string>) => say({ what: 'reading', data }))
+    source.onmessage = ({ data }: MessageEvent<string>) => say({ what: 'event', data })
+  }
+  open()
+  return () => {
+    clearTimeout(retry)
+    source.close()
+  }
+}
