@@ -119,7 +119,11 @@ export function dueTests(rules: DueRule[], bottle: DueFacts, at: number, critica
     if (rule.atMixing && !last && !bottle.references.includes(rule.kind) && at - bottle.madeAt <= freshDays * dayMs)
       add(rule.kind, 'reference', 'its fresh reading is still to be taken')
     if (rule.everyShare !== null && bottle.used - usedThen >= rule.everyShare - 1e-9)
-      add(rule.kind, 'share', `${Math.round((bottle.used - usedThen) * 100)} % of its capacity has gone since the last one`)
+      add(
+        rule.kind,
+        'share',
+        `${Math.round((bottle.used - usedThen) * 100)} % of its capacity has gone ${last ? 'since the last one' : 'without one'}`,
+      )
     if (rule.everyDays !== null && at - since > rule.everyDays * dayMs)
       add(rule.kind, 'days', `${Math.floor((at - since) / dayMs)} days without it`)
     if (critical && rule.beforeCritical && (!last || at - last.at > dayMs))

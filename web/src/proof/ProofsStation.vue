@@ -96,7 +96,7 @@ const to = (proof: Proof) => (proof.bottleId ? `/shelf/${proof.bottleId}` : proo
         <li v-for="proof in proofs" :key="proof.id" class="flex gap-3 border-b border-line py-2">
           <VerdictMark :verdict="proof.judgement.verdict" />
           <p class="flex-1" :class="proof.takenBack ? 'text-quiet' : ''">
-            <RouterLink :to="to(proof)" class="link">{{ what(proof) }}</RouterLink>
+            <RouterLink :to="to(proof)" class="link mr-1.5">{{ what(proof) }}</RouterLink>
             <b :class="proof.takenBack ? 'line-through' : ''">{{ guideOf(proof.kind).name }}</b>{{
               proof.reading.value === undefined ? '' : `, ${showReading(proof.kind, proof.reading.value)}`
             }}{{ proof.fresh ? ', the fresh reading' : '' }}{{ proof.takenBack ? ', taken back' : '' }}.
