@@ -61,6 +61,7 @@ export {
   type School,
   type UsedFormula,
 } from './bottle/bottle'
+export { readSteps, showSteps } from './bottle/compensationSteps'
 export { keepingDays, standsFull } from './bottle/ageing'
 export { bottleState, carryOf, standing, stateFrom } from './bottle/bottleState'
 export { emptyCarry, type Carry } from './bottle/carry'

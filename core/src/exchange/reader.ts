@@ -1,3 +1,4 @@
+import { readSteps } from '../bottle/compensationSteps'
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue, Chemical } from '../chemical/chemical'
 import { DomainError } from '../error'
@@ -78,6 +79,8 @@ export function cellReader(problems: string[]) {
       }
       return cells.map((one) => attempt(field, () => plain(one), 0))
     },
+    /** steps of a compensated bath */
+    steps: (field: string, cell: Cell) => (blank(cell) ? null : attempt(field, () => readSteps(String(cell)), null)),
     /** an id of ours, as it was written out; null where it is left out */
     id: (field: string, cell: Cell): string | null => {
       const written = read.text(cell)

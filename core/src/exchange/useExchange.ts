@@ -1,10 +1,8 @@
 import type { Compensation, FormulaUse } from '../bottle/bottle'
+import { showSteps } from '../bottle/compensationSteps'
 import type { cellReader } from './reader'
 import type { UseRecord } from './schemas'
 import { dilution, given, round } from './written'
-
-const step = /^\s*([\d.,]+)\s*[x×]\s*([\d.,]+)\s*$/i
-const number = (text: string | undefined): number => Number((text ?? '').replace(',', '.'))
 
 /** The columns of a file that say how a bath is used up. `nameOf` gives the name of the replenisher’s formula. */
 export function useToRecord(use: FormulaUse, nameOf: (formulaId: string) => string): UseRecord {
@@ -19,9 +17,7 @@ export function useToRecord(use: FormulaUse, nameOf: (formulaId: string) => stri
     ...given('keeps_working_days', keeping.workingDays),
     ...given('keeps_tray_days', keeping.trayDays),
     ...(compensation && 'perRoll' in compensation ? { time_per_roll: round(compensation.perRoll * 100) } : {}),
-    ...(compensation && 'table' in compensation
-      ? { time_steps: compensation.table.map((one) => `${one.rollsPerL} x${one.factor}`).join(', ') }
-      : {}),
+    ...(compensation && 'table' in compensation ? { time_steps: showSteps(compensation.table) } : {}),
     ...(replenishment ? { replenish_per_roll: `${round(replenishment.mlPerRoll)} ml`, replenish_turnovers: replenishment.turnovers } : {}),
     ...given('replenish_from', replenishment?.formulaId == null ? null : nameOf(replenishment.formulaId)),
     ...(twoBath ? { pair_moves: twoBath.moves, ...given('pair_days', twoBath.days) } : {}),
@@ -40,8 +36,8 @@ export function recordToUse(
   const perRoll = read.number('time_per_roll', record.time_per_roll)
   const rate = read.quantity('replenish_per_roll', record.replenish_per_roll, 'volume')
   const moves = read.number('pair_moves', record.pair_moves)
-  const steps = read.text(record.time_steps)
-  const compensation: Compensation | null = perRoll !== null ? { perRoll: perRoll / 100 } : steps === '' ? null : tableOf(steps, problems)
+  const table = read.steps('time_steps', record.time_steps)
+  const compensation: Compensation | null = perRoll !== null ? { perRoll: perRoll / 100 } : table && { table }
   const replenisher = read.text(record.replenish_from)
   const formulaId = replenisher === '' ? undefined : idOf(replenisher)
   if (replenisher !== '' && formulaId === undefined)
@@ -75,13 +71,4 @@ export function recordToUse(
     ...(record.fixes ? { fixes: record.fixes } : {}),
     ...(read.yes(record.long_keeping) ? { longKeeping: true } : {}),
   }
-}
-
-function tableOf(text: string, problems: string[]): Compensation | null {
-  const table = text.split(/[,;](?!\d)/).flatMap((part) => {
-    const [, rolls, factor] = step.exec(part) ?? []
-    if (rolls === undefined) problems.push(`time_steps: write steps such as “5 x1.2”, not “${part.trim()}”.`)
-    return rolls === undefined ? [] : [{ rollsPerL: number(rolls), factor: number(factor) }]
-  })
-  return table.length > 0 ? { table } : null
 }

@@ -1,4 +1,4 @@
-import { parseQuantity, type Fixable, type FormulaUse, type School } from '@selvrin/core'
+import { parseQuantity, readSteps, showSteps, type Fixable, type FormulaUse, type School } from '@selvrin/core'
 
 /** How a bath is used up, as it is being typed. */
 export interface SchoolDraft {
@@ -45,7 +45,7 @@ export function schoolDraftOf(use: FormulaUse): SchoolDraft {
       ? usual.growth
       : 'perRoll' in compensation
         ? `${number(compensation.perRoll * 100)} %`
-        : compensation.table.map((step) => `${number(step.rollsPerL)} x${number(step.factor)}`).join(', '),
+        : showSteps(compensation.table),
     rate: replenishment ? `${number(replenishment.mlPerRoll)} ml` : usual.rate,
     turnovers: replenishment ? number(replenishment.turnovers) : usual.turnovers,
     replenisher: replenishment?.formulaId ?? null,
@@ -74,7 +74,7 @@ export function readSchool(draft: SchoolDraft, fixer: boolean, read: Read, probl
     school,
     capacityRollsPerL: school === 'one-shot' || school === 'replenished' ? null : capacity,
     minConcentrateMlPerRoll: read('perRoll', () => orNull(draft.perRoll) ?? 0, 0),
-    ...(school === 'compensated' ? { compensation: read('growth', () => growthOf(draft.growth, problem), { perRoll: 0.04 }) } : {}),
+    ...(school === 'compensated' ? { compensation: read('growth', () => growthOf(draft.growth), { perRoll: 0.04 }) } : {}),
     ...(school === 'replenished'
       ? {
           replenishment: {
@@ -97,15 +97,5 @@ export function readSchool(draft: SchoolDraft, fixer: boolean, read: Read, probl
   }
 }
 
-function growthOf(text: string, problem: (field: string, says: string) => void): NonNullable<FormulaUse['compensation']> {
-  if (!/[x×]/i.test(text)) return { perRoll: plain(text.replace('%', '')) / 100 }
-  const table = text.split(/[,;](?!\d)/).flatMap((part) => {
-    const [, rolls, factor] = /^\s*([\d.,]+)\s*[x×]\s*([\d.,]+)\s*$/i.exec(part) ?? []
-    if (rolls === undefined || factor === undefined) {
-      problem('growth', `Write a share such as 4 %, or steps such as 5 x1.2; not “${part.trim()}”.`)
-      return []
-    }
-    return [{ rollsPerL: plain(rolls), factor: plain(factor) }]
-  })
-  return { table }
-}
+const growthOf = (text: string): NonNullable<FormulaUse['compensation']> =>
+  /[x×]/i.test(text) ? { table: readSteps(text) } : { perRoll: plain(text.replace('%', '')) / 100 }

@@ -131,6 +131,8 @@ function keys(event: KeyboardEvent, mark: Mark): void {
   event.preventDefault()
   set(mark.key, area)
 }
+/** beside its area, where neighbours leave little room: 'Fresh', or the number of a wedge step */
+const shortName = (mark: Mark): string => (mark.density === undefined ? mark.name.split(' ')[0] : mark.name.split(' ').at(-1)) ?? ''
 const percentOf = (share: number) => `${share * 100}%`
 const shown = (value: { density: number; spread: number; opaque: boolean }) =>
   value.opaque ? 'opaque' : `${value.density.toFixed(2)} ±${value.spread.toFixed(2)}`
@@ -168,7 +170,7 @@ const shown = (value: { density: number; spread: number; opaque: boolean }) =>
         <div
           v-for="mark in marks"
           :key="mark.key"
-          class="mark absolute flex items-start"
+          class="mark absolute"
           :class="active === mark.key ? 'active' : ''"
           :style="{
             left: percentOf(mark.area.x),
@@ -177,7 +179,11 @@ const shown = (value: { density: number; spread: number; opaque: boolean }) =>
             height: percentOf(mark.area.height),
           }"
         >
-          <span class="bg-panel px-1 text-sm leading-tight font-bold text-ink">{{ mark.name }}</span>
+          <span
+            class="absolute left-0 bg-panel px-1 text-sm leading-tight font-bold whitespace-nowrap text-ink"
+            :class="mark.area.y > 0.08 ? 'bottom-full mb-1' : 'top-full mt-1'"
+            >{{ shortName(mark) }}</span
+          >
         </div>
       </div>
       <div class="space-y-3">

@@ -1,0 +1,68 @@
+import { openStream, type Said } from './stream'
+
+/** The browser's event source, as far as a stream uses it. */
+class Source {
+  static made: Source[] = []
+  readonly CLOSED = 2
+  readyState = 0
+  closed = false
+  onopen: () => void = () => undefined
+  onerror: () => void = () => undefined
+  onmessage: (event: { data: string }) => void = () => undefined
+  heard = new Map<string, (event: { data: string }) => void>()
+  constructor(readonly url: string) {
+    Source.made.push(this)
+  }
+  addEventListener(name: string, listener: (event: { data: string }) => void): void {
+    this.heard.set(name, listener)
+  }
+  close(): void {
+    this.closed = true
+  }
+}
+const newest = () => Source.made.at(-1) as Source
+let said: Said[]
+let close: () => void
+beforeEach(() => {
+  jest.useFakeTimers()
+  Source.made = []
+  said = []
+  Object.assign(globalThis, { EventSource: Source })
+  close = openStream((one) => said.push(one))
+})
+afterEach(() => jest.useRealTimers())
+
+test('what comes in is passed on by its kind', () => {
+  newest().onopen()
+  newest().onmessage({ data: '{"subject":"bottle"}' })
+  newest().heard.get('reading')?.({ data: '{"g":1}' })
+  newest().heard.get('again')?.({ data: '{}' })
+  expect(said).toEqual([
+    { what: 'open' },
+    { what: 'event', data: '{"subject":"bottle"}' },
+    { what: 'reading', data: '{"g":1}' },
+    { what: 'again' },
+  ])
+})
+
+test('a stream that was lost and is back says that something may have been missed', () => {
+  newest().onopen()
+  newest().onerror()
+  newest().onopen()
+  expect(said.map((one) => one.what)).toEqual(['open', 'lost', 'open', 'again'])
+})
+
+test('where the browser gives up it is opened anew, and not after it was closed', () => {
+  newest().readyState = 2
+  newest().onerror()
+  jest.advanceTimersByTime(4999)
+  expect(Source.made).toHaveLength(1)
+  jest.advanceTimersByTime(1)
+  expect([Source.made.length, newest().url]).toEqual([2, '/api/events'])
+  newest().onopen()
+  newest().readyState = 2
+  newest().onerror()
+  close()
+  jest.advanceTimersByTime(60_000)
+  expect([Source.made.length, newest().closed]).toEqual([2, true])
+})
