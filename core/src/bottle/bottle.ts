@@ -103,6 +103,10 @@ export interface Brought {
   rollsPerL: number
   silverGPerL: number
   aged: number
+  /** what its tests said, the fixing time they set, and its clearing times so far; nothing where it was never tested */
+  tests?: Standing[] | undefined
+  fixS?: number | null | undefined
+  clearingTimes?: { rollsPerLitre: number; seconds: number }[] | undefined
 }
 
 /** Place in a two-bath chain: which bath, how many moves it has behind it, and since when (ms) the pair is in use. */
@@ -180,5 +184,7 @@ export interface BottleState {
   tests: Standing[]
   fixS: number | null
   clearing: Forecast | null
+  /** what that forecast rests on: clearing times by use, s */
+  clearingTimes: { rollsPerLitre: number; seconds: number }[]
   findings: Finding[]
 }

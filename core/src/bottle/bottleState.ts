@@ -97,6 +97,7 @@ export function stateFrom(formula: UsedFormula, bottle: BottleFacts, last: Carry
     tests: carry.tests,
     fixS: carry.fixS,
     clearing,
+    clearingTimes: carry.clearing,
     findings: [],
   }
   const shown = { ...state, governs: governs(formula, state, throughput > usedByCount, capacity !== counted) }

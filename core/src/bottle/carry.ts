@@ -131,7 +131,8 @@ const liquidIn = (entry: BottleEntry): boolean => entry.ml > 0 && ['fill', 'top-
 function mixIn(carry: Carry, entry: BottleEntry): void {
   const comes = entry.brings ?? fresh
   if (carry.volumeMl <= emptyMl) {
-    Object.assign(carry, { strength: comes.strength, rollsPerL: comes.rollsPerL, silverGPerL: comes.silverGPerL, aged: comes.aged })
+    const { tests = [], fixS = null, clearingTimes: clearing = [], strength, rollsPerL, silverGPerL, aged } = comes
+    Object.assign(carry, { strength, rollsPerL, silverGPerL, aged, tests, fixS, clearing })
     return
   }
   const mean = (own: number, ownMl: number, theirs: number) => (own * ownMl + theirs * entry.ml) / (ownMl + entry.ml)
@@ -140,6 +141,9 @@ function mixIn(carry: Carry, entry: BottleEntry): void {
   carry.silverGPerL = mean(carry.silverGPerL, carry.referenceMl, comes.silverGPerL)
   // fresh liquid gives capacity, not youth: the older of the two counts
   carry.aged = Math.max(carry.aged, comes.aged)
+  // and a bath that something failed was poured into has failed with it
+  const failures = (comes.tests ?? []).filter((one) => one.failed && !carry.tests.some((own) => own.kind === one.kind && own.failed))
+  carry.tests = [...carry.tests.filter((own) => !failures.some((one) => one.kind === own.kind)), ...failures]
 }
 
 /** What changes the volume the count per litre refers to. */

@@ -176,6 +176,24 @@ describe('tests in the ledger', () => {
     const overruled = state(formula(), [...history, line('test', 5, 0, mark(null, { overruled: 'a wrong scrap' }))])
     expect([overruled.used < 0.6, rules(overruled)]).toEqual([true, ['bottle-marginal']])
   })
+  test('what liquid was tested for goes along with it, and a failure into whatever it is poured', () => {
+    const failed = line('test', 4, 0, mark(70, { verdict: 'failed', reason: 'Twice the fresh time.' }))
+    const behind = state(formula(), [fill, line('test', 0.1, 0, mark(30)), rolls(1, 5), failed])
+    const { strength, rollsPerL, aged, tests, fixS, clearingTimes } = behind
+    const brings = { strength, rollsPerL, silverGPerL: behind.silverGPerL ?? 0, aged, tests, fixS, clearingTimes }
+    const decanted = state(formula(), [line('fill', 5, 500, { brings })])
+    expect([rules(decanted)[0], decanted.fixS, decanted.clearing, decanted.used]).toEqual([
+      'bottle-failed',
+      behind.fixS,
+      behind.clearing,
+      behind.used,
+    ])
+    const good = [line('fill', 0, 500), line('test', 1, 0, mark(32))]
+    const toppedUp = state(formula(), [...good, line('top-up', 6, 100, { brings })])
+    expect([rules(state(formula(), good)), rules(toppedUp)[0], toppedUp.fixS]).toEqual([[], 'bottle-failed', 64])
+    // a bottle that was emptied begins anew with what is filled in
+    expect(rules(state(formula(), [...good, failed, line('discard', 5, -500), line('fill', 6, 500)]))).toEqual([])
+  })
   test('a clearing test sets the fixing time, and its trend shortens or lengthens the life of a film fixer', () => {
     const readings = (last: number) => [
       fill,

@@ -25,9 +25,28 @@ const testMark = z.object({
   againAt: z.number().nullable(),
   overruled: z.string().nullable(),
 })
+/** What stands of one kind of test: the newest, and a failure that is not cleared. */
+const standingTest = z.object({
+  kind: z.enum(testKinds),
+  newest: testMark,
+  at: z.number(),
+  rollsPerL: z.number(),
+  failed: testMark.nullable(),
+  failedAt: z.number().nullable(),
+  passes: z.int(),
+})
+const clearingTime = z.object({ rollsPerLitre: amount, seconds: amount })
 export const bathPlace = z.object({ position: z.union([z.literal(1), z.literal(2)]), moves: z.int().min(0), since: z.number() })
 /** What liquid from another bottle had behind it when it came. */
-export const brought = z.object({ strength: amount, rollsPerL: amount, silverGPerL: amount, aged: amount })
+export const brought = z.object({
+  strength: amount,
+  rollsPerL: amount,
+  silverGPerL: amount,
+  aged: amount,
+  tests: z.array(standingTest).max(testKinds.length).optional(),
+  fixS: z.number().nullable().optional(),
+  clearingTimes: z.array(clearingTime).max(100).optional(),
+})
 export const forecast = z.object({ rollsPerLitreLeft: z.number(), low: z.number().nullable(), high: z.number().nullable() })
 
 export const bottleState = z.object({
@@ -56,19 +75,10 @@ export const bottleState = z.object({
   nominalMl: z.number(),
   replenishDueMl: z.number(),
   twoBath: bathPlace.nullable(),
-  tests: z.array(
-    z.object({
-      kind: z.enum(testKinds),
-      newest: testMark,
-      at: z.number(),
-      rollsPerL: z.number(),
-      failed: testMark.nullable(),
-      failedAt: z.number().nullable(),
-      passes: z.int(),
-    }),
-  ),
+  tests: z.array(standingTest),
   fixS: z.number().nullable(),
   clearing: forecast.nullable(),
+  clearingTimes: z.array(clearingTime),
   findings: z.array(finding),
 })
 const due = z.object({ kind: z.enum(testKinds), name: z.string(), why: z.string(), says: z.string() })

@@ -52,6 +52,7 @@ const columns: Record<ExchangeKind, string[]> = {
     'stands_in',
     'stands_at',
     'brought',
+    'brought_tests',
     'bath',
     'other',
     'together',

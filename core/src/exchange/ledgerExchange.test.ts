@@ -3,6 +3,8 @@ import { containers, entryKinds, fixables, type FormulaUse } from '../bottle/bot
 import type { LedgerLine } from '../contract/bottle'
 import type { FormulaRow } from '../contract/formula'
 import type { Proof } from '../contract/proof'
+import type { Standing } from '../proof/judgement'
+import type { TestMark } from '../proof/proof'
 import { cellReader } from './reader'
 import { readFile, understander } from './understand'
 import type { Present } from './understood'
@@ -46,6 +48,19 @@ const present: Present = {
 const back = (kind: 'bottles' | 'ledger' | 'tests', format: 'csv' | 'json', here: Present, into: Present = here) =>
   readFile(kind, writeFile(kind, format, here)).map(understander(kind, into, () => id(999)))
 
+const mark: TestMark = {
+  kind: 'iodide-drop',
+  verdict: 'failed',
+  rule: 'iodide-cloud',
+  reason: 'A lasting cloud; “silver”, some 3 g/L.',
+  reading: null,
+  reference: null,
+  fixS: null,
+  againAt: null,
+  overruled: null,
+}
+const standing: Standing = { kind: 'iodide-drop', newest: mark, at: 1e12, rollsPerL: 4.5, failed: mark, failedAt: 1e12, passes: 0 }
+
 describe('lines of a ledger', () => {
   const figure = fc.integer({ min: 0, max: 20_000 }).map((n) => n / 100)
   const moment = fc.integer({ min: Date.parse('2020-01-01'), max: Date.parse('2030-01-01') })
@@ -62,7 +77,20 @@ describe('lines of a ledger', () => {
       waterInMl: figure,
       container: fc.option(fc.constantFrom(...containers)),
       celsius: fc.option(fc.integer({ min: -50, max: 600 }).map((c) => c / 10)),
-      brings: fc.option(fc.record({ strength: figure, rollsPerL: figure, silverGPerL: figure, aged: figure })),
+      brings: fc.option(
+        fc.record(
+          {
+            strength: figure,
+            rollsPerL: figure,
+            silverGPerL: figure,
+            aged: figure,
+            tests: fc.constant<Standing[]>([standing]),
+            fixS: fc.option(figure),
+            clearingTimes: fc.array(fc.record({ rollsPerLitre: figure, seconds: figure }), { maxLength: 3 }),
+          },
+          { requiredKeys: ['strength', 'rollsPerL', 'silverGPerL', 'aged'] },
+        ),
+      ),
       twoBath: fc.option(fc.record({ position: fc.constantFrom<(1 | 2)[]>(1, 2), moves: fc.integer({ min: 0, max: 9 }), since: moment })),
       other: fc.boolean(),
       group: fc.boolean(),

@@ -1,9 +1,14 @@
+import { brought as broughtShape, type LedgerLine } from '../contract/bottle'
+import type { z } from 'zod'
 import { showVolume } from '../quantity/format'
 import { bottleFinder } from './bottleExchange'
 import { cellReader } from './reader'
 import { ledgerRecord, type LedgerRecord } from './schemas'
 import { shaped, wrong, type Present, type Reader } from './understood'
 import { given, moment, round } from './written'
+
+const testsBehindShape = broughtShape.pick({ tests: true, fixS: true, clearingTimes: true })
+type TestsBehind = z.infer<typeof testsBehindShape>
 
 /** Lines of the ledgers; tests go into a file of their own, with what was read. What a technician overruled is a line here. */
 export function ledgerOut(present: Present): LedgerRecord[] {
@@ -27,6 +32,7 @@ export function ledgerOut(present: Present): LedgerRecord[] {
       'brought',
       line.brings && [line.brings.strength, line.brings.rollsPerL, line.brings.silverGPerL, line.brings.aged].map(round).join('; '),
     ),
+    ...given('brought_tests', testsBehind(line.brings)),
     ...given('bath', line.twoBath && [line.twoBath.position, line.twoBath.moves, moment(line.twoBath.since)].join('; ')),
     ...given('other', line.otherBottleId === null ? null : codes.get(line.otherBottleId)),
     ...given('together', line.groupId),
@@ -35,6 +41,23 @@ export function ledgerOut(present: Present): LedgerRecord[] {
     by: line.by,
     ...given('note', line.note),
   }))
+}
+
+/** What liquid was tested for before it came, as one cell; nothing where it was not. */
+function testsBehind(brings: LedgerLine['brings']): string | null {
+  if (!brings) return null
+  const { tests, fixS, clearingTimes } = brings
+  return tests || fixS != null || clearingTimes ? JSON.stringify({ tests, fixS, clearingTimes }) : null
+}
+
+function testsBehindOf(cell: string, problems: string[]): TestsBehind {
+  if (cell === '') return {}
+  try {
+    return testsBehindShape.parse(JSON.parse(cell))
+  } catch {
+    problems.push('brought_tests: leave it out, or keep it as it was written here.')
+    return {}
+  }
 }
 
 function bathPlaceOf(read: ReturnType<typeof cellReader>, cell: string | undefined, problems: string[]) {
@@ -74,7 +97,7 @@ export function ledgerReader(present: Present, newId: () => string): Reader {
       reverses,
       container: record.stands_in || null,
       celsius: read.quantity('stands_at', record.stands_at, 'temperature'),
-      brings: brought && { strength, rollsPerL, silverGPerL, aged },
+      brings: brought && { strength, rollsPerL, silverGPerL, aged, ...testsBehindOf(read.text(record.brought_tests), problems) },
       twoBath: bathPlaceOf(read, record.bath, problems),
       otherBottleId: read.text(record.other) === '' ? null : (find(record.other, problems)?.id ?? null),
       groupId: read.id('together', record.together),

@@ -120,6 +120,7 @@ export const ledgerRecord = z.object({
   brought: text
     .optional()
     .describe('what liquid from another bottle had behind it, with semicolons: strength, rolls a litre, silver in g/L, age as a share'),
+  brought_tests: text.optional().describe('what that liquid was tested for, as JSON, as it was written here'),
   bath: text
     .optional()
     .describe('place in a pair: which bath, moves behind it, in use since when, with semicolons, such as 2; 1; 2026-04-14'),

@@ -165,6 +165,24 @@ test('decanting splits a bottle with its history, and taking it back takes all o
   expect((await show(into[1] ?? '')).retiredWhy).toContain('taken back')
 })
 
+test('what a bottle failed its small bottles and its working strength have failed too', async () => {
+  const stock = await fresh()
+  const failing = { id: uuid(), kind: 'iodide-drop', bottleId: stock.id, reading: { look: 'cloud' } }
+  expect((await ilse.call(api.proof.write, { body: failing })).status).toBe(200)
+  const [small, working] = [uuid(), uuid()]
+  const overrule = 'to look at it'
+  const decant = (more: object) =>
+    ilse.call(api.bottle.decant, { ...on(stock.id), body: { into: [{ id: small, sizeMl: 100, ml: 90 }], ...more } })
+  expect((await decant({})).body.code).toBe('failed')
+  expect((await decant({ overrule })).status).toBe(200)
+  const diluted = await ilse.call(api.bottle.dilute, {
+    ...on(stock.id),
+    body: { newId: working, parts: [1, 4], totalMl: 500, sizeMl: 500, overrule },
+  })
+  expect(diluted.status).toBe(200)
+  for (const id of [small, working]) expect((await show(id)).state.findings[0]?.rule).toBe('bottle-failed')
+})
+
 test('water thins, evaporation does not, a pre-wet carries in what the load carries out', async () => {
   const bottle = await fresh(900)
   await write(bottle.id, 'evaporate', 50)

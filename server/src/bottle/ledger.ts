@@ -76,7 +76,16 @@ export const broughtFrom = (state: BottleState): Brought => ({
   rollsPerL: state.rollsPerL,
   silverGPerL: state.silverGPerL ?? 0,
   aged: state.aged,
+  ...(state.tests.length > 0 ? { tests: state.tests } : {}),
+  ...(state.fixS === null ? {} : { fixS: state.fixS }),
+  ...(state.clearingTimes.length > 0 ? { clearingTimes: state.clearingTimes } : {}),
 })
+
+/** What working strength made of a stock has behind it: it is fresh, but what the stock failed it has failed too. */
+export const dilutedFrom = ({ tests }: BottleState): Brought | undefined => {
+  const failed = tests.filter((one) => one.failed)
+  return failed.length > 0 ? { strength: 1, rollsPerL: 0, silverGPerL: 0, aged: 0, tests: failed } : undefined
+}
 
 /** What was poured away, of which family and with how much silver; its drum comes with the Sink. */
 export const writeWaste = (

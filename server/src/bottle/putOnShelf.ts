@@ -18,7 +18,7 @@ export interface NewBottle {
   now: number
   /** decanted: when its liquid was mixed, and what it has behind it */
   madeAt?: number
-  brings?: Brought
+  brings?: Brought | undefined
   shelfId?: string | null
   ownUse?: object | null
   groupId?: string

@@ -9,7 +9,7 @@ import { pageOf } from '../http/page'
 import { notFound, Refusal } from '../http/refusal'
 import { route, type House } from '../http/route'
 import { wholeLedger } from './checkpoint'
-import { ledgerPage, lockBottles, writeEntry } from './ledger'
+import { dilutedFrom, ledgerPage, lockBottles, writeEntry } from './ledger'
 import { putOnShelf } from './putOnShelf'
 import { bottleById, bottleList, bottlePage, requireUsable, requireVolume } from './rows'
 
@@ -91,6 +91,7 @@ export function bottleRoutes(router: Router, house: House): void {
         parts: body.parts,
         by: who.id,
         now,
+        brings: dilutedFrom(from.state),
         shelfId: from.shelfId,
         ownUse: from.ownUse ? from.use : null,
         groupId,

@@ -18,20 +18,21 @@ import { useSession } from '../session/store'
 import { actionsOf, type Panel } from './bottleActions'
 import BottleFacts from './BottleFacts.vue'
 import BottleTests from './BottleTests.vue'
-import DecantPanel from './DecantPanel.vue'
 import DilutePanel from './DilutePanel.vue'
 import { entryWords } from './entryWords'
 import LedgerTable from './LedgerTable.vue'
-import PairPanel from './PairPanel.vue'
 import PourPanel from './PourPanel.vue'
-import ReplenishPanel from './ReplenishPanel.vue'
 import RetirePanel from './RetirePanel.vue'
-import SchoolPanel from './SchoolPanel.vue'
-import StandPanel from './StandPanel.vue'
 import UsedPanel from './UsedPanel.vue'
-import WrongPanel from './WrongPanel.vue'
 
 const LifeChart = defineAsyncComponent(() => import('./LifeChart.vue'))
+// what is done now and then is fetched when it is asked for
+const DecantPanel = defineAsyncComponent(() => import('./DecantPanel.vue'))
+const PairPanel = defineAsyncComponent(() => import('./PairPanel.vue'))
+const ReplenishPanel = defineAsyncComponent(() => import('./ReplenishPanel.vue'))
+const SchoolPanel = defineAsyncComponent(() => import('./SchoolPanel.vue'))
+const StandPanel = defineAsyncComponent(() => import('./StandPanel.vue'))
+const WrongPanel = defineAsyncComponent(() => import('./WrongPanel.vue'))
 const session = useSession()
 const route = useRoute()
 const bottle = shallowRef<BottlePage | null>(null)

@@ -2,7 +2,7 @@
 import { familyNames, showTemperature, type Family } from '@selvrin/core'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
@@ -15,7 +15,6 @@ import { useBottles, useMixes, useRuns, useShelves } from '../stores'
 import { isReused } from './bottleActions'
 import BottleVessel from './BottleVessel.vue'
 import RetirePanel from './RetirePanel.vue'
-import ShelvesPanel from './ShelvesPanel.vue'
 import { flagOf, planksOf, pourFirst, withCode } from './shelfOrder'
 import { useSupply } from './supply'
 import { todoList } from './todo'
@@ -23,6 +22,7 @@ import { useQuickUse } from './useQuickUse'
 import { paperBath, usualLoad } from './usualLoad'
 import { sink, useShelfDrag } from './useShelfDrag'
 
+const ShelvesPanel = defineAsyncComponent(() => import('./ShelvesPanel.vue'))
 const session = useSession()
 const router = useRouter()
 const bottles = useBottles()

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { showTime } from '@selvrin/core'
-import { computed, onMounted } from 'vue'
+import { computed, defineAsyncComponent, onMounted } from 'vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { showMoment, showRolls } from '../marks/words'
 import { useSession } from '../session/store'
 import { useRuns } from '../stores'
 import { useClocks } from './clocks'
-import VesselsPanel from './VesselsPanel.vue'
 
+const VesselsPanel = defineAsyncComponent(() => import('./VesselsPanel.vue'))
 const session = useSession()
 const runs = useRuns()
 const clocks = useClocks()
