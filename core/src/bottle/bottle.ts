@@ -105,7 +105,7 @@ export interface Brought {
   aged: number
   /** what its tests said, the fixing time they set, and its clearing times so far; nothing where it was never tested */
   tests?: Standing[] | undefined
-  fixS?: number | null | undefined
+  fixS?: number | undefined
   clearingTimes?: { rollsPerLitre: number; seconds: number }[] | undefined
 }
 

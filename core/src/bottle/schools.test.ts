@@ -180,7 +180,7 @@ describe('tests in the ledger', () => {
     const failed = line('test', 4, 0, mark(70, { verdict: 'failed', reason: 'Twice the fresh time.' }))
     const behind = state(formula(), [fill, line('test', 0.1, 0, mark(30)), rolls(1, 5), failed])
     const { strength, rollsPerL, aged, tests, fixS, clearingTimes } = behind
-    const brings = { strength, rollsPerL, silverGPerL: behind.silverGPerL ?? 0, aged, tests, fixS, clearingTimes }
+    const brings = { strength, rollsPerL, silverGPerL: behind.silverGPerL ?? 0, aged, tests, fixS: fixS ?? 0, clearingTimes }
     const decanted = state(formula(), [line('fill', 5, 500, { brings })])
     expect([rules(decanted)[0], decanted.fixS, decanted.clearing, decanted.used]).toEqual([
       'bottle-failed',

@@ -44,7 +44,7 @@ export const brought = z.object({
   silverGPerL: amount,
   aged: amount,
   tests: z.array(standingTest).max(testKinds.length).optional(),
-  fixS: z.number().nullable().optional(),
+  fixS: z.number().optional(),
   clearingTimes: z.array(clearingTime).max(100).optional(),
 })
 export const forecast = z.object({ rollsPerLitreLeft: z.number(), low: z.number().nullable(), high: z.number().nullable() })

@@ -85,7 +85,7 @@ describe('lines of a ledger', () => {
             silverGPerL: figure,
             aged: figure,
             tests: fc.constant<Standing[]>([standing]),
-            fixS: fc.option(figure),
+            fixS: figure,
             clearingTimes: fc.array(fc.record({ rollsPerLitre: figure, seconds: figure }), { maxLength: 3 }),
           },
           { requiredKeys: ['strength', 'rollsPerL', 'silverGPerL', 'aged'] },

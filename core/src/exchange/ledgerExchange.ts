@@ -47,7 +47,7 @@ export function ledgerOut(present: Present): LedgerRecord[] {
 function testsBehind(brings: LedgerLine['brings']): string | null {
   if (!brings) return null
   const { tests, fixS, clearingTimes } = brings
-  return tests || fixS != null || clearingTimes ? JSON.stringify({ tests, fixS, clearingTimes }) : null
+  return tests || fixS !== undefined || clearingTimes ? JSON.stringify({ tests, fixS, clearingTimes }) : null
 }
 
 function testsBehindOf(cell: string, problems: string[]): TestsBehind {

@@ -20,7 +20,7 @@ interface FilmRow {
   memberId: string | null
 }
 
-/** After a failed test: the runs that used the bath since its last good one, their films marked with what still helps, and their owners told. */
+/** After a failed test: the runs that used the bath, or the bottle it was decanted from, since its last good one, their films marked with what still helps, and their owners told. */
 export async function afterFailure(
   db: Database,
   failure: { proofId: string; guide: Guide; bottle: Bottle | null; rollId: string | null; now: number },
@@ -28,21 +28,30 @@ export async function afterFailure(
 ): Promise<Suspect[]> {
   const { proofId, guide, bottle, rollId, now } = failure
   const films = await db.rows<FilmRow>(
-    `select distinct on (o.id) o.id as "rollId", r.id as "runId", r.number as "runNumber", coalesce(r.ended_at, r.started_at, r.planned_at) as at, o.film, coalesce(p.name, 'someone who left') as member,
+    // decanted liquid was in the bottle it came from until then: the line of bottles back, each up to when it was left
+    `with recursive line as (
+       select $1::uuid as id, 'infinity'::timestamptz as until
+       union all
+       select b.from_bottle_id, least(l.until, (select min(e.at) from bottle_entry e where e.bottle_id = b.id and e.kind = 'fill'))
+       from line l join bottle b on b.id = l.id join bottle o on o.id = b.from_bottle_id and o.parts is not distinct from b.parts
+     ), good as (
+       select coalesce(max(f.at), '-infinity'::timestamptz) as at from line l join standing_proof f on f.bottle_id = l.id and f.at <= l.until
+       where f.kind = $3 and f.judgement ->> 'verdict' <> 'failed' and f.judgement ->> 'rule' <> 'no-reference'
+     )
+     select distinct on (o.id) o.id as "rollId", r.id as "runId", r.number as "runNumber", coalesce(r.ended_at, r.started_at, r.planned_at) as at, o.film, coalesce(p.name, 'someone who left') as member,
        o.member_id as "memberId"
      from roll o join run r on r.id = o.run_id left join person p on p.id = o.member_id
      where o.id = $2 or r.id in (
-       select e.run_id from bottle_entry e where e.bottle_id = $1 and e.run_id is not null and e.kind in ('use', 'dilute-out')
-         and not exists (select from bottle_entry x where x.reverses = e.id)
-         and e.at > coalesce((select max(f.at) from standing_proof f where f.bottle_id = $1 and f.kind = $3 and f.judgement ->> 'verdict' <> 'failed' and f.judgement ->> 'rule' <> 'no-reference'),
-           '-infinity'::timestamptz))
+       select e.run_id from line l join bottle_entry e on e.bottle_id = l.id and e.at <= l.until
+       where e.run_id is not null and e.kind in ('use', 'dilute-out') and e.at > (select at from good)
+         and not exists (select from bottle_entry x where x.reverses = e.id))
      order by o.id`,
     [bottle?.id ?? null, rollId, guide.kind],
     tx,
   )
   const told = films.map((film) => {
     const what = bottle
-      ? `${bottle.label} ${bottle.name}, which this film went through in run ${film.runNumber}, failed a test afterwards (${guide.name}).`
+      ? `The liquid of ${bottle.label} ${bottle.name}, which this film went through in run ${film.runNumber}, failed a test afterwards (${guide.name}).`
       : `${guide.name}: the film failed it.`
     return {
       markId: uuid(),

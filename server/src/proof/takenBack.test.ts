@@ -76,3 +76,39 @@ test('a clearing time at another temperature goes into the trend as it would hav
   // 6 °C colder, 5 % a degree
   expect(mark?.reading).toBeCloseTo(100 * 0.95 ** 6, 6)
 })
+
+test('decanted liquid that fails names the runs of the bottle it came from, up to when it was decanted', async () => {
+  house.advance(1000)
+  await clearing(72)
+  const used = async (bottleId: string) => {
+    house.advance(1000)
+    const [run] = await house.db.rows<{ id: string; number: number }>(
+      `select id, number from run r where exists (select from roll o where o.run_id = r.id)
+         and not exists (select from bottle_entry e where e.run_id = r.id and e.at > now() - interval '1 hour') order by number limit 1`,
+    )
+    await house.db.run(`insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id) values ($1, $2, 'use', $3, -1, 0.1, $4)`, [
+      uuid(),
+      bottleId,
+      new Date(house.now()),
+      run?.id,
+    ])
+    return run?.number
+  }
+  const before = await used(fixer.id)
+  house.advance(1000)
+  const small = uuid()
+  const decanted = await ilse.call(api.bottle.decant, {
+    params: { id: fixer.id },
+    body: { into: [{ id: small, sizeMl: 100, ml: 90 }], overrule: 'to test it' },
+  })
+  expect([decanted.status, decanted.body.message]).toEqual([200, undefined])
+  const own = await used(small)
+  const elsewhere = await used(fixer.id)
+  house.advance(1000)
+  const failed = await ilse.call(api.proof.write, {
+    body: { id: uuid(), kind: 'clearing-time', bottleId: small, reading: { value: 300, celsius: 20 } },
+  })
+  const numbers = (failed.body.suspects as { runNumber: number }[]).map((one) => one.runNumber)
+  expect(numbers.sort()).toEqual([before, own].sort())
+  expect(numbers).not.toContain(elsewhere)
+})
