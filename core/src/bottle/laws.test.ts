@@ -82,7 +82,7 @@ describe('the life curve', () => {
     id: `e${i}`,
     kind,
     at: day * dayMs,
-    ml: kind === 'fill' ? 1000 : -5,
+    ml: kind === 'fill' ? 1000 : 0,
     rolls,
     paper: 0,
     waterInMl: 0,
@@ -105,6 +105,20 @@ describe('the life curve', () => {
       }),
       { numRuns: 40 },
     )
+  })
+  test('runs from the filling to its forecast end', () => {
+    const ledger = [line(0, 0, 0, 'fill'), line(1, 10, 4), line(2, 20, 4)]
+    const curve = lifeCurve(formula, facts, ledger, 20 * dayMs)
+    expect(curve.past.map((point) => [point.at / dayMs, Number(point.used.toFixed(6)), Number(point.aged.toFixed(6))])).toEqual([
+      [0, 0, 0],
+      [10, 0.2, 0.1],
+      [20, 0.4, 0.2],
+      [20, 0.4, 0.2],
+    ])
+    // 0.4 of the life in 20 days by use, a hundredth a day by age: 0.4 left at 0.03 a day
+    expect(((curve.endsAt ?? 0) - 20 * dayMs) / dayMs).toBeCloseTo(0.4 / 0.03, 6)
+    const end = curve.ahead.at(-1)
+    expect((end?.used ?? 0) + (end?.aged ?? 0)).toBeCloseTo(1, 9)
   })
   test('a retired bottle has a past and no future; an empty ledger neither', () => {
     const ledger = [line(0, 0, 0, 'fill'), line(1, 10, 2)]

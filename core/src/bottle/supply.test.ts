@@ -1,9 +1,7 @@
 import fc from 'fast-check'
 import { dayMs } from './ageing'
-import type { BottleEntry, UsedFormula } from './bottle'
 import { costPerRoll } from './costPerRoll'
 import { decantAdvice, sulfiteLostPerOpening, sulfitePerLitre } from './headspace'
-import { lifeCurve } from './lifeCurve'
 import { replenishSteps } from './replenish'
 import { orderOfUse, supplyOf } from './supply'
 
@@ -108,45 +106,4 @@ test('a roll costs what was really used up, school by school, cheapest first', (
     ['counted', 50, 0.2],
     ['one-shot', 300, 1.2],
   ])
-})
-
-test('the life curve runs from the filling to its forecast end, with tests as marks on it', () => {
-  const formula: UsedFormula = {
-    id: 'f',
-    name: 'F',
-    family: 'fixer',
-    finalMl: 1000,
-    startMl: 0,
-    mixC: 20,
-    additions: [],
-    use: {
-      school: 'counted',
-      capacityRollsPerL: 20,
-      keeping: { fullDays: 100, halfDays: 50, workingDays: 50 },
-      dilutions: [[1]],
-      minConcentrateMlPerRoll: 0,
-    },
-  }
-  const line = (id: string, kind: BottleEntry['kind'], day: number, ml: number, rolls = 0): BottleEntry => ({
-    id,
-    kind,
-    at: day * dayMs,
-    ml,
-    rolls,
-    paper: 0,
-    waterInMl: 0,
-    reverses: null,
-  })
-  const facts = { sizeMl: 1000, parts: null, madeAt: 0, retiredAt: null }
-  const curve = lifeCurve(formula, facts, [line('a', 'fill', 0, 1000), line('b', 'use', 10, 0, 4), line('c', 'use', 20, 0, 4)], 20 * dayMs)
-  expect(curve.past.map((point) => [point.at / dayMs, Number(point.used.toFixed(6)), Number(point.aged.toFixed(6))])).toEqual([
-    [0, 0, 0],
-    [10, 0.2, 0.1],
-    [20, 0.4, 0.2],
-    [20, 0.4, 0.2],
-  ])
-  // 0.4 of the life in 20 days by use, a hundredth a day by age: 0.4 left at 0.03 a day
-  expect(((curve.endsAt ?? 0) - 20 * dayMs) / dayMs).toBeCloseTo(0.4 / 0.03, 6)
-  const end = curve.ahead.at(-1)
-  expect((end?.used ?? 0) + (end?.aged ?? 0)).toBeCloseTo(1, 9)
 })
