@@ -1,4 +1,5 @@
-import { brought as broughtShape, type LedgerLine } from '../contract/bottle'
+import type { LedgerLine } from '../contract/bottle'
+import { brought as broughtShape } from '../contract/bottleState'
 import type { z } from 'zod'
 import { showVolume } from '../quantity/format'
 import { bottleFinder } from './bottleExchange'

@@ -3,11 +3,12 @@ import { v7 as uuid } from 'uuid'
 import type { Database } from '../database/connection'
 import { insert } from './insert'
 import { seeded } from './random'
+import { day, hourOf } from './seasonFacts'
 
-const day = 86_400_000
 /** The strip of a good day of the house process, in density. */
 const usual = { fog: 0.24, low: 0.46, high: 1.32, max: 2.05 }
 const strips = 16
+const newestDaysAgo = 3
 /** From this strip on the developer was getting tired. */
 const tiredFrom = 11
 
@@ -44,11 +45,17 @@ export async function instruments(
   )
   await insert(db, 'instrument', { id: uuid(), kind: 'lamp', name: 'This screen in safelight' }, tx)
   const id = uuid()
-  await insert(db, 'instrument', { id, kind: 'process', name: 'Film in soft borax 1+1, 20 °C', tested_at: new Date(today - 2 * day) }, tx)
+  await insert(
+    db,
+    'instrument',
+    { id, kind: 'process', name: 'Film in soft borax 1+1, 20 °C', tested_at: new Date(hourOf(today, newestDaysAgo, 18)) },
+    tx,
+  )
   const random = seeded(31)
   const near = (value: number, spread: number) => Math.round((value + (random() + random() - 1) * spread) * 100) / 100
   for (let i = 0; i < strips; i++) {
-    const at = today - (strips - i) * 5 * day
+    // by whole days, like the batches: whichever hour the demo is loaded at, each strip stands behind the same one
+    const at = hourOf(today, newestDaysAgo + (strips - 1 - i) * 5, 18)
     const tired = Math.max(0, i - tiredFrom) * 0.022
     const low = near(usual.low - tired * 0.2, 0.02)
     const strip = {
