@@ -17,7 +17,8 @@ export async function writeBottles({ db, by, tx }: Write, rows: Rows<'bottles'>)
     [wanted],
     tx,
   )
-  const taken = wanted.find((code) => !kept.some((one) => one.code === code))
+  const free = new Set(kept.map((one) => one.code))
+  const taken = wanted.find((code) => !free.has(code))
   if (taken !== undefined) throw new Refusal(409, 'exists', `The code ${taken} is on another label here. Leave it out for a new one.`)
   const codes = await newLabelCodes(db, rows.length - wanted.length, tx)
   const formulas = await db.rows<{ id: string; versionId: string; family: string }>(
@@ -26,10 +27,11 @@ export async function writeBottles({ db, by, tx }: Write, rows: Rows<'bottles'>)
     [rows.map((row) => row.body.formulaId)],
     tx,
   )
+  const formulaOf = new Map(formulas.map((one) => [one.id, one]))
   const next = new Map<string, number>()
   const flat = []
   for (const { id, body } of rows) {
-    const formula = formulas.find((one) => one.id === body.formulaId)
+    const formula = formulaOf.get(body.formulaId)
     if (!formula) throw notFound('formula')
     const { letter } = markOf(formula.family)
     const number = next.get(letter) ?? (await nextLabel(db, formula.family, tx)).number

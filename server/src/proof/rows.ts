@@ -8,7 +8,7 @@ import { notFound } from '../http/refusal'
 const proofRows = `
   select f.id, f.kind, f.at, coalesce(p.name, 'someone who left') as by, f.bottle_id as "bottleId", b.letter || b.number as "bottleLabel", f.batch_id as "batchId", f.roll_id as "rollId",
     o.film, f.instrument_id as "instrumentId", i.name as instrument, f.fresh, f.reading, f.judgement, f.rolls_per_l as "rollsPerL", (t.proof_id is not null) as picture, f.note,
-    exists (select from bottle_entry e join bottle_entry x on x.reverses = e.id where e.proof_id = f.id) as "takenBack"
+    not exists (select from standing_proof s where s.id = f.id) as "takenBack"
   from proof f left join person p on p.id = f.by_person left join bottle b on b.id = f.bottle_id left join roll o on o.id = f.roll_id
     left join instrument i on i.id = f.instrument_id left join proof_picture t on t.proof_id = f.id`
 

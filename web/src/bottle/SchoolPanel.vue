@@ -47,7 +47,7 @@ async function save(back: boolean): Promise<void> {
   <ModalPanel open wide :title="`How ${bottle.label} is used`" @close="$emit('close')">
     <form class="space-y-4" @submit.prevent="save(false)">
       <p>For this bottle alone; the formula stays as it is. What went through so far counts by the new way too.</p>
-      <SchoolFields v-model="draft" :fixer="bottle.state.silverGPerL !== null" :problems="problems" />
+      <SchoolFields v-model="draft" :family="bottle.family" :fixer="bottle.state.silverGPerL !== null" :problems="problems" />
       <TextField v-model="reason" label="Why?" />
       <ProblemLine :problem="problem" />
       <div class="flex flex-wrap gap-3">

@@ -228,7 +228,12 @@ function overTheirs(): void {
         </fieldset>
         <fieldset class="space-y-4">
           <legend class="mb-2 text-xl font-bold">How it is used</legend>
-          <SchoolFields v-model="draft.school" :fixer="draft.family === 'fixer' || draft.family === 'bleach-fix'" :problems="shown" />
+          <SchoolFields
+            v-model="draft.school"
+            :family="draft.family ?? ''"
+            :fixer="draft.family === 'fixer' || draft.family === 'bleach-fix'"
+            :problems="shown"
+          />
           <TextField v-model="draft.dilutions" label="Dilutions" hint="stock, 1+1, 1+3" :problem="shown.dilutions ?? ''" />
           <div class="grid grid-cols-5 gap-4 max-sm:grid-cols-2">
             <TextField v-model="draft.full" label="Keeps full, days" :problem="shown.full ?? ''" />

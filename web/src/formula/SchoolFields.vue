@@ -8,7 +8,7 @@ import { useFormulas } from '../stores'
 import type { SchoolDraft } from './schoolDraft'
 
 /** The five schools of use, each with what it needs. */
-defineProps<{ fixer: boolean; problems: Record<string, string> }>()
+const { family } = defineProps<{ family: string; fixer: boolean; problems: Record<string, string> }>()
 const draft = defineModel<SchoolDraft>({ required: true })
 const schools: { value: School; name: string; detail: string }[] = [
   { value: 'one-shot', name: 'Used once', detail: 'dilute, use, discard' },
@@ -22,7 +22,10 @@ onMounted(() => void formulas.load())
 const own = 'own'
 const replenishers = computed(() => [
   { value: own, name: 'its own formula' },
-  ...formulas.rows.map((row) => ({ value: row.id, name: row.body.name })).sort((a, b) => a.name.localeCompare(b.name)),
+  ...formulas.rows
+    .filter((row) => row.body.family === family)
+    .map((row) => ({ value: row.id, name: row.body.name }))
+    .sort((a, b) => a.name.localeCompare(b.name)),
 ])
 const replenisher = computed({
   get: () => draft.value.replenisher ?? own,

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { Guide } from '@selvrin/core'
 
-/** What is seen, where a test is judged by eye; pressing it again takes it back where there is a figure to read instead. */
-const { guide, may = 'change' } = defineProps<{ guide: Guide; may?: 'change' | 'none' }>()
+/** What is seen, where a test is judged by eye; `clearable` where pressing it again makes room for a figure instead. */
+const { guide, clearable } = defineProps<{ guide: Guide; clearable?: boolean }>()
 const look = defineModel<string | null>({ required: true })
-const choose = (value: string) => (look.value = may === 'none' && look.value === value ? null : value)
+const choose = (value: string) => (look.value = clearable && look.value === value ? null : value)
 </script>
 
 <template>

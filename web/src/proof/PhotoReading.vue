@@ -23,6 +23,8 @@ let bitmap: ImageBitmap | null = null
 /** the latest thing asked of the worker: an answer to an older one is dropped */
 let asked = 0
 const over = ref(false)
+/** a browser that ran out of memory, say: whatever it is, the figures can be typed */
+const broken = () => ({ problem: 'The picture could not be read here. Try a smaller one, or type the densities.' })
 
 async function open(file: File | undefined): Promise<void> {
   if (!file) return
@@ -35,10 +37,12 @@ async function open(file: File | undefined): Promise<void> {
   tell(null)
   working.value = true
   doing.value = { done: 0, what: 'Opening the picture' }
-  const answer = await pictures().open(
-    file,
-    proxy((done, what) => void (doing.value = { done, what })),
-  )
+  const answer = await pictures()
+    .open(
+      file,
+      proxy((done, what) => void (doing.value = { done, what })),
+    )
+    .catch(broken)
   if (mine !== asked) return
   doing.value = null
   const refused =
@@ -102,7 +106,7 @@ async function measure(): Promise<void> {
   const mine = ++asked
   working.value = true
   const plain = JSON.parse(JSON.stringify(asMarks.value)) as PictureMarks
-  const answer = await pictures().read(plain)
+  const answer = await pictures().read(plain).catch(broken)
   if (mine !== asked) return
   problem.value = 'problem' in answer ? answer.problem : ''
   tell('problem' in answer ? null : answer, plain)

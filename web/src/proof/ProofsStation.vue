@@ -29,7 +29,12 @@ async function recent(): Promise<void> {
   }
 }
 onMounted(() => void Promise.all([bottles.load(), instruments.load(), recent()]))
-onBeforeUnmount(onChange((event) => void ((event === 'all' || event.subject === 'proof' || event.subject === 'bottle') && recent())))
+onBeforeUnmount(
+  onChange(
+    (event) =>
+      void ((event === 'all' || event.subject === 'proof' || proofs.value.some((proof) => proof.bottleId === event.id)) && recent()),
+  ),
+)
 
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
 const usable = computed(() => bottles.rows.filter((bottle) => bottle.retiredAt === null && bottle.state.volumeMl > 0))

@@ -155,7 +155,7 @@ function again(): void {
         @submit.prevent="write"
       >
         <div class="space-y-5" :class="kind === 'scrap-density' ? 'col-span-2 max-lg:col-span-1' : ''">
-          <LookChoice v-if="guide.looks.length > 0" v-model="look" :guide="guide" may="none" />
+          <LookChoice v-if="guide.looks.length > 0" v-model="look" :guide="guide" clearable />
           <PhotoReading v-if="kind === 'scrap-density' && look === null" v-model:working="measuring" @read="fromPhoto" />
           <div v-if="form && look === null" class="grid grid-cols-2 items-start gap-4 max-sm:grid-cols-1">
             <TextField
