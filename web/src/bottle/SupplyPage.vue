@@ -108,7 +108,7 @@ const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?
             <template v-else
               ><b>Mix before {{ showDate(row.runsOutAt, zone) }}</b
               ><br /><span class="text-base text-quiet"
-                >in {{ showSpan(daysBetween(now(), row.runsOutAt)) }}, {{ row.because === 'age' ? 'by age' : 'by use' }}</span
+                >in {{ showSpan(Math.round(daysBetween(now(), row.runsOutAt))) }}, {{ row.because === 'age' ? 'by age' : 'by use' }}</span
               ></template
             >
           </p>
