@@ -21,8 +21,9 @@ export function sulfiteLostPerOpening(bottle: { headspaceMl: number; liquidMl: n
 /** g/L of sulfite a formula holds, as anhydrous sodium sulfite; metabisulfites count as the two sulfites they give. */
 export function sulfitePerLitre(formula: Formula, catalogue: Catalogue = builtIn): number {
   return linesOf(formula, catalogue).reduce((sum, { chemical, gramsPerLitre }) => {
+    // what is sold as bisulfite is metabisulfite, gram for gram: its units say so
     const sulfites = chemical.natures.includes('acid-sulfite')
-      ? 2
+      ? (chemical.units ?? 2)
       : chemical.natures.includes('sulfite') && chemical.molarMass !== null
         ? 1
         : 0

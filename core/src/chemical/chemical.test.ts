@@ -1,11 +1,12 @@
 import fc from 'fast-check'
 import { catalogue } from './catalogue'
+import { cautions } from './hazards'
 import { equivalentMass, substitutesFor } from './equivalentMass'
 
 describe('the catalogue', () => {
   test('holds every chemical of the table, each with a name, a source and figures that can be', () => {
     const all = Object.values(catalogue)
-    expect(all.length).toBeGreaterThanOrEqual(69)
+    expect(all.length).toBeGreaterThanOrEqual(115)
     for (const chemical of all) {
       expect(chemical.source).not.toBe('')
       expect(chemical.molarMass === null || chemical.molarMass > 17).toBe(true)
@@ -13,9 +14,9 @@ describe('the catalogue', () => {
     }
   })
   test('says of the dangerous ones what they do', () => {
-    expect(catalogue['borax-decahydrate']?.hazards).toContain('toxic-for-reproduction')
-    expect(catalogue['sodium-hydroxide']?.hazards).toContain('corrosive')
-    expect(catalogue['potassium-dichromate']?.hazards).toContain('carcinogen')
+    expect(cautions(catalogue['borax-decahydrate']!).join()).toContain('fertility')
+    expect(cautions(catalogue['sodium-hydroxide']!)[0]).toContain('Burns skin and eyes')
+    expect(cautions(catalogue['potassium-dichromate']!).join()).toMatch(/Burns skin.*cancer.*Oxidiser/)
   })
 })
 

@@ -2,20 +2,11 @@ import type { AcidName } from '../ph/acids'
 
 export type ChemicalId = string
 
-export const hazardKinds = [
-  'toxic-for-reproduction',
-  'suspected-carcinogen',
-  'carcinogen',
-  'sensitiser',
-  'eye-damage',
-  'poison',
-  'corrosive',
-  'oxidiser',
-  'gives-off-gas',
-] as const
-export type Hazard = (typeof hazardKinds)[number]
-
-/** What a chemical does in the rules of mixing; a blank role takes part in none of them. */
+/**
+ * What a chemical is and does, as the rules of mixing and the table of what never meets ask it. `acid-salt` gives off protons without being an acid
+ * (hydrogen phosphates, disodium EDTA, the salts of organic bases), `metal-salt` does by hydrolysis; `reducer` feeds an oxidiser; `ferricyanide` stands for
+ * both hexacyanoferrates.
+ */
 export const natures = [
   'developing-agent',
   'sulfite',
@@ -33,16 +24,31 @@ export const natures = [
   'solvent',
   'sequestrant',
   'concentrated-acid',
+  'mineral-acid',
+  'acid-salt',
+  'metal-salt',
+  'carbonate',
+  'phosphate',
   'ammonium',
+  'ammonia',
   'sulfide',
   'ferricyanide',
   'thiocyanate',
   'permanganate',
   'dichromate',
+  'persulfate',
+  'chlorate',
+  'peroxide',
   'chloride',
   'hypochlorite',
   'silver',
   'metal',
+  'thiourea',
+  'oxalate',
+  'reducer',
+  'dithionite',
+  'formaldehyde',
+  'azide',
   'bleach-fix-part',
 ] as const
 export type Nature = (typeof natures)[number]
@@ -73,12 +79,11 @@ export interface Chemical {
   solubility: { celsius: number; gPer100Ml: number }[]
   /** kJ/mol, positive cools; null means unknown, not zero */
   heatOfSolution: number | null
-  hazards: Hazard[]
   /** what it brings to a solution; 'trace' is left out up to 2 g/L; absent where nothing is known of it */
   inWater?: Dissolved | 'trace'
   /** share of an ordinary jar that is the product, where that is not the content */
   usualAssay?: number
-  /** codes of the harmonised hazard statements; absent where the project has none on record */
+  /** codes of the harmonised hazard statements as it is sold, from which signs and cautions follow; absent where the project has none on record */
   statements?: readonly string[]
   note: string
   source: string

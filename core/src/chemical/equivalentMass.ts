@@ -35,3 +35,9 @@ export const substitutesFor = (id: ChemicalId, catalogue: Catalogue = builtIn): 
     ? []
     : Object.values(catalogue).flatMap((other) => (other.group === group && other.id !== id ? [other.id] : []))
 }
+
+const cation = /^(sodium|potassium|ammonium|borax)/
+
+/** Which salt a chemical is, whatever its water: products of one salt add up in a solution. */
+export const saltOf = (chemical: Chemical): string =>
+  chemical.group === undefined ? chemical.id : `${chemical.group} of ${cation.exec(chemical.id)?.[1] ?? 'its own'}`

@@ -11,12 +11,17 @@ interface Statement {
 
 const all: Record<string, Statement> = {
   H226: { words: 'Flammable liquid and vapour', pictogram: 'flame' },
+  H228: { words: 'Flammable solid', pictogram: 'flame', danger: true },
   H250: { words: 'Catches fire spontaneously if exposed to air', pictogram: 'flame', danger: true },
+  H251: { words: 'Self-heating: may catch fire', pictogram: 'flame', danger: true },
   H260: { words: 'In contact with water releases flammable gas', pictogram: 'flame', danger: true },
+  H271: { words: 'May cause fire or explosion; strong oxidiser', pictogram: 'flame-over-circle', danger: true },
   H272: { words: 'May intensify fire; oxidiser', pictogram: 'flame-over-circle', danger: true },
   H290: { words: 'May be corrosive to metals', pictogram: 'corrosion' },
+  H300: { words: 'Fatal if swallowed', pictogram: 'skull', danger: true },
   H301: { words: 'Toxic if swallowed', pictogram: 'skull', danger: true },
   H302: { words: 'Harmful if swallowed', pictogram: 'exclamation' },
+  H310: { words: 'Fatal in contact with skin', pictogram: 'skull', danger: true },
   H311: { words: 'Toxic in contact with skin', pictogram: 'skull', danger: true },
   H312: { words: 'Harmful in contact with skin', pictogram: 'exclamation' },
   H314: { words: 'Causes severe skin burns and eye damage', pictogram: 'corrosion', danger: true },
@@ -58,7 +63,7 @@ export interface HazardLabel {
  * What the label of a chemical carries after the harmonised system. A skull makes the exclamation mark for swallowing superfluous, corrosion that for
  * skin and eyes; both are left out as the system asks.
  */
-export function hazardLabel(chemical: Chemical): HazardLabel {
+export function hazardLabel(chemical: Pick<Chemical, 'statements'>): HazardLabel {
   const codes = chemical.statements
   if (codes === undefined) return { signal: null, pictograms: [], statements: [], known: false }
   const found = codes.flatMap((code) => (all[code] ? [{ code, ...all[code] }] : []))
@@ -83,12 +88,32 @@ export function protection(chemical: Chemical): ('gloves' | 'eyes' | 'mask' | 'v
   const codes = chemical.statements ?? []
   const any = (...wanted: string[]) => wanted.some((code) => codes.includes(code))
   const powder = chemical.densityGPerMl === undefined
+  // nothing on record is no leave to touch it
+  if (chemical.statements === undefined) return ['gloves', 'eyes']
   return [
-    ...(any('H301', 'H311', 'H312', 'H314', 'H315', 'H317', 'H340', 'H341', 'H350', 'H351', 'H360', 'H361', 'H372', 'H373')
+    ...(any(
+      'H300',
+      'H301',
+      'H302',
+      'H310',
+      'H311',
+      'H312',
+      'H314',
+      'H315',
+      'H317',
+      'H340',
+      'H341',
+      'H350',
+      'H351',
+      'H360',
+      'H361',
+      'H372',
+      'H373',
+    )
       ? ['gloves' as const]
       : []),
-    ...(any('H314', 'H318', 'H319') ? ['eyes' as const] : []),
+    ...(any('H250', 'H260', 'H314', 'H318', 'H319') ? ['eyes' as const] : []),
     ...(powder && any('H330', 'H331', 'H332', 'H334', 'H340', 'H350', 'H360', 'H361', 'H372') ? ['mask' as const] : []),
-    ...(any('H330', 'H331', 'H332', 'H334', 'H335', 'EUH031', 'EUH032') ? ['ventilation' as const] : []),
+    ...(any('H330', 'H331', 'H332', 'H334', 'H335', 'EUH031', 'EUH032', 'H340', 'H350') ? ['ventilation' as const] : []),
   ]
 }

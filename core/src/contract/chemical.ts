@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { hazardKinds, natures, type Chemical } from '../chemical/chemical'
+import { natures, type Chemical } from '../chemical/chemical'
 import { acids, type AcidName } from '../ph/acids'
 import { done, listQuery, name, note, page, version } from './common'
 import { endpoint } from './endpoint'
@@ -16,7 +16,7 @@ export const chemicalBody = z.strictObject({
   units: figure.optional(),
   content: z.number().gt(0).max(1).optional(),
   densityGPerMl: z.number().gt(0).max(20).optional(),
-  natures: z.array(z.enum(natures)).max(12),
+  natures: z.array(z.enum(natures)).max(16),
   solubility: z
     .array(z.strictObject({ celsius: z.number().min(-10).max(110), gPer100Ml: figure }))
     .max(20)
@@ -25,7 +25,6 @@ export const chemicalBody = z.strictObject({
       'Temperatures rise from point to point.',
     ),
   heatOfSolution: z.number().min(-500).max(500).nullable(),
-  hazards: z.array(z.enum(hazardKinds)).max(9),
   inWater: z
     .union([
       z.literal('trace'),

@@ -68,3 +68,7 @@ export function linesOf(formula: Formula, catalogue: Catalogue = builtIn): Line[
 
 export const is = (line: Line, nature: Nature): boolean => line.chemical.natures.includes(nature)
 export const isAny = (line: Line, ...natures: Nature[]): boolean => natures.some((nature) => is(line, nature))
+
+/** Whether a formula is made without water, in a glycol or in triethanolamine: the rules of water do not hold for it. */
+export const isWaterFree = (formula: Formula, lines: Line[]): boolean =>
+  formula.startMl === 0 && lines.some((line) => line.liquidMl > 0) && lines.every((line) => line.liquidMl === 0 || is(line, 'solvent'))

@@ -1,17 +1,31 @@
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue } from '../chemical/chemical'
-import type { Meeting } from '../chemical/meetings'
-import { checkFormula } from './checkFormula'
+import { chemicalOf } from '../chemical/equivalentMass'
+import { whatNeverMeets } from '../meeting/whatNeverMeets'
 import type { Formula } from './formula'
-import { scaleFormula } from './scaleFormula'
+import { perLitre } from './perLitre'
 
-/** The worst that comes of pouring ml of some solutions together, by what they are made of; null where nothing is to be feared. */
-export function pouredTogether(poured: { formula: Formula; ml: number }[], catalogue: Catalogue = builtIn): Pick<Meeting, 'danger'> | null {
-  const finalMl = poured.reduce((sum, one) => sum + one.ml, 0)
-  if (!(finalMl > 0)) return null
-  const additions = poured.flatMap(({ formula, ml }) => (ml > 0 ? scaleFormula(formula, ml).additions : []))
-  const block = checkFormula({ id: 'together', name: '', family: 'other', finalMl, startMl: 0, mixC: 20, additions }, catalogue).find(
-    (finding) => finding.severity === 'error' && finding.rule.startsWith('never-'),
+/**
+ * The worst that comes of pouring ml of some solutions together in this order, by what they are made of; null where nothing is to be feared. A bought
+ * liquid with no recipe holds nothing that is known.
+ */
+export function pouredTogether(
+  poured: { formula: Formula; ml: number }[],
+  catalogue: Catalogue = builtIn,
+  atC = 20,
+): { danger: string } | null {
+  const totalMl = poured.reduce((sum, one) => sum + one.ml, 0)
+  if (!(totalMl > 0)) return null
+  const [worst] = whatNeverMeets(
+    poured
+      .filter(({ ml }) => ml > 0)
+      .flatMap(({ formula, ml }) =>
+        Object.entries(perLitre(formula, catalogue)).map(([chemical, grams]) => ({ chemical, gramsPerLitre: (grams * ml) / totalMl })),
+      ),
+    { atC },
+    catalogue,
   )
-  return block ? { danger: block.message } : null
+  if (!worst) return null
+  const name = (id: string) => chemicalOf(id, catalogue).name
+  return { danger: `${name(worst.one)} never meets ${name(worst.other).toLowerCase()}: ${worst.danger}.` }
 }

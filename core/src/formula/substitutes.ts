@@ -15,6 +15,18 @@ const bicarbonatePerAscorbic = 84.01 / 176.12
 const cation = (id: ChemicalId): 'sodium' | 'potassium' | 'ammonium' | null =>
   (/^(potassium|ammonium)/.exec(id)?.[0] as 'potassium' | 'ammonium' | undefined) ?? (/^(sodium|borax)/.test(id) ? 'sodium' : null)
 
+/** mol of what does the work in 100 ml of water at 20 °C; null where nobody has measured it */
+function activeMolar(chemical: Chemical): number | null {
+  const at20 = chemical.solubility.find(({ celsius }) => celsius === 20)
+  return at20 && chemical.molarMass !== null ? (at20.gPer100Ml * (chemical.units ?? 1)) / chemical.molarMass : null
+}
+/** Said of the solubility only where the figures of both say so. */
+function soluble(from: Chemical, to: Chemical): string {
+  const [before, after] = [activeMolar(from), activeMolar(to)]
+  if (before === null || after === null || Math.abs(after / before - 1) < 0.1) return ''
+  return after > before ? ', more soluble' : ', less soluble'
+}
+
 function consequencesOf(from: Chemical, to: Chemical): string[] {
   const [a, b] = [cation(from.id), cation(to.id)]
   const said: string[] = []
@@ -25,9 +37,7 @@ function consequencesOf(from: Chemical, to: Chemical): string[] {
   else if (from.group === 'thiosulfate' && a === 'sodium' && b === 'ammonium')
     said.push('Faster clearing: fix by twice the new clearing time, or prints bleach.')
   else if (a !== b && a && b && a !== 'ammonium' && b !== 'ammonium')
-    said.push(
-      `${b === 'potassium' ? 'Potassium' : 'Sodium'} in place of ${a}: the same work, ${b === 'potassium' ? 'more' : 'less'} soluble.`,
-    )
+    said.push(`${b === 'potassium' ? 'Potassium' : 'Sodium'} in place of ${a}: the same work${soluble(from, to)}.`)
   if (from.heatOfSolution !== null && (to.heatOfSolution ?? 0) >= 40 && from.heatOfSolution < 20)
     said.push('Its crystals cool the water hard: start warmer.')
   if (from.densityGPerMl === undefined && to.densityGPerMl !== undefined) said.push('A liquid: it counts towards the water at the start.')

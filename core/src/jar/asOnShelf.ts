@@ -2,6 +2,7 @@ import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue, Chemical, ChemicalId } from '../chemical/chemical'
 import { chemicalOf, equivalentMass, substitutesFor } from '../chemical/equivalentMass'
 import { DomainError } from '../error'
+import { asTaken, blocksOf } from '../formula/asTaken'
 import type { Formula } from '../formula/formula'
 import { linesOf, type Line } from '../formula/lines'
 import { substitutes } from '../formula/substitutes'
@@ -31,6 +32,8 @@ export interface Taking {
   /** said on the card where the jar changes the weight */
   because: string
   enough: boolean
+  /** what must not happen: with this jar two meet that never do */
+  blocked?: string
 }
 
 /** Share of a jar's product that is the substance itself. */
@@ -83,14 +86,29 @@ export function takingFrom(line: Line, jar: ShelfJar, catalogue: Catalogue = bui
   return { step: line.step, jarId: jar.id, chemical: jar.chemical, grams, factor, because: said.join(' '), enough: jar.grams >= grams }
 }
 
-/** The formula as the shelf can give it: for each line the jar to take and the weight of what is in it. Lines drawn from stock solutions take no jar. */
+/** What a jar's product would meet in the rest of the formula that its own line's does not; undefined where nothing is to be feared. */
+function newlyBlocked(formula: Formula, taken: Taking[], taking: Taking, catalogue: Catalogue): string | undefined {
+  const before = new Set(blocksOf(asTaken(formula, taken, catalogue), catalogue).map((block) => block.message))
+  return blocksOf(asTaken(formula, [...taken, taking], catalogue), catalogue).find((block) => !before.has(block.message))?.message
+}
+
+/**
+ * The formula as the shelf can give it: for each line the jar to take and the weight of what is in it. A jar whose product never meets the rest is only
+ * taken where there is no other, and then `blocked`. Lines drawn from stock solutions take no jar.
+ */
 export function asOnShelf(formula: Formula, jars: ShelfJar[], catalogue: Catalogue = builtIn): Taking[] {
-  return linesOf(formula, catalogue)
-    .filter((line) => !line.dissolved)
-    .map((line) => {
-      const jar = jarsFor(line, jars, catalogue)[0]
-      return jar
-        ? takingFrom(line, jar, catalogue)
-        : { step: line.step, jarId: null, chemical: line.chemical.id, grams: line.grams, factor: 1, because: '', enough: false }
+  const taken: Taking[] = []
+  for (const line of linesOf(formula, catalogue).filter((one) => !one.dissolved)) {
+    const ways = jarsFor(line, jars, catalogue).map((jar) => {
+      const taking = takingFrom(line, jar, catalogue)
+      if (jar.chemical === line.chemical.id) return taking
+      const blocked = newlyBlocked(formula, taken, taking, catalogue)
+      return blocked === undefined ? taking : { ...taking, blocked }
     })
+    taken.push(
+      ways.find((way) => way.blocked === undefined) ??
+        ways[0] ?? { step: line.step, jarId: null, chemical: line.chemical.id, grams: line.grams, factor: 1, because: '', enough: false },
+    )
+  }
+  return taken
 }

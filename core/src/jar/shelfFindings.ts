@@ -3,8 +3,10 @@ import type { Catalogue } from '../chemical/chemical'
 import { chemicalOf } from '../chemical/equivalentMass'
 import type { Finding } from '../finding'
 import type { Formula } from '../formula/formula'
+import { blocksOf } from '../formula/asTaken'
 import { linesOf } from '../formula/lines'
-import { substitutes } from '../formula/substitutes'
+import { applyRepair, type Repair } from '../formula/repair'
+import { substitutes, type Substitute } from '../formula/substitutes'
 import { showMass } from '../quantity/format'
 import { jarFactor, jarsFor, type ShelfJar } from './asOnShelf'
 
@@ -19,22 +21,30 @@ export function shelfFindings(formula: Formula, jars: ShelfJar[], catalogue: Cat
     if (line.dissolved || line.grams === 0) return []
     const enough = jarsFor(line, jars, catalogue).some((jar) => jar.grams >= line.grams * jarFactor(line.chemical.id, jar, catalogue))
     if (enough || heldG(line.chemical.id) >= line.grams) return []
-    const instead = substitutes(line.chemical.id, line.grams, catalogue).find((one) =>
-      one.chemicals.every((part) => heldG(part.chemical) >= part.grams),
+    const { chemical: _was, grams: _grams, millilitres: _ml, ...rest } = line.addition
+    const repairOf = (one: Substitute): Repair => ({
+      kind: 'substitute',
+      step: line.step,
+      additions: one.chemicals.map((part) => ({ ...rest, ...part })),
+    })
+    const before = blocksOf(formula, catalogue).length
+    const instead = substitutes(line.chemical.id, line.grams, catalogue).find(
+      (one) =>
+        one.chemicals.every((part) => heldG(part.chemical) >= part.grams) &&
+        blocksOf(applyRepair(formula, repairOf(one)), catalogue).length <= before,
     )
     const lacking = `${showMass(line.grams)} of ${line.chemical.name} are not on the shelf`
     if (!instead) return [{ rule: 'shelf-1', severity: 'advice', step: line.step, message: `${lacking}, nor anything that does its work.` }]
     const words = instead.chemicals
       .map((part) => `${showMass(part.grams)} ${chemicalOf(part.chemical, catalogue).name.toLowerCase()}`)
       .join(' and ')
-    const { chemical: _was, grams: _grams, millilitres: _ml, ...rest } = line.addition
     return [
       {
         rule: 'shelf-1',
         severity: 'advice',
         step: line.step,
         message: `${lacking}; ${words} would do. ${instead.consequences.join(' ')}`,
-        repair: { kind: 'substitute', step: line.step, additions: instead.chemicals.map((part) => ({ ...rest, ...part })) },
+        repair: repairOf(instead),
       },
     ]
   })

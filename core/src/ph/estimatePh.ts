@@ -1,9 +1,9 @@
 import { catalogue as builtIn } from '../chemical/catalogue'
-import type { Catalogue, Chemical, ChemicalId } from '../chemical/chemical'
+import type { Catalogue, Chemical, ChemicalId, Nature } from '../chemical/chemical'
 import { chemicalOf } from '../chemical/equivalentMass'
-import { DomainError, requireAmounts } from '../error'
-import type { AcidName } from './acids'
-import { solveChargeBalance, type Solution } from './chargeBalance'
+import { DomainError, requireAmounts, requireTemperatures } from '../error'
+import { acids, tableC, type Acid, type AcidName } from './acids'
+import { solveChargeBalance, type Solution, type Solved } from './chargeBalance'
 
 /** g/L up to which a chemical without data is left out of the balance. Rounded literature value. */
 const traceGramsPerLitre = 2
@@ -52,19 +52,46 @@ export function solutionOf(
   return { solution, chemicals: here.map(({ chemical }) => chemical), trace }
 }
 
-/**
- * Predicted pH at 25 °C of a solution of so many g/L of each product (liquids too), its ionic strength in mol/L and how far a reading may be off.
- * Chemicals without data throw `no-data` with their ids; sequestrants and thiourea are left out up to 2 g/L.
- */
-export function estimatePh(gramsPerLitre: Partial<Record<ChemicalId, number>>, catalogue: Catalogue = builtIn): PhEstimate {
-  const { solution, chemicals, trace } = solutionOf(gramsPerLitre, catalogue)
-  const { ph, ionicStrength } = solveChargeBalance(solution)
-  return { ph, ionicStrength, uncertainty: uncertaintyOf(chemicals, ionicStrength, trace) }
+/** Temperature at which a pH is predicted, °C. */
+export interface PhOptions {
+  atC?: number
 }
 
-/** ±0.6 with alum, ±0.3 with a developing agent, a strong solution or something left out, else ±0.05. */
-function uncertaintyOf(chemicals: Chemical[], ionicStrength: number, trace: boolean): number {
-  const any = (nature: 'alum' | 'developing-agent') => chemicals.some((chemical) => chemical.natures.includes(nature))
-  if (any('alum')) return 0.6
-  return trace || any('developing-agent') || ionicStrength > 0.2 ? 0.3 : 0.05
+/**
+ * Predicted pH at `atC` (25 °C where not given) of a solution of so many g/L of each product (liquids too), its ionic strength in mol/L and how far a
+ * reading may be off. Chemicals without data throw `no-data` with their ids; sequestrants and thiourea are left out up to 2 g/L.
+ * Example: 10 g/L of sodium hydroxide is 13.26 at 25 °C and 12.7 at 45 °C.
+ */
+export function estimatePh(
+  gramsPerLitre: Partial<Record<ChemicalId, number>>,
+  options: PhOptions = {},
+  catalogue: Catalogue = builtIn,
+): PhEstimate {
+  const { atC = tableC } = options
+  requireTemperatures({ 'The temperature': atC })
+  if (atC < 0 || atC > 100) throw new DomainError('out-of-range', `A solution is between 0 and 100 °C, not at ${atC}.`)
+  const { solution, chemicals, trace } = solutionOf(gramsPerLitre, catalogue)
+  const solved = solveChargeBalance(solution, atC)
+  const { ph, ionicStrength } = solved
+  return { ph, ionicStrength, uncertainty: uncertaintyOf(chemicals, solution, solved, trace, atC) }
+}
+
+/** mol/L per pH under which a trace of anything moves the pH. */
+const unbuffered = 0.002
+/** pH from a pKa beyond which its shift with the temperature no longer shows */
+const takesPart = 2
+
+/**
+ * ±0.6 with a metal salt that hydrolyses, ±0.3 with a developing agent, a strong solution or something left out, else ±0.05; ±1 where nothing buffers; and
+ * away from 25 °C 0.02 more per °C where a pKa that takes part moves by nobody knows how much.
+ */
+function uncertaintyOf(chemicals: Chemical[], solution: Solution, solved: Solved, trace: boolean, atC: number): number {
+  const any = (...natures: Nature[]) => chemicals.some((chemical) => natures.some((nature) => chemical.natures.includes(nature)))
+  const hydrolyses = any('alum', 'metal-salt')
+  const plain = hydrolyses ? 0.6 : trace || any('developing-agent') || solved.ionicStrength > 0.2 ? 0.3 : 0.05
+  const unmeasured = solution.acids.some(({ name }) => {
+    const { pKa, perC }: Acid = acids[name]
+    return pKa.some((one, i) => perC[i] === null && Math.abs(one - solved.ph) < takesPart)
+  })
+  return (solved.bufferCapacity < unbuffered && !hydrolyses ? 1 : plain) + (unmeasured ? 0.02 * Math.abs(atC - tableC) : 0)
 }

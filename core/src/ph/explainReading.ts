@@ -2,7 +2,7 @@ import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue, ChemicalId, Nature } from '../chemical/chemical'
 import { chemicalOf, substitutesFor } from '../chemical/equivalentMass'
 import { DomainError, requireAmounts } from '../error'
-import { estimatePh } from './estimatePh'
+import { estimatePh, type PhOptions } from './estimatePh'
 
 export type Slip = 'left-out' | 'half' | 'twice' | 'other-product'
 
@@ -22,7 +22,7 @@ export interface Explanation {
   uncertainty: number
   /** the reading is further off than the uncertainty */
   outside: boolean
-  /** nearest to the reading first; only what explains it better than no slip at all */
+  /** nearest to the reading first; only what really explains it: empty where no single slip does */
   causes: Cause[]
 }
 
@@ -32,23 +32,32 @@ const moving: Nature[] = [
   'weak-acid',
   'strong-acid',
   'concentrated-acid',
+  'acid-salt',
+  'phosphate',
+  'ammonia',
   'boric-acid',
   'sulfite',
   'acid-sulfite',
   'alum',
 ]
 
+/** A slip explains a reading only where it comes this much nearer to it than the prediction does. */
+const muchNearer = 0.5
+
 /**
- * Likely causes of a pH reading, computed: for each alkali and acid the pH if it had been left out, halved, doubled or taken as another product of its group
- * without converting. Amounts in g/L. Throws `no-data` as `estimatePh` does.
+ * Likely causes of a pH reading at `atC` °C, computed: for each alkali and acid the pH if it had been left out, halved, doubled or taken as another product
+ * of its group without converting. A cause is named where it lies within its own uncertainty of the reading and at least half nearer than the
+ * prediction. Amounts in g/L. Throws `no-data` as `estimatePh` does, and `out-of-range` for a reading no meter shows.
  */
 export function explainReading(
   gramsPerLitre: Partial<Record<ChemicalId, number>>,
   readPh: number,
+  options: PhOptions = {},
   catalogue: Catalogue = builtIn,
 ): Explanation {
   requireAmounts({ 'The reading': readPh })
-  const { ph: predicted, uncertainty } = estimatePh(gramsPerLitre, catalogue)
+  if (readPh > 14) throw new DomainError('out-of-range', `A pH meter shows 0 to 14, not ${readPh}.`)
+  const { ph: predicted, uncertainty } = estimatePh(gramsPerLitre, options, catalogue)
   const miss = Math.abs(readPh - predicted)
   const amounts = Object.entries(gramsPerLitre).flatMap(([id, grams = 0]) => (grams > 0 ? [[id, grams] as const] : []))
   const causes = amounts
@@ -56,8 +65,10 @@ export function explainReading(
     .flatMap(([chemical, grams]) => {
       const tried = (slip: Slip, changed: Partial<Record<ChemicalId, number>>, instead?: ChemicalId): Cause[] => {
         try {
-          const { ph } = estimatePh({ ...gramsPerLitre, ...changed }, catalogue)
-          return [{ chemical, slip, ...(instead === undefined ? {} : { instead }), ph, off: Math.abs(readPh - ph) }]
+          const slipped = estimatePh({ ...gramsPerLitre, ...changed }, options, catalogue)
+          const off = Math.abs(readPh - slipped.ph)
+          if (off > slipped.uncertainty || off > muchNearer * miss) return []
+          return [{ chemical, slip, ...(instead === undefined ? {} : { instead }), ph: slipped.ph, off }]
         } catch (error) {
           if (error instanceof DomainError && error.code === 'no-data') return []
           throw error
@@ -72,7 +83,6 @@ export function explainReading(
         ),
       ]
     })
-    .filter((cause) => cause.off < miss && Math.sign(cause.ph - predicted) === Math.sign(readPh - predicted))
     .sort((a, b) => a.off - b.off)
   return { predicted, uncertainty, outside: miss > uncertainty, causes }
 }

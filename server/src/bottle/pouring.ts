@@ -4,10 +4,9 @@ import type { Router } from 'express'
 import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { catalogueOf } from '../chemical/chemistry'
-import { formulaRow } from '../formula/rows'
-import { usedFormula } from '../formula/used'
 import { notFound, Refusal } from '../http/refusal'
 import { route, type House } from '../http/route'
+import { contentsOf } from './contents'
 import { broughtFrom, lockBottles, writeEntry, writeWaste } from './ledger'
 import { putOnShelf } from './putOnShelf'
 import { bottleById, bottlePage, requireRoom, requireUsable, requireVolume } from './rows'
@@ -16,6 +15,18 @@ import { retire } from './retire'
 /** What changes how much is in a bottle. */
 export function pouringRoutes(router: Router, house: House): void {
   const { db } = house
+
+  /** What comes of pouring ml of one bottle onto what another holds, by what is really in them. */
+  async function meetingOf(into: Bottle, from: Bottle, ml: number, tx: Transaction | undefined) {
+    const catalogue = await catalogueOf(db, tx)
+    return pouredTogether(
+      [
+        { formula: await contentsOf(db, into.id, catalogue, tx), ml: into.state.volumeMl },
+        { formula: await contentsOf(db, from.id, catalogue, tx), ml },
+      ],
+      catalogue,
+    )
+  }
 
   /** Liquid of another bottle, safe to join this one's; taken from its ledger. */
   async function takeFrom(
@@ -28,23 +39,14 @@ export function pouringRoutes(router: Router, house: House): void {
     const from = await bottleById(db, fromId, call.now, tx)
     const why = requireUsable(from, call.overrule)
     requireVolume(from, ml)
-    const [theirs, ours] = [await formulaRow(db, from.formulaId, tx), await formulaRow(db, into.formulaId, tx)]
-    if (from.formulaId !== into.formulaId) {
-      const meeting = pouredTogether(
-        [
-          { formula: usedFormula(theirs.id, theirs.body), ml },
-          { formula: usedFormula(ours.id, ours.body), ml: into.state.volumeMl },
-        ],
-        await catalogueOf(db, tx),
+    const meeting = await meetingOf(into, from, ml, tx)
+    if (meeting) throw new Refusal(422, 'never-meets', `${from.label} and ${into.label} are not poured together: ${meeting.danger}`)
+    if (from.formulaId !== into.formulaId && from.family !== into.family)
+      throw new Refusal(
+        422,
+        'other-family',
+        `${from.label} ${from.name} does not belong into ${into.label} ${into.name}. If it was poured there, write that down as poured into the wrong bottle.`,
       )
-      if (meeting) throw new Refusal(422, 'never-meets', `${from.label} and ${into.label} are not poured together: ${meeting.danger}`)
-      if (from.family !== into.family)
-        throw new Refusal(
-          422,
-          'other-family',
-          `${from.label} ${from.name} does not belong into ${into.label} ${into.name}. If it was poured there, write that down as poured into the wrong bottle.`,
-        )
-    }
     await writeEntry(
       db,
       {
@@ -215,6 +217,7 @@ export function pouringRoutes(router: Router, house: House): void {
     const from = await bottleById(db, params.id, now, tx)
     const into = await bottleById(db, body.intoId, now, tx)
     requireVolume(from, body.ml)
+    const meeting = await meetingOf(into, from, body.ml, tx)
     const groupId = uuid()
     const line = { at: now, by: who.id, groupId, note: body.reason }
     await writeEntry(db, { ...line, id: body.entryId, bottleId: from.id, kind: 'wrong-bottle', ml: -body.ml, otherBottleId: into.id }, tx)
@@ -230,11 +233,6 @@ export function pouringRoutes(router: Router, house: House): void {
         brings: broughtFrom(from.state),
       },
       tx,
-    )
-    const formulas = [await formulaRow(db, from.formulaId, tx), await formulaRow(db, into.formulaId, tx)]
-    const meeting = pouredTogether(
-      formulas.map((formula, i) => ({ formula: usedFormula(formula.id, formula.body), ml: i === 0 ? body.ml : into.state.volumeMl })),
-      await catalogueOf(db, tx),
     )
     const warns = meeting ? ` Danger: ${meeting.danger}` : ''
     if (from.retiredAt === null)

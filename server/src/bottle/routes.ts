@@ -11,6 +11,7 @@ import { route, type House } from '../http/route'
 import { wholeLedger } from './checkpoint'
 import { dilutedFrom, ledgerPage, lockBottles, writeEntry } from './ledger'
 import { putOnShelf } from './putOnShelf'
+import { contentsOf } from './contents'
 import { bottleById, bottleList, bottlePage, requireUsable, requireVolume } from './rows'
 
 /** Looking at the shelf, and what puts new bottles on it. */
@@ -124,6 +125,7 @@ export function bottleRoutes(router: Router, house: House): void {
     await lockBottles(db, body.from, tx)
     const volumes = dilute({ parts: body.parts, totalMl: body.totalMl })
     const poured: { formula: Formula; ml: number }[] = []
+    const catalogue = await catalogueOf(db, tx)
     for (const [i, id] of body.from.entries()) {
       const bottle = await bottleById(db, id, now, tx)
       const part = wanted[i]
@@ -132,12 +134,11 @@ export function bottleRoutes(router: Router, house: House): void {
         throw new Refusal(422, 'wrong-part', `${bottle.label} ${bottle.name} is not part ${part?.part ?? i + 1} of ${formula.body.name}.`)
       requireUsable(bottle, undefined)
       requireVolume(bottle, ml)
-      const of = await formulaRow(db, bottle.formulaId, tx)
-      poured.push({ formula: usedFormula(of.id, of.body), ml })
+      poured.push({ formula: await contentsOf(db, id, catalogue, tx), ml })
     }
     const water = body.totalMl - poured.reduce((sum, one) => sum + one.ml, 0)
     const plain: Formula = { id: 'water', name: 'Water', family: 'other', finalMl: 1000, startMl: 0, mixC: 20, additions: [] }
-    const meeting = pouredTogether([...poured, { formula: plain, ml: Math.max(0, water) }], await catalogueOf(db, tx))
+    const meeting = pouredTogether([...poured, { formula: plain, ml: Math.max(0, water) }], catalogue)
     if (meeting) throw new Refusal(422, 'never-meets', `These are not poured together: ${meeting.danger}`)
     const groupId = uuid()
     await putOnShelf(

@@ -20,7 +20,7 @@ const formate = {
   natures: [],
   solubility: [{ celsius: 20, gPer100Ml: 81 }],
   heatOfSolution: null,
-  hazards: [],
+  statements: [],
   note: '',
   source: 'supplier’s sheet',
 }

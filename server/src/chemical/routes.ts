@@ -1,4 +1,4 @@
-import { catalogue, checkFormula, type Formula } from '@selvrin/core'
+import { catalogue, checkFormula, withOwn, type Formula } from '@selvrin/core'
 import { api, ownChemical, type ChemicalRow } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import type { Transaction } from 'sequelize'
@@ -35,7 +35,7 @@ export function chemicalRoutes(router: Router, house: House): void {
       mixC: 20,
       additions: [{ chemical: params.id, grams: 1 }],
     }
-    checkFormula(sample, { ...catalogue, [params.id]: ownChemical({ id: params.id, body: body.body }) })
+    checkFormula(sample, withOwn([ownChemical({ id: params.id, body: body.body })]))
     await db.run(
       `insert into chemical (id, body, changed_by, changed_at) values ($1, $2, $3, $4)
        on conflict (id) do update set body = excluded.body, changed_by = excluded.changed_by, changed_at = excluded.changed_at, version = chemical.version + 1`,

@@ -51,7 +51,7 @@ test('a jar received, a formula revised and a chemical edited are told by subjec
     natures: [],
     solubility: [],
     heatOfSolution: 15,
-    hazards: [],
+    statements: [],
     note: '',
     source: 'supplier’s sheet',
   }

@@ -14,7 +14,8 @@ import { route, type House } from '../http/route'
 import { isPassword } from '../session/password'
 import { signInLimiter } from '../session/limit'
 import { eventRows, mixRow, mixSummaries, openMix, stateOf } from './rows'
-import { jarEvent, takeFromShelf } from './taking'
+import { jarEvent, requireStock } from './meeting'
+import { takeFromShelf } from './taking'
 
 /** Bottles may take this much more than the final volume: the meniscus is not a ruler. */
 const fillTolerance = 1.02
@@ -91,10 +92,11 @@ export function mixRoutes(router: Router, house: House): void {
         throw new Refusal(409, 'out-of-band', 'The weight is not in its band yet. Weigh on, or take a way out of too much.')
       if (event.kind === 'dissolved' && line?.needsCheck)
         throw new Refusal(409, 'needs-check', 'A second person looks at this weight first.')
-      if (event.kind === 'jar') keep(await jarEvent(db, state, event, catalogue, tx))
+      if (event.kind === 'jar') keep(await jarEvent(db, mix, state, event, catalogue, tx))
       else {
         if (event.kind === 'weigh' && event.jarId !== null && event.jarId !== line?.jarId)
-          keep(await jarEvent(db, state, { id: uuid(), step: event.step, jarId: event.jarId }, catalogue, tx))
+          keep(await jarEvent(db, mix, state, { id: uuid(), step: event.step, jarId: event.jarId }, catalogue, tx))
+        if (event.kind === 'weigh' && event.bottleId && line) await requireStock(db, state, line, event.bottleId, catalogue, tx)
         keep(event as MixEvent)
       }
     }

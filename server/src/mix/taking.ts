@@ -1,4 +1,4 @@
-import { chemicalOf, jarFactor, productGrams, type Catalogue, type MixEvent, type MixState } from '@selvrin/core'
+import { chemicalOf, productGrams, type Catalogue } from '@selvrin/core'
 import type { Mix } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
@@ -6,28 +6,7 @@ import { lockBottles, writeEntry } from '../bottle/ledger'
 import { bottlesById } from '../bottle/rows'
 import { catalogueOf } from '../chemical/chemistry'
 import type { Database } from '../database/connection'
-import { notFound } from '../http/refusal'
 import { stateOf } from './rows'
-
-/** A jar as it is taken for a line: what it holds, its factor to the formula's product and its lot, from the record. */
-export async function jarEvent(
-  db: Database,
-  state: MixState,
-  event: { id: string; step: number; jarId: string },
-  catalogue: Catalogue,
-  tx: Transaction | undefined,
-): Promise<Extract<MixEvent, { kind: 'jar' }>> {
-  const jar = await db.one<{ chemical: string; assay: number | null; lot: string }>(
-    'select chemical, assay, lot from jar where id = $1',
-    [event.jarId],
-    tx,
-  )
-  const line = state.lines[event.step]
-  if (!jar || !line) throw notFound('jar')
-  // a jar of other work is refused by core
-  const factor = jarFactor(line.line.chemical.id, jar, catalogue)
-  return { id: event.id, kind: 'jar', step: event.step, jarId: event.jarId, chemical: jar.chemical, factor, lot: jar.lot }
-}
 
 interface Taken {
   /** g of the product out of each jar */

@@ -1,4 +1,5 @@
 import {
+  asTaken,
   byGravity,
   cautions,
   checkFormula,
@@ -90,7 +91,7 @@ export function cardPdf(row: FormulaRow, finalMl: number, takings: Taking[], ori
     'Cold water to the mark',
     'Only when everything is dissolved. Cool, measure pH, bottle full to the neck, label.',
   )
-  y = closing(doc, y, formula, catalogue)
+  y = closing(doc, y, asTaken(formula, takings, catalogue), catalogue)
   return finished(doc)
 }
 

@@ -43,17 +43,15 @@ export interface LabelContent {
 const date = (at: number, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: zone }).format(at)
 
-/** Signal word and the worst statements of the chemicals in it, short enough for a label. */
-function hazardLine(chemicals: Chemical[]): string[] {
-  const labels = chemicals.map(hazardLabel)
-  const signal = labels.some((label) => label.signal === 'Danger')
-    ? 'Danger'
-    : labels.some((label) => label.signal === 'Warning')
-      ? 'Warning'
-      : ''
+/** Signal word and the worst statements, short enough for a label. */
+function hazardLine(of: Pick<Chemical, 'statements'>): string[] {
+  const { signal, statements } = hazardLabel(of)
   const rank = [
+    'H300',
+    'H310',
     'H314',
     'H330',
+    'H331',
     'H301',
     'H311',
     'H350',
@@ -71,15 +69,15 @@ function hazardLine(chemicals: Chemical[]): string[] {
     'H319',
     'H315',
   ]
-  const statements = labels.flatMap((label) => label.statements)
   const worst = rank.flatMap((code) => statements.find((statement) => statement.code === code)?.words ?? []).slice(0, 2)
-  if (signal === '' && worst.length === 0) return ['See the supplier’s safety sheets']
-  return worst.map((words, i) => (i === 0 && signal !== '' ? `${signal}: ${words}` : words))
+  if (signal === null && worst.length === 0) return ['See the supplier’s safety sheets']
+  return worst.map((words, i) => (i === 0 && signal !== null ? `${signal}: ${words}` : words))
 }
 
-export function bottleLabel(bottle: Bottle, chemicals: Chemical[], zone: string, origin: string): LabelContent {
+/** A bottle's label as of `at` (ms): good until what the shelf itself forecasts on that day, hazards of what is in it at its strength. */
+export function bottleLabel(bottle: Bottle, hazards: Pick<Chemical, 'statements'>, at: number, zone: string, origin: string): LabelContent {
   const { state, use } = bottle
-  const until = state.keepsDays === null ? null : bottle.madeAt + state.keepsDays * 86_400_000
+  const until = state.daysLeft === null ? null : at + state.daysLeft * 86_400_000
   const rolls = use.school === 'counted' && use.capacityRollsPerL !== null ? Math.floor((use.capacityRollsPerL * bottle.sizeMl) / 1000) : 0
   const counted = bottle.parts !== null || use.dilutions.some((parts) => parts.length === 1)
   return {
@@ -88,12 +86,12 @@ export function bottleLabel(bottle: Bottle, chemicals: Chemical[], zone: string,
     name: bottle.name,
     // what a small label has no room for comes last
     lines: [
-      until === null ? 'good until: not known' : `good until ${date(until, zone)}`,
+      until === null ? 'good until: not known' : `good until ${date(until, zone)} (as of ${date(at, zone)})`,
       `mixed ${date(bottle.madeAt, zone)}, ${bottle.madeBy}`,
       `${showParts(bottle.parts)}, ${showVolume(bottle.sizeMl)}`,
       ...(rolls > 0 && counted ? [`for ${rolls} rolls`] : []),
     ],
-    hazard: hazardLine(chemicals),
+    hazard: hazardLine(hazards),
     ticks: counted ? Math.min(rolls, 30) : 0,
     code: bottle.code,
     url: `${origin}/b/${bottle.code}`,
@@ -106,7 +104,7 @@ export function jarLabel(jar: Jar, chemical: Chemical, zone: string, origin: str
     family: null,
     name: [jar.lot && `lot ${jar.lot}`, jar.place].filter(Boolean).join(', '),
     lines: [`${showMass(jar.grams)} when printed`, jar.openedAt === null ? 'opened: ____________' : `opened ${date(jar.openedAt, zone)}`],
-    hazard: hazardLine([chemical]),
+    hazard: hazardLine(chemical),
     ticks: 0,
     code: jar.code,
     url: `${origin}/b/${jar.code}`,

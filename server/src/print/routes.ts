@@ -1,6 +1,7 @@
-import { asOnShelf, chemicalOf, scaleFormula } from '@selvrin/core'
+import { asOnShelf, chemicalOf, mixtureStatements, perLitre, scaleFormula, type Catalogue, type Chemical } from '@selvrin/core'
 import { api, type Jar } from '@selvrin/core/contract'
 import type { Request, Router } from 'express'
+import { contentsOf } from '../bottle/contents'
 import { bottlesById } from '../bottle/rows'
 import { usedFormula } from '../formula/used'
 import { catalogueOf } from '../chemical/chemistry'
@@ -9,12 +10,22 @@ import { Refusal } from '../http/refusal'
 import { route, type House } from '../http/route'
 import { jarRows } from '../jar/rows'
 import { cardPdf } from './card'
-import { bottleLabel, jarLabel, labelsPdf } from './labels'
+import { bottleLabel, jarLabel, labelsPdf, type LabelContent } from './labels'
 
 const originOf = (request: Request): string => `${request.protocol}://${request.get('host') ?? 'localhost'}`
 
 export function printRoutes(router: Router, house: House): void {
   const { db } = house
+
+  /** Hazard statements of what is really in a bottle, at its strength; unknown where any of it is, or its recipe. */
+  async function hazardsIn(bottleId: string, catalogue: Catalogue): Promise<Pick<Chemical, 'statements'>> {
+    const contents = await contentsOf(db, bottleId, catalogue)
+    if (contents.additions.length === 0) return {}
+    const { statements } = mixtureStatements(
+      Object.entries(perLitre(contents, catalogue)).map(([id, gramsPerLitre]) => ({ chemical: chemicalOf(id, catalogue), gramsPerLitre })),
+    )
+    return { statements }
+  }
 
   route(router, house, api.print.labels, async ({ query, now, request }) => {
     const wanted = [...(query.bottles ?? []), ...(query.jars ?? [])]
@@ -22,27 +33,15 @@ export function printRoutes(router: Router, house: House): void {
     const zone = (await db.one<{ zone: string }>('select zone from darkroom'))?.zone ?? 'UTC'
     const bottles = await bottlesById(db, query.bottles ?? [], now)
     const jars = await db.rows<Jar>(`${jarRows} where jar.id = any($1::uuid[])`, [query.jars ?? []])
-    const bodies = await db.rows<{ id: string; chemicals: string[] }>(
-      `select b.id, coalesce((select array_agg(a ->> 'chemical') from jsonb_array_elements(v.body -> 'additions') a), '{}') as chemicals
-       from bottle b join formula_version v on v.id = b.formula_version_id where b.id = any($1::uuid[])`,
-      [query.bottles ?? []],
-    )
     const origin = originOf(request)
     const catalogue = await catalogueOf(db)
-    const labels = wanted.flatMap((id) => {
+    const labels: LabelContent[] = []
+    for (const id of wanted) {
       const bottle = bottles.find((one) => one.id === id)
-      if (bottle)
-        return [
-          bottleLabel(
-            bottle,
-            (bodies.find((one) => one.id === id)?.chemicals ?? []).map((one) => chemicalOf(one, catalogue)),
-            zone,
-            origin,
-          ),
-        ]
       const jar = jars.find((one) => one.id === id)
-      return jar ? [jarLabel(jar, chemicalOf(jar.chemical, catalogue), zone, origin)] : []
-    })
+      if (bottle) labels.push(bottleLabel(bottle, await hazardsIn(id, catalogue), now, zone, origin))
+      else if (jar) labels.push(jarLabel(jar, chemicalOf(jar.chemical, catalogue), zone, origin))
+    }
     if (labels.length < wanted.length)
       throw new Refusal(404, 'not-found', 'One of these bottles or jars is not there (any more). Load the page again.')
     return { name: 'labels.pdf', type: 'application/pdf', bytes: await labelsPdf(labels, query.sheet, query.from) }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { catalogue as builtIn, hazardKinds, hazardWords, natures, type Chemical } from '@selvrin/core'
+import { catalogue as builtIn, cautions, natures, type Chemical } from '@selvrin/core'
 import { api, type ChemicalRow } from '@selvrin/core/contract'
 import { computed, ref, watch } from 'vue'
 import { call } from '../api/call'
@@ -10,7 +10,7 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { useChemicals } from '../stores'
 import { catalogue } from './chemistry'
-import { chemicalDraft, idFor, readChemical, type ChemicalDraft } from './draft'
+import { chemicalDraft, idFor, readChemical, statementsOf, type ChemicalDraft } from './draft'
 
 /** A chemical's figures as this darkroom has them. One of its own begins as a copy of what it is like. */
 const { chemical } = defineProps<{ chemical: Chemical | null }>()
@@ -25,7 +25,6 @@ const blank: Chemical = {
   natures: [],
   solubility: [],
   heatOfSolution: null,
-  hazards: [],
   note: '',
   source: '',
 }
@@ -67,6 +66,7 @@ async function done(): Promise<void> {
   await own.load(true)
   emit('close')
 }
+const beware = computed(() => cautions({ statements: statementsOf(draft.value.statements) }))
 const toggle = <T,>(list: T[], one: T): T[] => (list.includes(one) ? list.filter((other) => other !== one) : [...list, one])
 const says = (text: string) => text.replaceAll('-', ' ')
 </script>
@@ -88,7 +88,12 @@ const says = (text: string) => text.replaceAll('-', ' ')
         <TextField v-model="draft.density" label="Density of a liquid, g/ml" :problem="problems.density ?? ''" />
         <TextField v-model="draft.content" label="A solution’s strength" hint="such as 28 %" :problem="problems.content ?? ''" />
         <TextField v-model="draft.usualAssay" label="Usual assay" :problem="problems.usualAssay ?? ''" />
-        <TextField v-model="draft.statements" label="Hazard statements" hint="H302 H319" :problem="problems.statements ?? ''" />
+        <TextField
+          v-model="draft.statements"
+          label="Hazard statements"
+          hint="as on the supplier’s sheet, such as H302 H319; none where it names none"
+          :problem="problems.statements ?? ''"
+        />
       </div>
       <fieldset>
         <legend class="mb-1 font-semibold">What it does</legend>
@@ -106,22 +111,13 @@ const says = (text: string) => text.replaceAll('-', ' ')
           </button>
         </div>
       </fieldset>
-      <fieldset>
-        <legend class="mb-1 font-semibold">What to beware of</legend>
-        <div class="flex flex-wrap gap-2">
-          <button
-            v-for="one in hazardKinds"
-            :key="one"
-            type="button"
-            class="button button-small"
-            :class="draft.hazards.includes(one) ? 'button-main' : ''"
-            :aria-pressed="draft.hazards.includes(one)"
-            @click="draft.hazards = toggle(draft.hazards, one)"
-          >
-            {{ hazardWords[one].split(':')[0] }}
-          </button>
-        </div>
-      </fieldset>
+      <section>
+        <h3 class="mb-1 font-semibold">What will be said of it</h3>
+        <ul class="list-disc pl-5">
+          <li v-for="word in beware" :key="word">{{ word }}</li>
+          <li v-if="beware.length === 0">Nothing: the sheet names no hazard.</li>
+        </ul>
+      </section>
       <TextField v-model="draft.note" label="Note" />
       <TextField v-model="draft.source" label="Where the figures are from" :problem="problems.source ?? ''" />
       <p class="text-quiet">

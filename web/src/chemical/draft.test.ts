@@ -14,7 +14,7 @@ test('every chemical of the catalogue can be opened and kept as it is', () => {
 })
 function estimatePhOf(id: string, body: ReturnType<typeof readChemical>['body'] = null): unknown {
   try {
-    return estimatePh({ [id]: 1 }, body ? withOwn([ownChemical({ id, body })]) : catalogue).ph
+    return estimatePh({ [id]: 1 }, {}, body ? withOwn([ownChemical({ id, body })]) : catalogue).ph
   } catch (error) {
     return (error as { code: string }).code
   }

@@ -1,4 +1,4 @@
-import type { Chemical, Hazard, Nature } from '@selvrin/core'
+import type { Chemical, Nature } from '@selvrin/core'
 import type { ChemicalBody } from '@selvrin/core/contract'
 import { chemicalBody } from '@selvrin/core/contract'
 
@@ -16,7 +16,6 @@ export interface ChemicalDraft {
   note: string
   source: string
   natures: Nature[]
-  hazards: Hazard[]
   kept: Pick<Chemical, 'group' | 'units' | 'inWater'>
 }
 
@@ -31,17 +30,24 @@ export const chemicalDraft = (chemical: Chemical): ChemicalDraft => ({
   solubility: chemical.solubility.map((point) => `${point.celsius}: ${point.gPer100Ml}`).join(', '),
   heat: number(chemical.heatOfSolution),
   usualAssay: percent(chemical.usualAssay),
-  statements: (chemical.statements ?? []).join(' '),
+  statements: chemical.statements?.length === 0 ? noHazard : (chemical.statements ?? []).join(' '),
   note: chemical.note,
   source: chemical.source,
   natures: [...chemical.natures],
-  hazards: [...chemical.hazards],
   kept: {
     ...(chemical.group === undefined ? {} : { group: chemical.group }),
     ...(chemical.units === undefined ? {} : { units: chemical.units }),
     ...(chemical.inWater === undefined ? {} : { inWater: chemical.inWater }),
   },
 })
+
+/** what is typed where the sheet says that nothing is to be feared */
+const noHazard = 'none'
+/** The codes that were typed: undefined where nothing was said, none where the sheet names none. */
+export const statementsOf = (text: string): string[] | undefined => {
+  const codes = text.split(/[\s,;]+/).filter(Boolean)
+  return codes.length === 0 ? undefined : codes.length === 1 && codes[0] === noHazard ? [] : codes
+}
 
 /** 'Sodium formate' → 'sodium-formate' */
 export const idFor = (name: string): string =>
@@ -76,7 +82,7 @@ export function readChemical(draft: ChemicalDraft): { body: ChemicalBody | null;
   const content = share('content', draft.content)
   const usualAssay = share('usualAssay', draft.usualAssay)
   const density = figure('density', draft.density)
-  const statements = draft.statements.split(/[\s,;]+/).filter(Boolean)
+  const statements = statementsOf(draft.statements)
   const candidate = {
     name: draft.name,
     molarMass: figure('molarMass', draft.molarMass),
@@ -86,9 +92,8 @@ export function readChemical(draft: ChemicalDraft): { body: ChemicalBody | null;
     natures: draft.natures,
     solubility,
     heatOfSolution: figure('heat', draft.heat),
-    hazards: draft.hazards,
     ...(usualAssay === undefined ? {} : { usualAssay }),
-    ...(statements.length === 0 ? {} : { statements }),
+    ...(statements === undefined ? {} : { statements }),
     note: draft.note,
     source: draft.source,
   }

@@ -4,7 +4,18 @@ import { api, type FormulaBatch, type FormulaVersion } from '@selvrin/core/contr
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { asOnShelf, checkFormula, checkWeighing, costOf, linesOf, mixState, shelfFindings, pricesFor } from '../chemical/chemistry'
+import {
+  asOnShelf,
+  asTaken,
+  checkFormula,
+  chemicalOf,
+  checkWeighing,
+  costOf,
+  linesOf,
+  mixState,
+  shelfFindings,
+  pricesFor,
+} from '../chemical/chemistry'
 import { call } from '../api/call'
 import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'
@@ -69,6 +80,18 @@ const findings = computed(() =>
   scaled.value
     ? [
         ...checkFormula(scaled.value),
+        ...takings.value.flatMap(({ step, chemical, blocked }) =>
+          blocked === undefined
+            ? []
+            : [
+                {
+                  rule: 'shelf-2',
+                  severity: 'error' as const,
+                  step,
+                  message: `The shelf has only ${chemicalOf(chemical).name.toLowerCase()} for this line. ${blocked}`,
+                },
+              ],
+        ),
         ...heatFindings(mixState(scaled.value, scaled.value.finalMl, [])),
         ...checkWeighing(scaled.value, session.darkroom?.scaleReadabilityG ?? 0.1),
       ]
@@ -90,7 +113,8 @@ const cost = computed(() =>
 )
 const hazards = computed(() => {
   const byWord = new Map<string, string[]>()
-  for (const line of lines.value)
+  // of what the shelf really gives
+  for (const line of scaled.value ? linesOf(asTaken(scaled.value, takings.value)) : [])
     for (const word of cautions(line.chemical)) byWord.set(word, [...new Set([...(byWord.get(word) ?? []), line.chemical.name])])
   return [...byWord].map(([word, names]) => ({ word, names: names.join(', ') }))
 })

@@ -36,7 +36,7 @@ const sweeps = {
     guarded(() =>
       Array.from({ length: steps + 1 }, (_, i) => {
         const grams = (upTo * i) / steps
-        return [grams, estimatePh({ ...amounts, [chemical]: grams }, catalogue).ph] as [number, number]
+        return [grams, estimatePh({ ...amounts, [chemical]: grams }, {}, catalogue).ph] as [number, number]
       }),
     ),
 }

@@ -1,4 +1,4 @@
-import { is, type Line } from '../lines'
+import { is, isWaterFree, type Line } from '../lines'
 import { before, finding, type Rule } from './rule'
 
 const carbonates = (line: Line): boolean => line.chemical.group === 'carbonate' || is(line, 'bicarbonate')
@@ -7,9 +7,10 @@ const foams = ['ascorbic-acid', 'citric-acid', 'citric-acid-monohydrate']
 /** L of carbon dioxide 1 g of the acid can free at 20 °C: 24 L/mol over its molar mass per acid proton. */
 const gasLitresPerGram = (line: Line): number => (24 * (line.chemical.id === 'ascorbic-acid' ? 1 : 3)) / (line.chemical.molarMass ?? NaN)
 
-/** mix-6: ascorbate wants pure or sequestered water and no heat; ascorbic and citric acid foam with carbonates. */
+/** mix-6: ascorbate in water wants it pure or sequestered, and no heat; ascorbic and citric acid foam with carbonates. */
 export const ascorbate: Rule = (formula, lines) => {
-  const agents = lines.filter((line) => is(line, 'ascorbate'))
+  // in glycol or triethanolamine there is neither metal nor air to speak of: it is even dissolved hot
+  const agents = isWaterFree(formula, lines) ? [] : lines.filter((line) => is(line, 'ascorbate'))
   const water = agents
     .slice(0, 1)
     .flatMap((agent) =>

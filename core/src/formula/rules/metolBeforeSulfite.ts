@@ -6,21 +6,23 @@ import { before, finding, moveBefore, type Rule } from './rule'
 const pinchGramsPerLitre = 3
 const pinchShare = 0.05
 
-const anhydrous = (lines: Line[]): number =>
-  lines.reduce((sum, line) => sum + equivalentMass(line.chemical.id, 'sodium-sulfite', line.gramsPerLitre), 0)
+/** what can be reckoned as anhydrous sulfite: bought mixtures cannot */
+const isSulfite = (line: Line): boolean => is(line, 'sulfite') && line.chemical.group === 'sulfite'
 
 /** mix-2: metol goes in before all but a pinch of the sulfite, and the pinch goes before the metol. */
-export const metolBeforeSulfite: Rule = (_formula, lines) =>
-  lines
+export const metolBeforeSulfite: Rule = (_formula, lines, catalogue) => {
+  const anhydrous = (some: Line[]): number =>
+    some.reduce((sum, line) => sum + equivalentMass(line.chemical.id, 'sodium-sulfite', line.gramsPerLitre, catalogue), 0)
+  return lines
     .filter((line) => line.chemical.id === 'metol' && !line.dissolved)
     .flatMap((metol) => {
-      const sulfite = lines.filter((line) => is(line, 'sulfite'))
+      const sulfite = lines.filter((line) => isSulfite(line))
       const all = anhydrous(sulfite)
       if (all === 0) return []
       const tooMuch = sulfite.find((line) => anhydrous(sulfite.filter((one) => one.step <= line.step)) > pinchGramsPerLitre + 1e-9)
       const later = sulfite.find((line) => line.step > metol.step && line.addition.grams !== undefined)
       const pinch = Math.min(pinchGramsPerLitre, 0.03 * all)
-      const first = anhydrous(before(lines, metol).filter((line) => is(line, 'sulfite')))
+      const first = anhydrous(before(lines, metol).filter((line) => isSulfite(line)))
       if (first > pinchGramsPerLitre + 1e-9)
         return [
           finding(
@@ -57,3 +59,4 @@ export const metolBeforeSulfite: Rule = (_formula, lines) =>
         ]
       return []
     })
+}

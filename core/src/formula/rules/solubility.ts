@@ -1,6 +1,6 @@
 import type { Catalogue, Chemical } from '../../chemical/chemical'
-import { equivalentMass, substitutesFor } from '../../chemical/equivalentMass'
-import { comesOutBelow, nearestPoint, saturatedGramsPerLitre, solubilityAt } from '../../chemical/solubility'
+import { equivalentMass, saltOf, substitutesFor } from '../../chemical/equivalentMass'
+import { apparentMlPerG, comesOutBelow, nearestPoint, saturatedAt, saturatedGramsPerLitre } from '../../chemical/solubility'
 import { DomainError } from '../../error'
 import { showMass } from '../../quantity/format'
 import type { Finding } from '../../finding'
@@ -18,7 +18,7 @@ const doubtful = 0.5
 
 const limitAt = (chemical: Chemical, celsius: number): number | null => {
   try {
-    return saturatedGramsPerLitre(solubilityAt(chemical, celsius))
+    return saturatedAt(chemical, celsius)
   } catch (error) {
     if (error instanceof DomainError && error.code === 'no-data') return null
     throw error
@@ -44,12 +44,15 @@ function moreSoluble(line: Line, gramsPerLitre: number, celsius: number, catalog
 export const solubility: Rule = (formula, lines, catalogue) => {
   const shelfC = formula.storeMinC ?? usualShelfC
   const withAlkali = lines.some((line) => is(line, 'alkali'))
-  const last = new Map(lines.map((line) => [line.chemical.id, line]))
+  // two products of one salt are one in the solution: judged as the one that goes in last
+  const last = new Map(lines.map((line) => [saltOf(line.chemical), line]))
   return [...last.values()].flatMap((line): Finding[] => {
     const { chemical } = line
     if (chemical.solubility.length === 0 || (withAlkali && mayWaitForAlkali.includes(chemical.id))) return []
-    const held = lines.reduce((sum, one) => sum + (one.chemical.id === chemical.id ? one.gramsPerLitre : 0), 0)
-    const amount = `${showMass(held)} of ${chemical.name} a litre`
+    const same = lines.filter((one) => saltOf(one.chemical) === saltOf(chemical))
+    const held = same.reduce((sum, one) => sum + equivalentMass(one.chemical.id, chemical.id, one.gramsPerLitre, catalogue), 0)
+    const together = same.some((one) => one.chemical.id !== chemical.id) ? ' in all, its other products counted,' : ''
+    const amount = `${showMass(held)} of ${chemical.name} a litre${together}`
     const mixing = line.dissolved ? null : limitAt(chemical, line.celsius)
     if (mixing !== null && held > mixing)
       return [
@@ -64,7 +67,7 @@ export const solubility: Rule = (formula, lines, catalogue) => {
     const shelf = limitAt(chemical, shelfC)
     if (shelf === null) {
       const nearest = nearestPoint(chemical, shelfC)
-      const there = saturatedGramsPerLitre(nearest?.gPer100Ml ?? 0)
+      const there = saturatedGramsPerLitre(nearest?.gPer100Ml ?? 0, apparentMlPerG(chemical))
       if (!nearest || held <= doubtful * there) return []
       return [
         finding(

@@ -1,8 +1,9 @@
+import { isWaterFree } from '../lines'
 import { finding, type Rule } from './rule'
 
-/** mix-1: start with 65–85 % of the final volume, counting the liquids to come, and never with all of it. */
+/** mix-1: start with 65–85 % of the final volume, counting the liquids to come, and never with all of it. A concentrate in glycol has no water to start with. */
 export const startVolume: Rule = (formula, lines) => {
-  if (lines.length === 0) return []
+  if (lines.length === 0 || isWaterFree(formula, lines)) return []
   const liquids = lines.reduce((sum, line) => sum + line.liquidMl, 0)
   const share = (formula.startMl + liquids) / formula.finalMl
   const percent = `${Math.round(share * 100)} %`

@@ -1,7 +1,8 @@
 import { house } from './0001-house'
 import { scales } from './0002-scales'
 import { proofs } from './0003-proofs'
+import { safe } from './0004-safe'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
-export const migrations: Migration[] = [house, scales, proofs]
+export const migrations: Migration[] = [house, scales, proofs, safe]
