@@ -88,9 +88,6 @@ test('what is poured is what was weighed for its bottle, whatever its formula sa
   const refused = await pour(withAmmonium, caustic)
   expect([refused.status, refused.body.code]).toEqual([422, 'never-meets'])
   expect((await pour(asWritten, caustic)).status).toBe(200)
-  // and a caustic bath that ammonium went into by mistake is not a plain one any more
-  const into = await pour(caustic, withAmmonium)
-  expect(into.body.code).toBe('never-meets')
 })
 
 test('a line is drawn from its own stock solution only', async () => {
