@@ -46,6 +46,7 @@ export { minimumWorkingVolume } from './dilution/minimumWorkingVolume'
 export { percentSolutionVolume } from './dilution/percentSolutionVolume'
 export { carryOutMl, formats, rollEquivalents } from './dilution/rollEquivalents'
 export { developingTime, type DevelopingTime, type TimeFactor, type TimePoint } from './development/developingTime'
+export { checkChart } from './development/checkChart'
 export { loadFactors } from './development/factors'
 export {
   containers,
@@ -76,15 +77,16 @@ export { lifeCurve, type LifeCurve, type LifePoint } from './bottle/lifeCurve'
 export { orderOfUse, supplyOf, type Supply, type SupplyBottle } from './bottle/supply'
 export { costPerRoll, type Consumption, type RollCost } from './bottle/costPerRoll'
 export { silverG, silverPerRollG, takesSilver } from './bottle/silver'
-export { stopAfter } from './bottle/stopBath'
+export { stopAfter, stopCapacity } from './bottle/stopBath'
 export { testKinds, type TestKind, type TestMark, type Verdict } from './proof/proof'
 export { governing, type Standing } from './proof/judgement'
-export { forecastClearing, forecastReading, type Forecast } from './proof/forecast'
+export { forecastClearing, forecastReading, isTrend, type Forecast } from './proof/forecast'
 export { leastSquares } from './proof/leastSquares'
 export { controlChart, type ControlFlag } from './proof/controlChart'
 export {
   judgeStrips,
   measureOf,
+  requireStrip,
   stripMeans,
   stripMeasureNames,
   stripMeasures,
@@ -114,7 +116,7 @@ export { readDeviceLine, type DeviceLine } from './device/readDeviceLine'
 export { bwNegative } from './process/bwNegative'
 export { checkPlan } from './process/checkPlan'
 export { planFor, type PlanShelf } from './process/planFor'
-export { compilePlan, loadRolls, usesAtEnd, usesAtStart } from './process/compilePlan'
+export { compilePlan, loadRolls, usesAtEnd, usesAtStart, wantsOf } from './process/compilePlan'
 export type {
   Agitation,
   BottleUse,
@@ -129,6 +131,7 @@ export type {
   ProcessStep,
   StepKind,
 } from './process/process'
+export { driftEnd, driftProgress, type DriftReading } from './run/drift'
 export { cuesOf, type Cue, type CueKind } from './run/cues'
 export { cuesAhead, inOrder, runClock, type RunClock, type RunEvent, type StepTime } from './run/clock'
 export { exchangeFiles, exchangeKinds, type ExchangeKind } from './exchange/schemas'
@@ -139,6 +142,7 @@ export { jsonSchemas } from './exchange/jsonSchemas'
 export { guideOf, guides, testsFor, type Guide, type GuideStep, type Look } from './proof/guide'
 export { fixerClassOf, judge, type FixerClass, type Judgement, type Reading, type Reference } from './proof/judge'
 export { clearingAt, comparedReading } from './proof/clearing'
+export { fixingTime, type ClearingRead, type FixerSalt } from './proof/fixingTime'
 export { dueTests, freshDays, usualDueRules, type Due, type DueFacts, type DueRule } from './proof/due'
 export { capacityFromTests, enoughBottles, type CapacityEstimate, type TestedLife } from './proof/capacityFromTests'
 export { coinMinutes, safeMinutes } from './proof/safelight'

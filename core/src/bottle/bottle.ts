@@ -1,5 +1,6 @@
 import type { Finding } from '../finding'
 import type { Formula } from '../formula/formula'
+import type { ClearingRead, FixerSalt } from '../proof/fixingTime'
 import type { Forecast } from '../proof/forecast'
 import type { Standing } from '../proof/judgement'
 import type { TestMark } from '../proof/proof'
@@ -107,6 +108,7 @@ export interface Brought {
   tests?: Standing[] | undefined
   fixS?: number | undefined
   clearingTimes?: { rollsPerLitre: number; seconds: number }[] | undefined
+  clearingRead?: ClearingRead[] | undefined
 }
 
 /** Place in a two-bath chain: which bath, how many moves it has behind it, and since when (ms) the pair is in use. */
@@ -186,5 +188,8 @@ export interface BottleState {
   clearing: Forecast | null
   /** what that forecast rests on: clearing times by use, s */
   clearingTimes: { rollsPerLitre: number; seconds: number }[]
+  /** the newest clearing time of each kind of film, which the fixing time of a run follows from; and the salt that does the fixing */
+  clearingRead: ClearingRead[]
+  fixerSalt: FixerSalt | null
   findings: Finding[]
 }

@@ -56,7 +56,8 @@ test('water carried in weakens, decanting does not use up capacity', () => {
     [entry('fill', 0, 1000), entry('use', 0.1, 0, { rolls: 2, waterInMl: 50 }), entry('pour-out', 0.2, -500)],
     dayMs,
   )
-  expect(state.strength).toBeCloseTo(1000 / 1050, 9)
+  // the volume stays: each of the two rolls brought in as much as it carried out
+  expect(state.strength).toBeCloseTo(0.975 ** 2, 9)
   expect(state.used).toBeCloseTo(0.1, 9)
 })
 
@@ -87,4 +88,13 @@ test('the order of the ledger does not matter and a reversal takes its line back
       ).toEqual(state)
     }),
   )
+})
+
+test('a litre of fixer after a stop bath stays a litre and thins; a litre of developer that film enters dry goes down', () => {
+  const twenty = (part: object) => Array.from({ length: 20 }, (_, i) => entry('use', 0.01 * (i + 1), 0, { rolls: 1, ...part }))
+  const of = (uses: BottleEntry[]) => bottleState(formula('counted'), bottle([1, 4]), [entry('fill', 0, 1000), ...uses], dayMs)
+  const wet = of(twenty({ waterInMl: 15 }))
+  expect([wet.volumeMl, Math.round(wet.strength * 1000) / 1000]).toEqual([1000, 0.739])
+  const dry = of(twenty({ ml: -15 }))
+  expect([dry.volumeMl, dry.strength]).toEqual([700, 1])
 })

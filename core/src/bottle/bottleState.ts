@@ -1,14 +1,14 @@
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue } from '../chemical/chemical'
 import { requireAmounts } from '../error'
-import { forecastClearing } from '../proof/forecast'
+import { forecastClearing, isTrend } from '../proof/forecast'
 import { dayMs, keepingDays } from './ageing'
 import type { BottleEntry, BottleFacts, BottleState, Governs, UsedFormula } from './bottle'
 import { carryOn, carryTo, emptyCarry, type Carry } from './carry'
 import { findingsOf } from './findings'
 import { least, nextTime, schoolCapacity } from './schools'
-import { rollsToSilver, silverLimit, takesSilver } from './silver'
-import { stopAfter } from './stopBath'
+import { fixerSaltOf, rollsToSilver, silverLimit, takesSilver } from './silver'
+import { stopAfter, stopCapacity } from './stopBath'
 
 /** The entries that count: without reversing entries and what they reverse, in order of time. */
 export function standing<E extends BottleEntry>(entries: E[]): E[] {
@@ -52,8 +52,10 @@ export function stateFrom(formula: UsedFormula, bottle: BottleFacts, last: Carry
   const carry = carryTo(last, use, bottle, at)
   const position = carry.twoBath?.position ?? 1
   const limit = takesSilver(formula.family) ? silverLimit(formula, position, catalogue) : null
-  const clearing = forecastClearing(carry.clearing)
-  const counted = schoolCapacity(use, position)
+  const clearing = isTrend(carry.clearing) ? forecastClearing(carry.clearing) : null
+  const all = carry.rolls + carry.paper
+  const paper = all > 0 ? carry.paper / all : 0
+  const counted = countedCapacity(formula, position, paper, catalogue)
   const capacity = tested(counted, formula, carry, clearing?.rollsPerLitreLeft ?? null, limit)
   const usedByCount = capacity !== null && capacity > 0 ? carry.rollsPerL / capacity : 0
   const throughput = throughputOf(formula, carry)
@@ -61,11 +63,7 @@ export function stateFrom(formula: UsedFormula, bottle: BottleFacts, last: Carry
   const aged = Math.min(carry.aged, 1)
   const remaining = Math.max(0, 1 - used - aged)
   const share = bottle.parts === null ? 1 : (bottle.parts[0] ?? 1) / bottle.parts.reduce((sum, part) => sum + part, 0)
-  const all = carry.rolls + carry.paper
-  const stop =
-    formula.family === 'stop-bath'
-      ? stopAfter(formula, share, { rollsPerL: carry.rollsPerL, paper: all > 0 ? carry.paper / all : 0 }, catalogue)
-      : null
+  const stop = formula.family === 'stop-bath' ? stopAfter(formula, share, { rollsPerL: carry.rollsPerL, paper }, catalogue) : null
   const keepsDays = keepingDays(use.keeping, bottle, carry)
   const next = nextTime(use, carry)
   const state: BottleState = {
@@ -98,10 +96,18 @@ export function stateFrom(formula: UsedFormula, bottle: BottleFacts, last: Carry
     fixS: carry.fixS,
     clearing,
     clearingTimes: carry.clearing,
+    clearingRead: carry.clearingRead ?? [],
+    fixerSalt: takesSilver(formula.family) ? fixerSaltOf(formula, catalogue) : null,
     findings: [],
   }
   const shown = { ...state, governs: governs(formula, state, throughput > usedByCount, capacity !== counted) }
   return { ...shown, findings: findingsOf(formula, bottle, shown, at) }
+}
+
+/** Rolls a litre by the school's count; a stop bath's is never beyond where its acid ends. */
+function countedCapacity(formula: UsedFormula, position: 1 | 2, paper: number, catalogue: Catalogue): number | null {
+  const counted = schoolCapacity(formula.use, position)
+  return formula.family === 'stop-bath' && counted !== null ? least(counted, stopCapacity(formula, paper, catalogue)) : counted
 }
 
 /** Rolls a litre after which clearing tests and silver end it, beside its count: shorter anywhere, longer for film only. */

@@ -1,3 +1,4 @@
+import type { ClearingRead } from '../proof/fixingTime'
 import { standingAfter, type Standing } from '../proof/judgement'
 import { agedIn } from './ageing'
 import type { BathPlace, BottleEntry, BottleFacts, Brought, Container, FormulaUse } from './bottle'
@@ -30,6 +31,8 @@ export interface Carry {
   fixS: number | null
   /** clearing times against use, for the forecast */
   clearing: { rollsPerLitre: number; seconds: number }[]
+  /** the newest clearing time of each kind of film, as it was read; a ledger cut off before there were any has none */
+  clearingRead?: ClearingRead[]
 }
 
 const roomC = 20
@@ -58,6 +61,7 @@ export const emptyCarry = (): Carry => ({
   tests: [],
   fixS: null,
   clearing: [],
+  clearingRead: [],
 })
 
 const fresh: Brought = { strength: 1, rollsPerL: 0, silverGPerL: 0, aged: 0 }
@@ -82,7 +86,7 @@ export const carryTo = (carry: Carry, use: FormulaUse, bottle: BottleFacts, at: 
 export function carryOn(before: Carry, use: FormulaUse, bottle: BottleFacts, entry: BottleEntry): Carry {
   const carry: Carry = { ...carryTo(before, use, bottle, entry.at), at: Math.max(entry.at, before.at ?? entry.at) }
   if (entry.rolls + entry.paper > 0) through(carry, use, entry)
-  if (entry.waterInMl > 0 && carry.volumeMl > 0) carry.strength *= carry.volumeMl / (carry.volumeMl + entry.waterInMl)
+  if (entry.waterInMl > 0 && carry.volumeMl > 0) carry.strength *= keptOfStrength(entry, carry.volumeMl)
   if (entry.ml < 0 || entry.rolls + entry.paper > 0) carry.openedAt ??= entry.at
   if (liquidIn(entry)) mixIn(carry, entry)
   carry.volumeMl += entry.ml
@@ -103,13 +107,36 @@ export function carryOn(before: Carry, use: FormulaUse, bottle: BottleFacts, ent
     const failed = carry.tests.find((one) => one.kind === entry.test?.kind)?.failed ?? null
     carry.tests = standingAfter(carry.tests, entry.test, entry.at, carry.rollsPerL)
     if (entry.test.fixS !== null) carry.fixS = entry.test.fixS
-    if (entry.test.kind === 'clearing-time' && entry.test.reading !== null && entry.test.reading > 0)
-      carry.clearing = [...carry.clearing, { rollsPerLitre: carry.rollsPerL, seconds: entry.test.reading }].slice(-mostReadings)
+    clearingOf(carry, entry.test)
     // a failure that is cleared no longer speaks in the trend
     if (failed?.kind === 'clearing-time' && !carry.tests.some((one) => one.failed === failed))
       carry.clearing = carry.clearing.filter((one) => one.seconds !== failed.reading)
   }
   return carry
+}
+
+/**
+ * What is left of the strength: water that is added thins by V/(V + w); a load that comes wet brings in as much as each roll carries out, (1 − carry/V) a
+ * roll.
+ */
+function keptOfStrength({ ml, waterInMl, rolls, paper }: BottleEntry, volumeMl: number): number {
+  if (ml >= waterInMl) return volumeMl / (volumeMl + waterInMl)
+  const loads = Math.max(1, rolls + paper)
+  return Math.max(0, 1 - waterInMl / loads / volumeMl) ** loads
+}
+
+/** A clearing time goes into the trend, which begins with the fresh one of its batch wherever that was read, and sets what to fix. */
+function clearingOf(carry: Carry, test: NonNullable<BottleEntry['test']>): void {
+  if (test.kind !== 'clearing-time' || test.overruled !== null) return
+  const { clearing: read, reading, reference } = test
+  if (read) carry.clearingRead = [...(carry.clearingRead ?? []).filter((one) => one.slow !== read.slow), read]
+  if (reading === null || reading <= 0) return
+  const begins = test.ofBatch && reference !== null && reference > 0 && !carry.clearing.some((one) => one.rollsPerLitre === 0)
+  carry.clearing = [
+    ...(begins ? [{ rollsPerLitre: 0, seconds: reference }] : []),
+    ...carry.clearing,
+    { rollsPerLitre: carry.rollsPerL, seconds: reading },
+  ].slice(-mostReadings)
 }
 
 /** Film and paper that went through: count, silver, and the replenisher they call for. */
@@ -131,8 +158,8 @@ const liquidIn = (entry: BottleEntry): boolean => entry.ml > 0 && ['fill', 'top-
 function mixIn(carry: Carry, entry: BottleEntry): void {
   const comes = entry.brings ?? fresh
   if (carry.volumeMl <= emptyMl) {
-    const { tests = [], fixS = null, clearingTimes: clearing = [], strength, rollsPerL, silverGPerL, aged } = comes
-    Object.assign(carry, { strength, rollsPerL, silverGPerL, aged, tests, fixS, clearing })
+    const { tests = [], fixS = null, clearingTimes: clearing = [], clearingRead = [], strength, rollsPerL, silverGPerL, aged } = comes
+    Object.assign(carry, { strength, rollsPerL, silverGPerL, aged, tests, fixS, clearing, clearingRead })
     return
   }
   const mean = (own: number, ownMl: number, theirs: number) => (own * ownMl + theirs * entry.ml) / (ownMl + entry.ml)

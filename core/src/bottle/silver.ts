@@ -1,6 +1,7 @@
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue } from '../chemical/chemical'
 import { rollAreaCm2 } from '../dilution/rollEquivalents'
+import type { FixerSalt } from '../proof/fixingTime'
 import type { FormulaUse, UsedFormula } from './bottle'
 
 /** g of silver per m², and the share of it that goes into the bath. Rounded literature values. */
@@ -33,14 +34,17 @@ export function silverLimit(formula: UsedFormula, position: 1 | 2, catalogue: Ca
   return filmLimit(formula, use.longKeeping ?? false, catalogue)
 }
 
-function filmLimit(formula: UsedFormula, strict: boolean, catalogue: Catalogue): number {
-  if (strict) return 1.5
+/** Which salt a fixer fixes with; one whose recipe nobody knows is taken to be rapid. */
+export function fixerSaltOf(formula: Pick<UsedFormula, 'additions'>, catalogue: Catalogue = builtIn): FixerSalt {
   const fixing = formula.additions.flatMap((line) => catalogue[line.chemical] ?? [])
   const plain =
     fixing.some((one) => one.natures.includes('thiosulfate')) &&
     !fixing.some((one) => one.natures.includes('thiosulfate') && one.natures.includes('ammonium'))
-  return plain ? 4 : 6
+  return plain ? 'plain' : 'ammonium'
 }
+
+const filmLimit = (formula: UsedFormula, strict: boolean, catalogue: Catalogue): number =>
+  strict ? 1.5 : fixerSaltOf(formula, catalogue) === 'plain' ? 4 : 6
 
 /** Rolls of film a litre takes until its silver reaches the limit. */
 export const rollsToSilver = (limitGPerL: number, use: FormulaUse): number =>

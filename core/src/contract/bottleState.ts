@@ -10,6 +10,7 @@ const finding = z.object({
   message: z.string(),
 })
 const verdict = z.enum(['keep', 'marginal', 'failed'])
+const clearingRead = z.object({ seconds: z.number().gt(0), celsius: z.number().nullable(), slow: z.boolean() })
 export const testMark = z.object({
   kind: z.enum(testKinds),
   verdict,
@@ -17,6 +18,8 @@ export const testMark = z.object({
   reason: z.string(),
   reading: z.number().nullable(),
   reference: z.number().nullable(),
+  ofBatch: z.boolean().optional(),
+  clearing: clearingRead.optional(),
   fixS: z.number().nullable(),
   againAt: z.number().nullable(),
   overruled: z.string().nullable(),
@@ -42,6 +45,7 @@ export const brought = z.object({
   tests: z.array(standingTest).max(testKinds.length).optional(),
   fixS: z.number().optional(),
   clearingTimes: z.array(clearingTime).max(100).optional(),
+  clearingRead: z.array(clearingRead).max(2).optional(),
 })
 const forecast = z.object({ rollsPerLitreLeft: z.number(), low: z.number().nullable(), high: z.number().nullable() })
 
@@ -76,5 +80,7 @@ export const bottleState = z.object({
   fixS: z.number().nullable(),
   clearing: forecast.nullable(),
   clearingTimes: z.array(clearingTime),
+  clearingRead: z.array(clearingRead),
+  fixerSalt: z.enum(['ammonium', 'plain']).nullable(),
   findings: z.array(finding),
 })

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { fixables, schools } from '../bottle/bottle'
 import { families } from '../mark/mark'
-import { amount, celsius, id, idParams, listQuery, name, note, page, parts, positive, version } from './common'
+import { amount, celsius, done, id, idParams, listQuery, name, note, page, parts, positive, reason, version } from './common'
 import { endpoint } from './endpoint'
 
 const additionRole = z.enum(['developer', 'preservative', 'alkali', 'restrainer', 'acid', 'fixer', 'hardener', 'other'])
@@ -77,9 +77,40 @@ export const formula = z.object({ ...head, body: formulaBody })
 export const formulaVersion = z.object({ versionId: id, number: z.int(), changedBy: z.string(), changedAt: z.number(), body: formulaBody })
 
 /** A batch mixed of a formula, with its measured pH. */
-const batch = z.object({ id, number: z.int(), madeAt: z.number(), madeBy: z.string(), ph: z.number().nullable(), note: z.string() })
+const explained = z.object({
+  predicted: z.number(),
+  uncertainty: z.number(),
+  outside: z.boolean(),
+  causes: z.array(
+    z.object({
+      chemical: z.string(),
+      slip: z.enum(['left-out', 'half', 'twice', 'other-product']),
+      instead: z.string().optional(),
+      ph: z.number(),
+      off: z.number(),
+    }),
+  ),
+})
+const batch = z.object({
+  id,
+  number: z.int(),
+  madeAt: z.number(),
+  madeBy: z.string(),
+  ph: z.number().nullable(),
+  phCelsius: z.number().nullable(),
+  /** the reading against what was really mixed, of the version it was mixed from, at its own temperature; null where nothing can be predicted */
+  explained: explained.nullable(),
+  /** why a reading that is off is all right */
+  phWhy: z.string().nullable(),
+  note: z.string(),
+})
 
 export const formulaApi = {
+  phWhy: endpoint('POST', '/api/batches/:id/ph-why', 'technician', 'Why the pH of a batch that is off is all right', {
+    params: idParams,
+    body: z.strictObject({ reason }),
+    response: done,
+  }),
   list: endpoint('GET', '/api/formulas', 'technician', 'All formulas in their newest version', {
     query: listQuery,
     response: page(formula),

@@ -87,7 +87,10 @@ export const importRow = z.discriminatedUnion('kind', [
       look: z.string().max(30).nullable(),
       freshBeside: z.number().min(0).max(5).nullable(),
       celsius: celsius.nullable(),
-      slowClearing: z.boolean(),
+      /** null where the kind of film was not said */
+      slowClearing: z.boolean().nullable(),
+      base: z.number().min(0).max(3).nullable(),
+      doubtful: z.string().trim().min(3).max(500).nullable(),
       approximate: z.boolean(),
       fresh: z.boolean(),
       note,

@@ -10,13 +10,18 @@ const reading = z.strictObject({
   look: z.string().max(30).optional(),
   value: z.number().min(0).max(100_000).optional(),
   fresh: z.number().min(0).max(5).optional(),
+  /** density of clear film: base + fog */
+  base: z.number().min(0).max(3).optional(),
   celsius: celsius.optional(),
   slowClearing: z.boolean().optional(),
+  /** why a reading that cannot be is kept all the same */
+  doubtful: z.string().trim().min(3).max(500).optional(),
   approximate: z.boolean().optional(),
 })
 export const reference = z.object({
   value: z.number(),
   celsius: z.number().nullable(),
+  slowClearing: z.boolean().nullable().optional(),
   from: z.enum(['batch', 'formula', 'class', 'beside']),
 })
 const judgement = z.object({
@@ -27,6 +32,7 @@ const judgement = z.object({
   reference: z.number().nullable(),
   restsOn: z.string(),
   corrected: z.boolean(),
+  compared: z.number().nullable().optional(),
   fixS: z.number().nullable(),
   retire: z.boolean(),
   againDays: z.number().nullable(),
@@ -41,6 +47,8 @@ export const pictureMarks = z.strictObject({
   empty: area,
   fresh: area,
   scrap: area,
+  /** clear film; absent where the picture shows none */
+  base: area.optional(),
   wedge: z.array(z.strictObject({ area, density: z.number().min(0).max(4) })).max(24),
 })
 

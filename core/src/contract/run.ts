@@ -12,7 +12,14 @@ const vesselBody = {
   /** ml a loaded reel of it carries out of a bath; null as usual for the format */
   carryMl: z.number().min(0).max(500).nullable(),
 }
-export const vessel = z.object({ id, version, ...vesselBody, reels: z.int() })
+export const vessel = z.object({
+  id,
+  version,
+  ...vesselBody,
+  reels: z.int(),
+  /** numbers of the runs in it now, and of those planned in it */ running: z.array(z.int()).optional(),
+  planned: z.array(z.int()).optional(),
+})
 
 export const filmFormat = z.enum(['135-36', '135-24', '135-12', '120', '220', '4x5in'])
 const film = z.strictObject({
@@ -22,6 +29,8 @@ const film = z.strictObject({
   format: filmFormat,
   ei: z.int().min(1).max(25_600),
   pushStops: z.number().min(-5).max(5),
+  /** tabular grain, or rich in iodide: fixed three times the clearing time */
+  slowClearing: z.boolean().optional(),
 })
 const bath = z.strictObject({ family: z.string().max(40), bottleId: id, parts })
 
@@ -51,7 +60,7 @@ export const runEvent = z.strictObject({
   text: note.optional(),
 })
 
-const state = z.enum(['planned', 'running', 'done', 'abandoned'])
+const state = z.enum(['planned', 'running', 'done', 'abandoned', 'taken-back'])
 export const runSummary = z.object({
   id,
   version,
@@ -124,7 +133,11 @@ export const runApi = {
   }),
   start: endpoint('POST', '/api/runs/:id/start', 'technician', 'The liquids are measured out: takes what is used once from its bottles', {
     params: idParams,
-    body: z.strictObject({ version, at: millis }),
+    body: z.strictObject({
+      version,
+      at: millis,
+      /** what changed since it was planned was read and is taken */ agreed: z.boolean().default(false),
+    }),
     response: run,
   }),
   record: endpoint('POST', '/api/runs/:id/events', 'technician', 'What happened on the clock; each id counts once', {
@@ -139,9 +152,25 @@ export const runApi = {
   }),
   abandon: endpoint('POST', '/api/runs/:id/abandon', 'technician', 'Give a run up', {
     params: idParams,
-    body: z.strictObject({ version, at: millis, reason }),
+    body: z.strictObject({
+      version,
+      at: millis,
+      reason,
+      /** what the device has not sent yet: it says which baths were reached */ events: z.array(runEvent).max(200).default([]),
+    }),
     response: done,
   }),
+  takeBack: endpoint(
+    'POST',
+    '/api/runs/:id/take-back',
+    'technician',
+    'Take a whole run back: its lines in every bottle and its films’ records',
+    {
+      params: idParams,
+      body: z.strictObject({ version, reason }),
+      response: run,
+    },
+  ),
   rolls: endpoint('GET', '/api/rolls', 'member', 'Films developed here (members: their own), newest first', {
     query: listQuery,
     response: page(roll),

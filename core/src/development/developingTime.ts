@@ -50,22 +50,56 @@ export function developingTime(question: {
   }
   for (const { name, factor } of factors) requirePositive({ [`The factor “${name}”`]: factor })
   const rows = [...chart].sort((a, b) => a.temperatureC - b.temperatureC)
-  const twice = rows.find((row, i) => i > 0 && rows[i - 1]?.temperatureC === row.temperatureC)
-  if (twice) throw new DomainError('chart-conflict', `The chart gives two times at ${twice.temperatureC} °C. Pick one of them.`)
   if (rangeC && (temperatureC < rangeC[0] - slack || temperatureC > rangeC[1] + slack))
     throw new DomainError(
       'outside-range',
       `This developer works from ${rangeC[0]} to ${rangeC[1]} °C: bring it into that range, it has ${temperatureC} °C.`,
     )
 
-  const base = rows.reduce((best, row) =>
+  // one row a temperature: of two only what the answer does not need
+  const single = rows.filter((row, i) => rows[i - 1]?.temperatureC !== row.temperatureC)
+  const pair = neighbours(single, temperatureC)
+  for (const { temperatureC: used } of pair)
+    if (rows.filter((row) => row.temperatureC === used).length > 1)
+      throw new DomainError('chart-conflict', `The chart gives two times at ${used} °C. Pick one of them in the chart.`)
+  const base = pair.reduce((best, row) =>
     Math.abs(row.temperatureC - temperatureC) < Math.abs(best.temperatureC - temperatureC) ? row : best,
   )
-  const { logSeconds, findings } = rows.length === 1 ? fromOne(base, temperatureC, k) : fromSeveral(rows, temperatureC)
+  const { logSeconds, findings } = single.length === 1 ? fromOne(base, temperatureC, k) : fromSeveral(single, pair, temperatureC)
   const temperature = base.temperatureC === temperatureC ? 1 : Math.exp(logSeconds - Math.log(base.seconds))
   const steps = [{ name: 'temperature', factor: temperature }, ...factors]
   const seconds = steps.reduce((product, step) => product * step.factor, base.seconds)
   return { seconds, baseSeconds: base.seconds, baseC: base.temperatureC, steps, findings }
+}
+
+/** The charted rows an answer needs, cooler first: the one at that temperature, the two around it, or the end pair. */
+function neighbours(rows: TimePoint[], temperatureC: number): TimePoint[] {
+  const exact = rows.find((row) => row.temperatureC === temperatureC)
+  if (exact || rows.length === 1) return [exact ?? (rows[0] as TimePoint)]
+  const above = rows.findIndex((row) => row.temperatureC > temperatureC)
+  const upper = Math.max(1, above === -1 ? rows.length - 1 : above)
+  return rows.slice(upper - 1, upper + 1)
+}
+
+const lnAlong = ([a, b]: TimePoint[], temperatureC: number): number =>
+  !a || !b
+    ? Math.log(a?.seconds ?? NaN)
+    : Math.log(a.seconds) +
+      ((Math.log(b.seconds) - Math.log(a.seconds)) / (b.temperatureC - a.temperatureC)) * (temperatureC - a.temperatureC)
+
+/**
+ * s a chart gives at any temperature, without limit: what a bath that drifts is followed with. Beyond the chart its end pair, or for one row the
+ * coefficient, goes on.
+ */
+export function timeAtAny(chart: TimePoint[], k = defaultTemperatureCoefficient): (celsius: number) => number {
+  const rows = [...chart]
+    .sort((a, b) => a.temperatureC - b.temperatureC)
+    .filter((row, i, all) => all[i - 1]?.temperatureC !== row.temperatureC)
+  const [only] = rows
+  if (!only) throw new DomainError('no-chart', 'There is no charted time to follow the temperature with.')
+  return rows.length === 1
+    ? (celsius) => only.seconds * Math.exp(-k * (celsius - only.temperatureC))
+    : (celsius) => Math.exp(lnAlong(neighbours(rows, celsius), celsius))
 }
 
 function fromOne(row: TimePoint, temperatureC: number, k: number): { logSeconds: number; findings: Finding[] } {
@@ -78,7 +112,7 @@ function fromOne(row: TimePoint, temperatureC: number, k: number): { logSeconds:
   return { logSeconds: Math.log(row.seconds) - k * apart, findings: [] }
 }
 
-function fromSeveral(rows: TimePoint[], temperatureC: number): { logSeconds: number; findings: Finding[] } {
+function fromSeveral(rows: TimePoint[], pair: TimePoint[], temperatureC: number): { logSeconds: number; findings: Finding[] } {
   const coolest = rows[0]?.temperatureC ?? NaN
   const warmest = rows.at(-1)?.temperatureC ?? NaN
   const beyond = Math.max(coolest - temperatureC, temperatureC - warmest, 0)
@@ -87,26 +121,19 @@ function fromSeveral(rows: TimePoint[], temperatureC: number): { logSeconds: num
       'outside-range',
       `The chart runs from ${coolest} to ${warmest} °C and may be continued by 2 °C: ${temperatureC} °C is too far out.`,
     )
-  const upper = Math.min(
-    Math.max(
-      rows.findIndex((row) => row.temperatureC >= temperatureC),
-      1,
-    ),
-    rows.length - 1,
-  )
-  const last = temperatureC > warmest ? rows.length - 1 : upper
-  const a = rows[last - 1] as TimePoint
-  const b = rows[last] as TimePoint
-  const slope = (Math.log(b.seconds) - Math.log(a.seconds)) / (b.temperatureC - a.temperatureC)
-  const findings: Finding[] =
-    beyond > 0
-      ? [
-          {
-            rule: 'plan-extrapolated',
-            severity: 'advice',
-            message: `${temperatureC} °C is outside the chart (${coolest} to ${warmest} °C): the time is continued from its end.`,
-          },
-        ]
-      : []
-  return { logSeconds: Math.log(a.seconds) + slope * (temperatureC - a.temperatureC), findings }
+  const findings: Finding[] = []
+  if (beyond > 0)
+    findings.push({
+      rule: 'plan-extrapolated',
+      severity: 'advice',
+      message: `${temperatureC} °C is outside the chart (${coolest} to ${warmest} °C): the time is continued from its end.`,
+    })
+  const [a, b] = pair
+  if (a && b && b.seconds >= a.seconds)
+    findings.push({
+      rule: 'plan-chart-rising',
+      severity: 'warning',
+      message: `The chart takes no less time at ${b.temperatureC} °C than at ${a.temperatureC} °C, which no developer does: mend one of the two rows.`,
+    })
+  return { logSeconds: lnAlong(pair, temperatureC), findings }
 }

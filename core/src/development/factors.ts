@@ -8,9 +8,13 @@ const pullPerStop = 0.8
 /** A rotary drum agitates all the time. Rounded literature value. */
 const rotaryFactor = 0.85
 
+/** s of pre-wet from which the emulsion is swollen already and a drum develops no faster. Rounded practice. */
+const longPreWetS = 120
+
 /** The time factors a load brings along, in the order in which they are shown; a factor of 1 is left out. */
-export function loadFactors(load: { pushStops: number; rotary: boolean }): TimeFactor[] {
-  const { pushStops, rotary } = load
+export function loadFactors(load: { pushStops: number; rotary: boolean; preWetS?: number }): TimeFactor[] {
+  const { pushStops, preWetS = 0 } = load
+  const rotary = load.rotary && preWetS < longPreWetS
   if (!Number.isFinite(pushStops)) throw new DomainError('out-of-range', 'Push or pull must be a number of stops.')
   return [
     ...(pushStops > 0 ? [{ name: `push ${pushStops}`, factor: pushPerStop ** pushStops }] : []),

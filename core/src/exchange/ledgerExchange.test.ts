@@ -227,7 +227,7 @@ test('a test goes out with all it was judged by; one taken back does not', () =>
   const asDeveloper: Present = { ...present, bottles: present.bottles!.map((one) => ({ ...one, family: 'film-developer' as const })) }
   const [density] = back('tests', 'csv', { ...present, tests }, asDeveloper)
   expect(density?.row).toMatchObject({
-    body: { value: 0.96, freshBeside: 1.2, approximate: true, slowClearing: false, note: 'by the window' },
+    body: { value: 0.96, freshBeside: 1.2, approximate: true, slowClearing: null, note: 'by the window' },
   })
   const understood = back('tests', 'json', { ...present, tests })
   expect(understood.map((one) => one.line)).toEqual([1, 2])

@@ -8,7 +8,7 @@ import { ledgerRecord, type LedgerRecord } from './schemas'
 import { shaped, wrong, type Present, type Reader } from './understood'
 import { given, moment, round } from './written'
 
-const testsBehindShape = broughtShape.pick({ tests: true, fixS: true, clearingTimes: true })
+const testsBehindShape = broughtShape.pick({ tests: true, fixS: true, clearingTimes: true, clearingRead: true })
 type TestsBehind = z.infer<typeof testsBehindShape>
 
 /** Lines of the ledgers; tests go into a file of their own, with what was read. What a technician overruled is a line here. */
@@ -47,8 +47,8 @@ export function ledgerOut(present: Present): LedgerRecord[] {
 /** What liquid was tested for before it came, as one cell; nothing where it was not. */
 function testsBehind(brings: LedgerLine['brings']): string | null {
   if (!brings) return null
-  const { tests, fixS, clearingTimes } = brings
-  return tests || fixS !== undefined || clearingTimes ? JSON.stringify({ tests, fixS, clearingTimes }) : null
+  const { tests, fixS, clearingTimes, clearingRead } = brings
+  return tests || fixS !== undefined || clearingTimes || clearingRead ? JSON.stringify({ tests, fixS, clearingTimes, clearingRead }) : null
 }
 
 function testsBehindOf(cell: string, problems: string[]): TestsBehind {

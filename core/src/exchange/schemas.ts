@@ -143,8 +143,13 @@ export const testRecord = z.object({
   reading: count.optional().describe('s, density, pH or g/L, as the test reads'),
   seen: text.optional().describe('where it is judged by eye'),
   fresh_beside: count.optional().describe('density of the fresh scrap read beside it'),
+  base_fog: count.optional().describe('density of clear film: base and fog, which densities are net of'),
+  kept_because: text.optional().describe('why a reading that cannot be was kept'),
   temperature: quantity.optional(),
-  slow_film: z.union([z.boolean(), text]).optional().describe('clearing time of film that is fixed three times as long'),
+  slow_film: z
+    .union([z.boolean(), text])
+    .optional()
+    .describe('clearing time of film that is fixed three times as long; empty where the film was not said'),
   approximate: z.union([z.boolean(), text]).optional().describe('from a photograph without a wedge'),
   fresh: z.union([z.boolean(), z.string()]).optional().describe('the fresh reading of its batch'),
   verdict: text.optional().describe('for reading only: it is judged again when it is read in'),

@@ -35,7 +35,7 @@ export function bwNegative(choice: {
     name: 'Black-and-white negative',
     material: 'bw-film',
     steps: [
-      ...(choice.preWet ? [step({ kind: 'pre-wet', name: 'Pre-wet', time: 60, ...water })] : []),
+      ...(choice.preWet ? [step({ kind: 'pre-wet', name: 'Pre-wet', time: choice.rotary ? 300 : 60, ...water })] : []),
       step({ kind: 'develop', name: 'Develop', bath: 'film-developer', time: 'chart', toleranceC: 0.5, fate: 'discard' }),
       choice.waterStop
         ? step({ kind: 'stop', name: 'Water stop', time: 60, agitation: always, ...water })

@@ -92,29 +92,62 @@ const vessel: Check = (plan) => {
     : []
 }
 
+const vesselTaken: Check = ({ vessel: { name, running = [], planned = [] } }) => [
+  ...(running.length > 0
+    ? [
+        {
+          rule: 'plan-vessel-running',
+          severity: 'warning' as const,
+          message: `${name} is in run ${running.join(', ')} now: this one waits until it is out.`,
+        },
+      ]
+    : []),
+  ...(planned.length > 0
+    ? [
+        {
+          rule: 'plan-vessel-taken',
+          severity: 'warning' as const,
+          message: `${name} is reserved for run ${planned.join(', ')} too: only one of them can be in it at a time.`,
+        },
+      ]
+    : []),
+]
+
 const bottles: Check = (plan) => plan.steps.flatMap((step, i) => bottleFindings(plan, step, i))
 
 function bottleFindings(plan: Plan, step: PlanStep, i: number): Finding[] {
   const { bottle } = step
   if (!bottle) return []
   const at = { step: i }
-  const needed = step.partsMl[0] ?? 0
+  // a bottle that stands in two steps is used twice: said once, at the first of them
+  const same = plan.steps.filter((one) => one.bottle?.id === bottle.id)
+  if (same[0] !== step) return []
+  const needed = bottle.oneShot ? same.reduce((sum, one) => sum + (one.partsMl[0] ?? 0), 0) : (step.partsMl[0] ?? 0)
+  const rolls = plan.rolls * same.length
+  const promised = bottle.reservedFor?.length ? ` (the rest is reserved for run ${bottle.reservedFor.join(', ')})` : ''
   const findings: Finding[] = bottle.findings
     .filter((finding) => finding.severity === 'error')
     .map((finding) => ({ rule: 'plan-bottle', severity: 'error', ...at, message: `${bottle.label} cannot be used: ${finding.message}` }))
+  for (const doubt of bottle.findings.filter((finding) => finding.rule === 'bottle-ph'))
+    findings.push({
+      rule: 'plan-bottle-ph',
+      severity: 'warning',
+      ...at,
+      message: `${bottle.label}: ${doubt.message} Try it on a scrap first.`,
+    })
   if (needed > bottle.volumeMl + 1e-6)
     findings.push({
       rule: 'plan-volume',
       severity: 'error',
       ...at,
-      message: `${step.name} needs ${showVolume(needed)} from ${bottle.label}, which holds ${showVolume(bottle.volumeMl)}: take another bottle or fewer films.`,
+      message: `${step.name} needs ${showVolume(needed)} from ${bottle.label}, which holds ${showVolume(Math.max(0, bottle.volumeMl))}${promised}: take another bottle or fewer films.`,
     })
-  if (bottle.rollsLeft !== null && bottle.rollsLeft < plan.rolls - 1e-9 && !bottle.oneShot)
+  if (bottle.rollsLeft !== null && bottle.rollsLeft < rolls - 1e-9 && !bottle.oneShot)
     findings.push({
       rule: 'plan-capacity',
       severity: 'error',
       ...at,
-      message: `${bottle.label} is good for ${bottle.rollsLeft.toFixed(1)} more rolls and this load is ${plan.rolls.toFixed(1)}: take another bottle or fewer films.`,
+      message: `${bottle.label} is good for ${Math.max(0, bottle.rollsLeft).toFixed(1)} more rolls${promised} and this load is ${rolls.toFixed(1)}: take another bottle or fewer films.`,
     })
   const holdsMl = plan.vessel.holdsMl ?? plan.vessel.coversMl
   if (bottle.oneShot && step.volumeMl > holdsMl * 1.001)
@@ -166,6 +199,6 @@ const testsDue: Check = (plan) =>
 
 /** What is wrong with a plan before anyone loads film, worst first. */
 export const checkPlan = (plan: Plan): Finding[] =>
-  [noFix, rinseAfterStabiliser, temperature, shortDeveloping, vessel, bottles, twoBathFix, testsDue]
+  [noFix, rinseAfterStabiliser, temperature, shortDeveloping, vessel, vesselTaken, bottles, twoBathFix, testsDue]
     .flatMap((check) => check(plan))
     .sort(byGravity)

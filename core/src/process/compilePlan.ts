@@ -13,6 +13,10 @@ const noBottle = ['water', 'air']
 /** Roll equivalents of all films of a load. */
 export const loadRolls = (films: Load['films']): number => films.reduce((sum, film) => sum + rollEquivalents(film), 0)
 
+/** s of water the film had before the developer. */
+const preWetOf = (process: Process): number =>
+  process.steps.reduce((sum, step) => sum + (step.kind === 'pre-wet' && typeof step.time === 'number' ? step.time : 0), 0)
+
 /**
  * Works a process out for a load: the developing time with every factor, each bath's volume and parts in ml, temperatures in °C and times in s.
  * `bottles` are chosen per family of bath; a bath without one throws `no-bottle`. Findings of the plan are in it.
@@ -27,7 +31,7 @@ export function compilePlan(process: Process, load: Load, bottles: PlanBottle[])
         chart: load.chart,
         temperatureC: load.temperatureC,
         factors: [
-          ...loadFactors({ pushStops: load.pushStops, rotary: load.vessel.kind === 'rotary' }),
+          ...loadFactors({ pushStops: load.pushStops, rotary: load.vessel.kind === 'rotary', preWetS: preWetOf(process) }),
           ...fromBottle,
           ...(load.factors ?? []),
         ],
@@ -69,6 +73,7 @@ export function compilePlan(process: Process, load: Load, bottles: PlanBottle[])
     rolls,
     temperatureC: load.temperatureC,
     developing,
+    ...(developing ? { drift: { chart: load.chart, ...(load.k === undefined ? {} : { k: load.k }) } } : {}),
     steps,
     ...(load.critical ? { critical: true } : {}),
     findings: [],
@@ -76,29 +81,51 @@ export function compilePlan(process: Process, load: Load, bottles: PlanBottle[])
   return { ...plan, findings: [...(developing?.findings ?? []), ...pushFindings(load.pushStops), ...checkPlan(plan)].sort(byGravity) }
 }
 
-/** What leaves each bottle when the liquids are measured out: what is diluted or used once. */
+/** What leaves each bottle when the liquids are measured out, step by step: what is diluted or used once. */
 export const usesAtStart = (plan: Plan): BottleUse[] =>
-  plan.steps.flatMap((step) =>
+  plan.steps.flatMap((step, i) =>
     step.bottle?.oneShot
-      ? [{ bottleId: step.bottle.id, kind: 'dilute-out' as const, ml: -(step.partsMl[0] ?? 0), waterInMl: 0, rolls: 0 }]
+      ? [{ step: i, bottleId: step.bottle.id, kind: 'dilute-out' as const, ml: -(step.partsMl[0] ?? 0), waterInMl: 0, rolls: 0 }]
       : [],
   )
 
-/** What a finished run did to the bottles whose liquid was poured back: its rolls, the carry-out, and water carried in by a water step before. */
+/**
+ * What a finished run did to the bottles whose liquid was poured back, step by step: its rolls, and the carry-out. Film that goes in dry takes liquid
+ * away; film that comes wet brings in as much as it carries out, so that the volume stays and the strength falls.
+ */
 export function usesAtEnd(plan: Plan): BottleUse[] {
   const carry = plan.films.reduce((sum, film) => sum + carryOutMl(film, plan.vessel.carryMl ?? undefined), 0)
   return plan.steps.flatMap((step, i) => {
     if (!step.bottle || step.bottle.oneShot) return []
-    const wetBefore = i > 0
-    const afterWater = plan.steps[i - 1]?.bath === 'water'
+    const wet = i > 0 && plan.steps.slice(0, i).some((earlier) => earlier.bath !== 'air')
     return [
       {
+        step: i,
         bottleId: step.bottle.id,
         kind: 'use' as const,
-        ml: wetBefore ? (afterWater ? 0 : -carry) : -carry,
-        waterInMl: afterWater ? carry : 0,
+        ml: wet ? 0 : -carry,
+        waterInMl: wet ? carry : 0,
         rolls: plan.rolls,
       },
     ]
   })
 }
+
+/** What a plan wants of each bottle, step by step: ml that leave it or stand in the tank, and roll equivalents that go through. */
+export const wantsOf = (
+  plan: Plan,
+): { step: number; bottleId: string; parts: number[]; ml: number; equivalents: number; oneShot: boolean }[] =>
+  plan.steps.flatMap((step, i) =>
+    step.bottle
+      ? [
+          {
+            step: i,
+            bottleId: step.bottle.id,
+            parts: step.bottle.parts,
+            ml: step.partsMl[0] ?? 0,
+            equivalents: plan.rolls,
+            oneShot: step.bottle.oneShot,
+          },
+        ]
+      : [],
+  )

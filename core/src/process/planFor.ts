@@ -2,6 +2,7 @@ import type { Bottle } from '../contract/bottle'
 import type { ChartRow } from '../contract/chart'
 import type { PlanRequest, Vessel } from '../contract/run'
 import { DomainError } from '../error'
+import { fixingTime } from '../proof/fixingTime'
 import { agitations } from './agitations'
 import { bwNegative } from './bwNegative'
 import { compilePlan } from './compilePlan'
@@ -9,6 +10,8 @@ import type { Plan, PlanBottle } from './process'
 
 /** Below this hydroquinone no longer works. °C, rounded literature value. */
 const coldestC = 13
+/** s to fix where neither a test nor the formula says */
+const usualFixS = 300
 
 export interface PlanShelf {
   vessels: Vessel[]
@@ -51,7 +54,7 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
     agitation,
     rotary: vessel.kind === 'rotary',
     waterStop: stop === undefined,
-    fixS: fixer?.from.state.fixS ?? fixer?.from.usualS ?? 300,
+    fixS: fixingOf(fixer?.from, request),
     twoBathFix: second !== undefined,
     ...(stop?.from.usualS ? { stopS: stop.from.usualS } : {}),
   })
@@ -67,6 +70,8 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
         coversMl: vessel.coversMl[count - 1] ?? vessel.coversMl.at(-1) ?? 0,
         holdsMl: vessel.coversMl.at(-1) ?? 0,
         carryMl: vessel.carryMl,
+        running: vessel.running ?? [],
+        planned: vessel.planned ?? [],
       },
       films: request.films.map((film) => ({ format: film.format, count: 1 })),
       temperatureC: request.temperatureC,
@@ -80,6 +85,16 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
   )
 }
 
+/** s to fix: by the fixer's clearing test at the temperature of this run and for its slowest film, else as its formula says. */
+function fixingOf(fixer: Bottle | undefined, request: PlanRequest): number {
+  const tested = fixingTime(fixer?.state.clearingRead ?? [], {
+    runC: request.temperatureC,
+    slow: request.films.some((film) => film.slowClearing),
+    salt: fixer?.state.fixerSalt ?? 'ammonium',
+  })
+  return tested ?? fixer?.state.fixS ?? fixer?.usualS ?? usualFixS
+}
+
 function planBottle(bottle: Bottle, parts: number[]): PlanBottle {
   return {
     id: bottle.id,
@@ -87,8 +102,9 @@ function planBottle(bottle: Bottle, parts: number[]): PlanBottle {
     label: bottle.label,
     family: bottle.family,
     parts,
-    volumeMl: bottle.state.volumeMl,
-    rollsLeft: bottle.state.rollsLeft,
+    volumeMl: bottle.state.volumeMl - (bottle.reserved?.ml ?? 0),
+    rollsLeft: bottle.state.rollsLeft === null ? null : bottle.state.rollsLeft - (bottle.reserved?.rolls ?? 0),
+    reservedFor: bottle.reserved?.runs ?? [],
     minConcentrateMlPerRoll: bottle.use.minConcentrateMlPerRoll,
     findings: bottle.state.findings,
     oneShot: bottle.use.school === 'one-shot' || parts.length > 1,

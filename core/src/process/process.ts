@@ -65,6 +65,7 @@ export interface PlanBottle {
   family: string
   /** how it is diluted for this run; [1] is poured as it is */
   parts: number[]
+  /** ml and roll equivalents nobody else is promised */
   volumeMl: number
   rollsLeft: number | null
   minConcentrateMlPerRoll: number
@@ -73,6 +74,8 @@ export interface PlanBottle {
   timeFactor: number
   /** place in a two-bath pair; null where it fixes alone */
   position?: 1 | 2 | null
+  /** runs that something of it is reserved for */
+  reservedFor?: number[]
   /** tests that stand in the way of a critical run, in words */
   due?: string[]
 }
@@ -95,6 +98,9 @@ export interface Load {
     reels: number
     /** ml a loaded reel carries out of a bath; as usual for its format where not given */
     carryMl?: number | null
+    /** numbers of the runs that are in it, or are planned in it */
+    running?: number[]
+    planned?: number[]
   }
   films: PlanFilm[]
   /** measured in the developer; the other baths follow it */
@@ -130,6 +136,8 @@ export interface Plan {
   rolls: number
   temperatureC: number
   developing: DevelopingTime | null
+  /** what the developing time follows when the bath drifts: the chart of the load and its coefficient */
+  drift?: { chart: TimePoint[]; k?: number | undefined }
   steps: PlanStep[]
   critical?: boolean
   findings: Finding[]
@@ -137,6 +145,8 @@ export interface Plan {
 
 /** What a run does to a bottle, to be written as ledger entries. */
 export interface BottleUse {
+  /** index of the step it belongs to */
+  step: number
   bottleId: string
   kind: Extract<EntryKind, 'dilute-out' | 'use'>
   /** change of volume, ml */

@@ -1,5 +1,6 @@
 import { DomainError } from '../error'
 import { controlChart, type ControlFlag } from './controlChart'
+import { toThousandth } from './verdicts/judgement'
 
 /** What is read from a developed control strip, in density. */
 export interface StripReading {
@@ -25,6 +26,18 @@ export const usualStripLimits: StripLimits = {
   low: { action: 0.06, control: 0.08 },
   contrast: { action: 0.06, control: 0.08 },
   max: { action: 0.1, control: 0.15 },
+}
+
+/** Throws `implausible` for a strip no process could give: densities rise from base + fog over low and high to the maximum. */
+export function requireStrip({ fog, low, high, max }: StripReading): void {
+  const steps: [string, number, string, number][] = [
+    ['The low density', low, 'base + fog', fog],
+    ['The high density', high, 'the low one', low],
+    ['The maximum', max, 'the high one', high],
+  ]
+  for (const [what, value, than, least] of steps)
+    if (toThousandth(value - least) < 0)
+      throw new DomainError('implausible', `${what} (${value}) is under ${than} (${least}), which cannot be: look at the figures again.`)
 }
 
 export const measureOf = (strip: StripReading, measure: StripMeasure): number =>
@@ -110,7 +123,7 @@ function causes(
 ): string[] {
   if (!newest) return []
   const off = (measure: StripMeasure) => {
-    const d = measureOf(newest, measure) - means[measure]
+    const d = toThousandth(measureOf(newest, measure) - means[measure])
     return Math.abs(d) > limits[measure].action ? Math.sign(d) : 0
   }
   const falling =

@@ -26,6 +26,8 @@ export interface DueFacts {
   empty: boolean
   /** a bottle nothing was poured of: diluted working strength takes its reference from the batch */
   tests: { kind: TestKind; at: number; usedThen: number; fresh: boolean }[]
+  /** the bottle of its batch that stands for it: a fresh reading of a batch serves every bottle of it, and is asked for once; true where not given */
+  asksForReference?: boolean
   /** the batch has a fresh reading of the kind already, from another bottle of it */
   references: TestKind[]
   /** a use came out other than expected at this time */
@@ -116,7 +118,13 @@ export function dueTests(rules: DueRule[], bottle: DueFacts, at: number, critica
     const usedThen = last?.usedThen ?? 0
     if (bottle.unexpectedAt !== null && (!last || last.at < bottle.unexpectedAt) && rule.beforeCritical)
       add(rule.kind, 'unexpected', 'two films came out other than expected')
-    if (rule.atMixing && !last && !bottle.references.includes(rule.kind) && at - bottle.madeAt <= freshDays * dayMs)
+    if (
+      rule.atMixing &&
+      !last &&
+      (bottle.asksForReference ?? true) &&
+      !bottle.references.includes(rule.kind) &&
+      at - bottle.madeAt <= freshDays * dayMs
+    )
       add(rule.kind, 'reference', 'its fresh reading is still to be taken')
     if (rule.everyShare !== null && bottle.used - usedThen >= rule.everyShare - 1e-9)
       add(

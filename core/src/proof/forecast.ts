@@ -39,6 +39,18 @@ export function forecastClearing(readings: { rollsPerLitre: number; seconds: num
   )
 }
 
+/**
+ * Whether readings rise by more than their own scatter: with three or more, the rise of the fit over them is more than the 80 % band of a single reading
+ * about it. With two nobody knows the scatter.
+ */
+export function isTrend(readings: { rollsPerLitre: number; seconds: number }[]): boolean {
+  const fit = leastSquares(readings.map((one) => ({ x: one.rollsPerLitre, y: Math.log(one.seconds) })))
+  if (!fit || fit.slope <= 0) return false
+  if (fit.n < 3) return true
+  const uses = readings.map((one) => one.rollsPerLitre)
+  return fit.slope * (Math.max(...uses) - Math.min(...uses)) > studentT80(fit.n - 2) * fit.residual
+}
+
 /** The same on a straight scale, for density, pH and silver: rolls a litre until the reading meets `limit`, which lies in the direction `towards`. */
 export function forecastReading(
   readings: { rollsPerLitre: number; value: number }[],

@@ -3,9 +3,10 @@ import { families } from '../mark/mark'
 import { capacityFromTests } from './capacityFromTests'
 import { clearingAt } from './clearing'
 import { controlChart } from './controlChart'
-import { judgeStrips, stripMeans } from './controlStrip'
+import { judgeStrips, requireStrip, stripMeans } from './controlStrip'
 import { dueTests, usualDueRules, type DueFacts } from './due'
-import { forecastClearing, forecastReading } from './forecast'
+import { fixingTime } from './fixingTime'
+import { forecastClearing, forecastReading, isTrend } from './forecast'
 import { guideOf, guides, testsFor } from './guide'
 import { fixerClassOf, judge, type Reference } from './judge'
 import { testKinds } from './proof'
@@ -41,7 +42,7 @@ describe('guided tests', () => {
 
 describe('verdicts name their rule, ratio and reference', () => {
   const rule = (kind: Parameters<typeof judge>[0], value: number, reference: Reference | null, more: object = {}) =>
-    judge(kind, { value, ...more }, { reference })
+    judge(kind, { value, celsius: 20, slowClearing: false, base: 0, ...more }, { reference })
   test.each([
     [1.35, 'keep', 'density-keep'],
     [1.2, 'marginal', 'density-90'],
@@ -68,7 +69,13 @@ describe('verdicts name their rule, ratio and reference', () => {
       'marginal',
       'failed',
     ])
-    expect(rule('leader-black', 40, fresh(30), { celsius: 24 }).restsOn).toContain('4.0 °C')
+    // 4 °C warmer it would be quicker: 36 s there are 45 s at 20 °C, and no pass
+    expect(rule('leader-black', 36, fresh(30), { celsius: 24 })).toMatchObject({
+      verdict: 'marginal',
+      corrected: true,
+      reason: expect.stringContaining('4.0 °C'),
+    })
+    expect(rule('leader-black', 12, fresh(30)).rule).toBe('leader-fast')
   })
   test('a developer’s pH: 0.1 nothing, 0.2 warns, 0.3 retires, and it never passes', () => {
     expect([8.5, 8.4, 8.31].map((value) => rule('developer-ph', value, fresh(8.6)).verdict)).toEqual(['keep', 'marginal', 'marginal'])
@@ -82,7 +89,7 @@ describe('verdicts name their rule, ratio and reference', () => {
     expect(rule('clearing-time', 60, fresh(30), { celsius: 20.5 })).toMatchObject({ verdict: 'failed', retire: true, fixS: null })
   })
   test('a clearing time 4 °C away is corrected by 5 % a degree and says so', () => {
-    expect(clearingAt(40, 24, 20)).toBeCloseTo(40 / 0.95 ** 4, 9)
+    expect(clearingAt(40, 24, 20)).toBeCloseTo(40 * 1.05 ** 4, 9)
     const warm = rule('clearing-time', 50, fresh(30), { celsius: 24 })
     expect(warm).toMatchObject({ corrected: true, verdict: 'failed' })
     expect(warm.restsOn).toContain('corrected')
@@ -92,6 +99,45 @@ describe('verdicts name their rule, ratio and reference', () => {
     expect(none).toMatchObject({ verdict: 'marginal', rule: 'no-reference', fixS: 80 })
     expect(none.restsOn).toContain('reference')
   })
+  test('a reading without its conditions is no pass, and says what lacks', () => {
+    const bare = (kind: Parameters<typeof judge>[0], value: number, reading: object = {}) =>
+      judge(kind, { value, ...reading }, { reference: fresh(30) })
+    expect(bare('leader-black', 30)).toMatchObject({ verdict: 'marginal', reason: expect.stringContaining('temperature was not written') })
+    expect(bare('clearing-time', 33, { celsius: 20 })).toMatchObject({
+      verdict: 'marginal',
+      reason: expect.stringContaining('kind of film'),
+    })
+    expect(bare('clearing-time', 33, { celsius: 20, slowClearing: false }).verdict).toBe('keep')
+    expect(judge('developer-ph', { value: 8.6 }, { reference: fresh(8.6) }).verdict).toBe('marginal')
+    // a failure stays one
+    expect(bare('leader-black', 70).verdict).toBe('failed')
+  })
+  test('a clearing time that cannot be is asked for again, and kept only with a reason: it shortens no fixing', () => {
+    expect(() => rule('clearing-time', 8, fresh(68))).toThrow(code('implausible'))
+    const kept = rule('clearing-time', 8, fresh(68), { doubtful: 'a new sort of film' })
+    expect(kept).toMatchObject({ verdict: 'marginal', rule: 'clearing-fast', compared: null })
+    expect(kept.fixS).toBeCloseTo(2 * 68, 0)
+  })
+  test('with the other kind of film it is brought to the fresh one’s', () => {
+    const slow = rule('clearing-time', 64, { ...fresh(30), slowClearing: false }, { slowClearing: true })
+    expect(slow).toMatchObject({ corrected: true, verdict: 'keep', fixS: 192 })
+    expect(slow.ratio).toBeCloseTo(64 / 1.6 / 30, 2)
+  })
+  test('densities are net of base and fog: 1.15 over a base of 0.50 is 65 % of 1.50', () => {
+    expect(rule('scrap-density', 1.15, fresh(1.5), { base: 0.5 })).toMatchObject({ verdict: 'failed', ratio: 0.65 })
+    expect(rule('scrap-density', 1.4, fresh(1.5), { base: undefined })).toMatchObject({
+      verdict: 'marginal',
+      rule: 'density-keep-doubtful',
+    })
+    expect(rule('scrap-density', 1.8, fresh(1.5))).toMatchObject({ verdict: 'marginal', rule: 'density-over' })
+    expect(() => rule('scrap-density', 0.3, fresh(1.5), { base: 0.5 })).toThrow(code('implausible'))
+  })
+  test.each([
+    ['clearing-time', 0],
+    ['leader-black', 0],
+    ['developer-ph', 14.5],
+    ['scrap-density', 6],
+  ] as const)('a %s of %f is refused', (kind, value) => expect(() => rule(kind, value, fresh(30))).toThrow(code('implausible')))
   test('silver by what is fixed, fixer pH by class and shift, stop bath by its range', () => {
     const silver = (value: number) => judge('silver-paper', { value }, { reference: null, silverLimitGPerL: 2 }).verdict
     expect([1, 1.6, 2].map(silver)).toEqual(['keep', 'marginal', 'failed'])
@@ -285,3 +331,44 @@ test('a capacity of one’s own takes four tested bottles, and comes with its in
 })
 
 test('a guide is found by its kind', () => expect(guideOf('iodide-drop').helps).toBe('refix'))
+
+describe('fixingTime', () => {
+  const read = (seconds: number, celsius: number, slow = false) => ({ seconds, celsius, slow })
+  test.each([
+    ['30 s at 24 °C for a run at 18', [read(30, 24)], { runC: 18, slow: false }, 80],
+    ['90 s at 24 °C for a run at 20', [read(90, 24)], { runC: 20, slow: false }, 219],
+    ['of ordinary film for a slow one', [read(40, 20)], { runC: 20, slow: true }, 3 * 40 * 1.6],
+    ['of both kinds: the one that was read with it', [read(40, 20), read(50, 20, true)], { runC: 20, slow: true }, 150],
+    ['the newest of a kind', [read(40, 20), read(60, 20)], { runC: 20, slow: false }, 120],
+    ['never under a minute', [read(8, 20)], { runC: 20, slow: false }, 60],
+  ])('%s', (_name, readings, run, seconds) => expect(fixingTime(readings, { ...run, salt: 'ammonium' })).toBeCloseTo(seconds, -0.5))
+  test('plain thiosulfate never under three minutes, and nothing without a reading', () => {
+    expect(fixingTime([read(30, 20)], { runC: 20, slow: false, salt: 'plain' })).toBe(180)
+    expect(fixingTime([], { runC: 20, slow: false, salt: 'plain' })).toBeNull()
+  })
+})
+
+describe('readings at their limit and in their scatter', () => {
+  test('a strip exactly at a limit is never past it', () => {
+    for (let i = 0; i <= 1000; i++) {
+      const mean = i / 500
+      expect(controlChart([mean + 0.06], { mean, action: 0.06, control: 0.08 })).toEqual([])
+      expect(controlChart([mean - 0.08], { mean, action: 0.06, control: 0.08 }).map(({ rule }) => rule)).toEqual(['action'])
+    }
+  })
+  test('a strip whose densities do not rise is refused', () => {
+    expect(() => requireStrip({ fog: 0.1, low: 0.8, high: 1.4, max: 0.5 })).toThrow(code('implausible'))
+    expect(() => requireStrip({ fog: 0.1, low: 0.8, high: 1.4, max: 1.4 })).not.toThrow()
+  })
+  test('fresh 30 s, 45 at 10 and 50 at 14 rolls a litre leave 4.4', () => {
+    const readings = [
+      { rollsPerLitre: 0, seconds: 30 },
+      { rollsPerLitre: 10, seconds: 45 },
+      { rollsPerLitre: 14, seconds: 50 },
+    ]
+    expect(forecastClearing(readings)?.rollsPerLitreLeft).toBeCloseTo(4.4, 1)
+    expect(isTrend(readings)).toBe(true)
+  })
+  test('a rise within the readings’ own scatter is no trend', () =>
+    expect(isTrend([30, 34, 28, 33, 31, 32].map((seconds, i) => ({ rollsPerLitre: 3 * i, seconds })))).toBe(false))
+})

@@ -1,3 +1,5 @@
+import type { ClearingRead } from './fixingTime'
+
 /** Every test there is, by what it reads; docs/domain/viability.md tells each procedure. */
 export const testKinds = [
   'scrap-density',
@@ -36,6 +38,10 @@ export interface TestMark {
   reading: number | null
   /** the same of the fresh batch; null where there was none */
   reference: number | null
+  /** the reference is the fresh reading of its own batch */
+  ofBatch?: boolean | undefined
+  /** of a clearing time: what was read, at what temperature, with which kind of film */
+  clearing?: ClearingRead | undefined
   /** s to fix from now on, where a clearing test says so */
   fixS: number | null
   /** ms at which it is to be tested again, where the verdict asks for it */

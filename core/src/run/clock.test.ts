@@ -4,6 +4,7 @@ import { compilePlan, usesAtEnd, usesAtStart } from '../process/compilePlan'
 import type { Agitation, Load, PlanBottle } from '../process/process'
 import { cuesAhead, runClock, type RunEvent } from './clock'
 import { cuesOf } from './cues'
+import { driftEnd, driftProgress } from './drift'
 
 const bottle = (family: string, more: Partial<PlanBottle> = {}): PlanBottle => ({
   id: family,
@@ -59,16 +60,16 @@ describe('the plan', () => {
     expect(plan().findings).toEqual([])
   })
   test('writes what is used once at the start and rolls, carry-out and carried-in water at the end', () => {
-    expect(usesAtStart(plan())).toEqual([{ bottleId: 'film-developer', kind: 'dilute-out', ml: -300, waterInMl: 0, rolls: 0 }])
+    expect(usesAtStart(plan())).toEqual([{ step: 1, bottleId: 'film-developer', kind: 'dilute-out', ml: -300, waterInMl: 0, rolls: 0 }])
     expect(usesAtEnd(plan())).toEqual([
-      { bottleId: 'stop-bath', kind: 'use', ml: -30, waterInMl: 0, rolls: 2 },
-      { bottleId: 'fixer', kind: 'use', ml: -30, waterInMl: 0, rolls: 2 },
+      { step: 2, bottleId: 'stop-bath', kind: 'use', ml: 0, waterInMl: 30, rolls: 2 },
+      { step: 3, bottleId: 'fixer', kind: 'use', ml: 0, waterInMl: 30, rolls: 2 },
     ])
   })
   test('a tank whose carry-out was measured takes that instead of the usual', () => {
     const measured = plan(undefined, { vessel: { ...load.vessel, carryMl: 8 } })
-    expect(usesAtEnd(measured).map((use) => use.ml)).toEqual([-16, -16])
-    expect(usesAtEnd(plan(undefined, { vessel: { ...load.vessel, carryMl: null } })).map((use) => use.ml)).toEqual([-30, -30])
+    expect(usesAtEnd(measured).map((use) => use.waterInMl)).toEqual([16, 16])
+    expect(usesAtEnd(plan(undefined, { vessel: { ...load.vessel, carryMl: null } })).map((use) => use.waterInMl)).toEqual([30, 30])
   })
   test('a water stop needs no bottle and ends by the clock like any bath', () => {
     const water = compilePlan(
@@ -90,7 +91,7 @@ describe('the plan', () => {
       ['Fix', false],
       ['Wash, three fills', true],
     ])
-    expect(usesAtEnd(water)).toEqual([{ bottleId: 'fixer', kind: 'use', ml: 0, waterInMl: 30, rolls: 2 }])
+    expect(usesAtEnd(water)).toEqual([{ step: 2, bottleId: 'fixer', kind: 'use', ml: 0, waterInMl: 30, rolls: 2 }])
   })
   test.each<[string, () => { findings: { rule: string; severity: string }[] }]>([
     ['plan-short', () => plan(undefined, { chart: [{ temperatureC: 20, seconds: 200 }] })],
@@ -175,5 +176,64 @@ describe('the clock', () => {
     expect(ahead.at(-1)).toMatchObject({ kind: 'over', at: (70 + 600 + 60 + 300 + 480) * 1000 })
     expect(ahead.filter((cue) => cue.kind === 'get-ready').map((cue) => cue.at / 1000)).toEqual([70 + 575, 70 + 635, 70 + 935])
     expect(cuesAhead(plan(), at([...intoDeveloper, event('hold', 100, 1)], 101)).at(-1)).toMatchObject({ kind: 'over', at: 670_000 })
+  })
+})
+
+describe('a temperature measured in the middle', () => {
+  const timeAt = (c: number) => 600 * Math.exp(-0.081 * (c - 20))
+  test('progress is the share done, the first reading holding from the beginning', () => {
+    expect(driftProgress({ readings: [{ s: 0, c: 20 }], timeAt })).toBe(0)
+    expect(driftProgress({ readings: [{ s: 300, c: 20 }], timeAt })).toBeCloseTo(0.5, 9)
+    expect(
+      driftProgress({
+        readings: [
+          { s: 0, c: 20 },
+          { s: 300, c: 20 },
+          { s: 700, c: 20 },
+        ],
+        timeAt,
+      }),
+    ).toBeCloseTo(7 / 6, 9)
+    // from 20 to 22 °C along a line: the mean of exp(0.081·x) over 0…2
+    expect(
+      driftProgress({
+        readings: [
+          { s: 0, c: 20 },
+          { s: 300, c: 22 },
+        ],
+        timeAt,
+      }),
+    ).toBeCloseTo((0.5 * (Math.exp(0.162) - 1)) / 0.162, 6)
+  })
+  test('the end follows the last temperature, and may lie in the past', () => {
+    expect(driftEnd({ readings: [{ s: 0, c: 20 }], timeAt })).toBeCloseTo(600, 9)
+    expect(driftEnd({ readings: [{ s: 0, c: 22 }], timeAt })).toBeCloseTo(timeAt(22), 9)
+    expect(
+      driftEnd({
+        readings: [
+          { s: 0, c: 20 },
+          { s: 700, c: 20 },
+        ],
+        timeAt,
+      }),
+    ).toBeCloseTo(600, 4)
+  })
+  test('moves the end of the developing on the clock, and of nothing else', () => {
+    const planned = plan(undefined, { chart: [{ temperatureC: 20, seconds: 600 }] })
+    const develop = planned.steps.findIndex((step) => step.kind === 'develop')
+    const begun = [
+      { id: 'a', seq: 0, device: 'd', at: 0, kind: 'start' as const, step: 0 },
+      ...(develop > 0 ? [{ id: 'b', seq: 1, device: 'd', at: 60_000, kind: 'next' as const, step: 0 }] : []),
+    ]
+    const began = develop > 0 ? 60_000 : 0
+    const warm = { id: 'c', seq: 2, device: 'd', at: began + 300_000, kind: 'temperature' as const, step: develop, celsius: 22 }
+    const before = runClock(planned, begun, began + 301_000)
+    const after = runClock(planned, [...begun, warm], began + 301_000)
+    const moved = after.times.at(-1)?.moved
+    expect(moved?.celsius).toBe(22)
+    expect(moved?.byS).toBeLessThan(-30)
+    expect(after.remainingS).toBeCloseTo(before.remainingS + (moved?.byS ?? 0), 6)
+    const fixed = { ...warm, step: develop + 1, at: began + 601_000 }
+    expect(runClock(planned, [...begun, fixed], began + 602_000).times.at(-1)?.moved).toBeUndefined()
   })
 })

@@ -1,5 +1,7 @@
+import { timeAtAny } from '../development/developingTime'
 import type { Plan, PlanStep } from '../process/process'
 import { cuesOf, getReadyS, type Cue } from './cues'
+import { driftEnd, type DriftReading } from './drift'
 
 /** What happened during a run. `at` is ms since 1970; `step` is the step the person saw. */
 export interface RunEvent {
@@ -22,6 +24,8 @@ export interface StepTime {
   overS: number
   /** a hold kept the film in this step */
   held: boolean
+  /** a temperature measured in it moved its end: by so many s from the plan, because of °C; readings in s of the step */
+  moved?: { byS: number; celsius: number; readings: DriftReading[] }
 }
 
 export interface RunClock {
@@ -91,18 +95,34 @@ export function runClock(plan: Plan, events: RunEvent[], now: number): RunClock 
       const time = current()
       holding = false
       if (time && event.at < time.startedAt + time.plannedS * 1000) time.held = false
-    } else if (event.kind === 'abandon') phase = 'abandoned'
+    } else if (event.kind === 'temperature' && phase === 'running' && event.step === step && event.celsius !== undefined)
+      follow(plan, current(), event.celsius, event.at)
+    else if (event.kind === 'abandon') phase = 'abandoned'
   }
   advance(now)
   return { ...reading(plan, current(), phase, now), holding, times, endsAt: endOfPlan(plan, current(), phase) }
 }
 
+/** A measured temperature moves the end of a step whose time follows the chart; a step that is overdone already ends at once. */
+function follow(plan: Plan, time: StepTime | undefined, celsius: number, at: number): void {
+  const step = plan.steps[time?.step ?? -1]
+  if (!time || !step || step.time !== 'chart' || !plan.drift || !plan.developing) return
+  const elapsedS = Math.max(0, (at - time.startedAt) / 1000)
+  const factor = plan.developing.steps.slice(1).reduce((product, one) => product * one.factor, 1)
+  const charted = timeAtAny(plan.drift.chart, plan.drift.k)
+  const readings = [...(time.moved?.readings ?? [{ s: 0, c: plan.temperatureC }]), { s: elapsedS, c: celsius }]
+  const endS = driftEnd({ readings, timeAt: (c) => charted(c) * factor })
+  time.plannedS = Math.max(elapsedS, endS)
+  time.moved = { byS: time.plannedS - step.seconds, celsius, readings }
+}
+
 function reading(plan: Plan, time: StepTime | undefined, phase: RunClock['phase'], now: number) {
   const step = plan.steps[time?.step ?? 0] as PlanStep
   const elapsedS = time && phase !== 'done' ? (now - time.startedAt) / 1000 : 0
-  const remainingS = step.seconds - elapsedS
+  const plannedS = time?.plannedS ?? step.seconds
+  const remainingS = plannedS - elapsedS
   const live = phase === 'running'
-  const cues = live ? cuesOf(step) : []
+  const cues = live ? cuesOf({ ...step, seconds: plannedS }) : []
   const index = cues.findIndex((cue) => elapsedS < cue.untilS)
   return {
     phase: live && remainingS <= 0 ? ('over' as const) : phase,
@@ -127,7 +147,8 @@ export function cuesAhead(plan: Plan, clock: RunClock): { at: number; kind: Cue[
   const ahead: ReturnType<typeof cuesAhead> = []
   let startedAt = time.startedAt
   for (let i = time.step; i < plan.steps.length; i++) {
-    const step = plan.steps[i] as PlanStep
+    const planned = plan.steps[i] as PlanStep
+    const step = i === time.step ? { ...planned, seconds: time.plannedS } : planned
     const next = plan.steps[i + 1]
     for (const cue of cuesOf(step)) ahead.push({ at: startedAt + cue.fromS * 1000, kind: cue.kind, word: cue.word })
     if (next)

@@ -11,7 +11,7 @@ const oddThatAsk = 2
 
 /** What dueTests needs to know of a bottle. */
 export function dueFactsOf(
-  bottle: { id: string; batchId: string | null; madeAt: number; retiredAt: number | null },
+  bottle: { id: string; batchId: string | null; madeAt: number; retiredAt: number | null; firstOfBatch: boolean },
   family: string,
   state: BottleState,
   { fresh, odd }: DueKnown,
@@ -31,6 +31,7 @@ export function dueFactsOf(
     retired: bottle.retiredAt !== null,
     empty: state.volumeMl <= 1e-6,
     tests,
+    asksForReference: bottle.firstOfBatch,
     references: fresh.filter((one) => one.batchId === bottle.batchId).map((one) => one.kind as TestKind),
     unexpectedAt: since[oddThatAsk - 1]?.at ?? null,
     againAt: state.tests.flatMap((one) => (one.newest.againAt === null ? [] : [{ kind: one.kind, at: one.newest.againAt }])),

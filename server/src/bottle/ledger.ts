@@ -34,6 +34,8 @@ export interface NewEntry {
   /** lines that were written together are taken back together */
   groupId?: string | null
   runId?: string | null
+  /** step of the run it belongs to */
+  step?: number | null
   reverses?: string | null
   note?: string
 }
@@ -43,7 +45,7 @@ const json = (value: object | null | undefined): string | null => (value ? JSON.
 export const writeEntry = (db: Database, entry: NewEntry, tx: Transaction | undefined): Promise<void> =>
   db.run(
     `insert into bottle_entry (id, bottle_id, kind, at, by_person, ml, rolls, paper, water_in_ml, run_id, reverses, note, colour_rolls, celsius, container, brings, two_bath, test,
-       other_bottle_id, proof_id, group_id) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21)`,
+       other_bottle_id, proof_id, group_id, step) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22)`,
     [
       entry.id,
       entry.bottleId,
@@ -66,6 +68,7 @@ export const writeEntry = (db: Database, entry: NewEntry, tx: Transaction | unde
       entry.otherBottleId ?? null,
       entry.proofId ?? null,
       entry.groupId ?? null,
+      entry.step ?? null,
     ],
     tx,
   )
@@ -79,6 +82,7 @@ export const broughtFrom = (state: BottleState): Brought => ({
   ...(state.tests.length > 0 ? { tests: state.tests } : {}),
   ...(state.fixS === null ? {} : { fixS: state.fixS }),
   ...(state.clearingTimes.length > 0 ? { clearingTimes: state.clearingTimes } : {}),
+  ...(state.clearingRead.length > 0 ? { clearingRead: state.clearingRead } : {}),
 })
 
 /** What working strength made of a stock has behind it: it is fresh, but what the stock failed it has failed too. */

@@ -1,4 +1,5 @@
 import {
+  byGravity,
   decantAdvice,
   dueTests,
   guideOf,
@@ -9,6 +10,7 @@ import {
   type Due,
   type DueRule,
   type Family,
+  type Finding,
 } from '@selvrin/core'
 import type { Bottle, BottlePage, FormulaBody } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
@@ -40,6 +42,10 @@ interface BottleRow {
   ph: number | null
   batchNote: string
   mixedFrom: string | null
+  /** no other bottle in use of its batch, at its strength, comes before it: the batch's fresh reading is asked for once */
+  firstOfBatch: boolean
+  /** a batch in it whose pH was off when it was mixed, and nobody has said why not */
+  phOff: { batchId: string; ph: number; expected: number; uncertainty: number } | null
   carry: Checkpoint['carry']
 }
 
@@ -47,7 +53,11 @@ const bottleRows = `
   select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", v.body, b.batch_id as "batchId", b.own_use as "ownUse",
     b.shelf_id as "shelfId", b.size_ml as "sizeMl", b.parts, b.made_at as "madeAt", coalesce(p.name, 'someone who left') as "madeBy", b.retired_at as "retiredAt",
     b.retired_why as "retiredWhy", batch.ph, coalesce(batch.note, '') as "batchNote", c.carry,
-    (select o.letter || o.number from bottle o where o.id = b.from_bottle_id) as "mixedFrom"
+    (select o.letter || o.number from bottle o where o.id = b.from_bottle_id) as "mixedFrom",
+    not exists (select from bottle o where o.batch_id = b.batch_id and o.parts is not distinct from b.parts and o.retired_at is null and o.number < b.number) as "firstOfBatch",
+    (select jsonb_build_object('batchId', t.id, 'ph', t.ph, 'expected', t.ph_expected, 'uncertainty', t.ph_uncertainty) from batch t
+     where t.ph_why is null and abs(t.ph - t.ph_expected) > t.ph_uncertainty and (t.id = b.batch_id
+       or t.id in (select o.batch_id from bottle_entry e join bottle o on o.id = e.bottle_id where e.other_bottle_id = b.id and e.ml < 0)) limit 1) as "phOff"
   from bottle b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by left join batch on batch.id = b.batch_id
     left join bottle_checkpoint c on c.bottle_id = b.id`
 
@@ -56,15 +66,22 @@ const oddDays = 28
 
 const named = (due: Due[]) => due.map((one) => ({ ...one, name: guideOf(one.kind).name }))
 
+const phFinding = ({ ph, expected, uncertainty }: NonNullable<BottleRow['phOff']>): Finding => ({
+  rule: 'bottle-ph',
+  severity: 'warning',
+  message: `Its batch read pH ${ph.toFixed(2)} where ${expected.toFixed(2)} ± ${uncertainty.toFixed(2)} was expected, and nobody has said why.`,
+})
+
 interface Known {
+  reserved: NonNullable<Bottle['reserved']>
   tail: StoredEntry[]
   catalogue: Catalogue
   rules: DueRule[]
   due: DueKnown
 }
 
-function bottleOf(row: BottleRow, { tail, catalogue, rules, due }: Known, now: number): Bottle {
-  const { body, mixedFrom: _mixedFrom, batchNote: _batchNote, carry, ownUse, ...rest } = row
+function bottleOf(row: BottleRow, { tail, catalogue, rules, due, reserved }: Known, now: number): Bottle {
+  const { body, mixedFrom: _mixedFrom, batchNote: _batchNote, firstOfBatch: _first, phOff, carry, ownUse, ...rest } = row
   const formula = usedFormula(row.formulaId, body, ownUse)
   // a line written by someone a moment later than this request began counts all the same
   const at = tail.reduce((latest, entry) => Math.max(latest, entry.at), now)
@@ -79,13 +96,35 @@ function bottleOf(row: BottleRow, { tail, catalogue, rules, due }: Known, now: n
     rangeC: body.rangeC,
     temperatureCoefficient: body.temperatureCoefficient,
     usualS: body.usualS,
-    state,
+    state: phOff === null || row.retiredAt !== null ? state : { ...state, findings: [...state.findings, phFinding(phOff)].sort(byGravity) },
+    phOff,
+    reserved,
     due: named(dueTests(rules, facts, at)),
     critical: named(dueTests(rules, facts, at, true)),
   }
 }
 
-async function withStates(db: Database, rows: BottleRow[], now: number, tx?: Transaction): Promise<Bottle[]> {
+/** What runs are promised of some bottles; for one that is about to start, what was promised before it. What is poured back is missing from its bottle only while it is in a tank. */
+async function reservedOf(db: Database, ids: string[], exceptRun: string | null, tx?: Transaction) {
+  const rows = await db.rows<{ id: string } & NonNullable<Bottle['reserved']>>(
+    `select b.bottle_id as id, coalesce(sum(b.ml) filter (where b.one_shot), 0) as ml, coalesce(sum(b.equivalents) filter (where not b.one_shot), 0) as rolls,
+       array_agg(distinct r.number order by r.number) as runs
+     from run_bath b join run r on r.id = b.run_id
+     where b.bottle_id = any($1::uuid[]) and ((r.state = 'planned' and ($2::uuid is null or r.number < (select number from run where id = $2))) or (r.state = 'running' and not b.one_shot))
+       and r.id is distinct from $2::uuid group by b.bottle_id`,
+    [ids, exceptRun],
+    tx,
+  )
+  return new Map(rows.map(({ id, ...promised }) => [id, promised]))
+}
+
+async function withStates(
+  db: Database,
+  rows: BottleRow[],
+  now: number,
+  tx?: Transaction,
+  exceptRun: string | null = null,
+): Promise<Bottle[]> {
   if (rows.length === 0) return []
   const ids = rows.map((row) => row.id)
   const tails = await tailsOf(db, ids, tx)
@@ -109,7 +148,11 @@ async function withStates(db: Database, rows: BottleRow[], now: number, tx?: Tra
     tx,
   )
   const due = { fresh, odd }
-  return rows.map((row) => bottleOf(row, { tail: tails.get(row.id) ?? [], catalogue, rules, due }, now))
+  const promised = await reservedOf(db, ids, exceptRun, tx)
+  const none = { ml: 0, rolls: 0, runs: [] }
+  return rows.map((row) =>
+    bottleOf(row, { tail: tails.get(row.id) ?? [], catalogue, rules, due, reserved: promised.get(row.id) ?? none }, now),
+  )
 }
 
 /** Bottles of the shelf by label, with their states: a constant number of statements, however many there are. */
@@ -126,8 +169,15 @@ export async function bottleList(
   return withStates(db, rows, now)
 }
 
-export async function bottlesById(db: Database, ids: string[], now: number, tx?: Transaction): Promise<Bottle[]> {
-  return withStates(db, await db.rows<BottleRow>(`${bottleRows} where b.id = any($1::uuid[])`, [ids], tx), now, tx)
+/** Bottles with their states; against `exceptRun` only what was promised before it is counted. */
+export async function bottlesById(
+  db: Database,
+  ids: string[],
+  now: number,
+  tx?: Transaction,
+  exceptRun: string | null = null,
+): Promise<Bottle[]> {
+  return withStates(db, await db.rows<BottleRow>(`${bottleRows} where b.id = any($1::uuid[])`, [ids], tx), now, tx, exceptRun)
 }
 
 export async function bottleById(db: Database, id: string, now: number, tx?: Transaction): Promise<Bottle> {

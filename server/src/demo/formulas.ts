@@ -124,7 +124,7 @@ export const demoFormulas: Record<string, FormulaBody> = {
     purpose: 'Odourless stop bath for film and paper',
     mixC: 25,
     additions: [g('citric-acid', 15)],
-    use: counted([[1]], 20, keeps(180, 90, 60)),
+    use: counted([[1]], 10, keeps(180, 90, 60)),
     usualS: 60,
   }),
   aceticStop: body({

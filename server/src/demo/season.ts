@@ -11,6 +11,9 @@ import { compensatedMetol, day, deliveries, demoFilms, demoShelves, demoTests, h
 const lastRound = 5
 
 /** Plays a past season of the darkroom through core's own rules: what was mixed, and 46 runs that used it. */
+/** a clearing time is read with ordinary film here */
+const film = (kind: string) => (kind === 'clearing-time' ? { slowClearing: false } : {})
+
 export function playSeason(
   today: number,
   with_: { memberIds: string[]; vessels: Vessel[]; chart: ChartRow[]; formulaIds: Record<string, string> },
@@ -28,8 +31,8 @@ export function playSeason(
       const last = proofs.filter((one) => one.bottle === bottle).at(-1)?.rollsPerL ?? 0
       if (used === 0 || ((rollsPerL - last) * used) / rollsPerL < 0.22) continue
       const celsius = Math.round((19.5 + random() * 1.5) * 10) / 10
-      const value = Math.round(usual.value * 2 ** (rollsPerL / usual.doublesAt) * 0.95 ** (celsius - 20) * (0.98 + random() * 0.04))
-      prove(bottle, at, usual.kind, { value, celsius }, false)
+      const value = Math.round(usual.value * 2 ** (rollsPerL / usual.doublesAt) * 1.05 ** (20 - celsius) * (0.98 + random() * 0.04))
+      prove(bottle, at, usual.kind, { value, celsius, ...film(usual.kind) }, false)
     }
   }
 
@@ -67,7 +70,8 @@ export function playSeason(
     entry(bottle, { kind: 'fill', at: madeAt, ml, celsius: demoShelves[bottle.shelf].celsius })
     bottles.push(bottle)
     const fresh = demoTests[formula]
-    if (fresh && parts === null) prove(bottle, madeAt + 1_200_000, fresh.kind, { value: fresh.value, celsius: 20 }, true)
+    if (fresh && parts === null)
+      prove(bottle, madeAt + 1_200_000, fresh.kind, { value: fresh.value, celsius: 20, ...film(fresh.kind) }, true)
   }
 
   const asContract = (bottle: DemoBottle, at: number): Bottle => {
@@ -174,7 +178,8 @@ export function playSeason(
     const ends = at + plan.steps.reduce((sum, step) => sum + step.seconds * 1000, 0)
     for (const use of [...usesAtStart(plan).map((one) => ({ ...one, at })), ...usesAtEnd(plan).map((one) => ({ ...one, at: ends }))]) {
       const bottle = bottles.find((one) => one.id === use.bottleId)
-      if (bottle) entry(bottle, { kind: use.kind, at: use.at, ml: use.ml, rolls: use.rolls, waterInMl: use.waterInMl, runId: id })
+      if (bottle)
+        entry(bottle, { kind: use.kind, at: use.at, ml: use.ml, rolls: use.rolls, waterInMl: use.waterInMl, runId: id, step: use.step })
     }
     const developerName = `${(demoFormulas[formula] as { name: string }).name} ${parts.length > 1 ? parts.join('+') : 'undiluted'}`
     runs.push({ id, number: runs.length + 1, at, plan, request, developer: developerName })

@@ -6,6 +6,7 @@ import {
   type Judgement,
   type Plan,
   type Reading,
+  type Reference,
   type TestKind,
 } from '@selvrin/core'
 import type { PlanRequest } from '@selvrin/core/contract'
@@ -16,6 +17,7 @@ import { demoFormulas } from './formulas'
 import type { demoShelves } from './seasonFacts'
 
 export interface DemoEntry extends BottleEntry {
+  step?: number | null
   runId: string | null
   note: string
   proofId: string | null
@@ -89,8 +91,10 @@ export function seasonBook() {
   /** A test as it would have been written: judged by core against the bottle's own fresh reading. */
   function prove(bottle: DemoBottle, at: number, kind: TestKind, reading: Reading, fresh: boolean): void {
     const own = proofs.find((one) => one.bottle === bottle && one.kind === kind && one.fresh)
-    const reference =
-      own?.reading.value === undefined ? null : { value: own.reading.value, celsius: own.reading.celsius ?? null, from: 'batch' as const }
+    const reference: Reference | null =
+      own?.reading.value === undefined
+        ? null
+        : { value: own.reading.value, celsius: own.reading.celsius ?? null, slowClearing: own.reading.slowClearing ?? null, from: 'batch' }
     const judgement = fresh ? freshJudgement(kind, reading) : judge(kind, reading, { reference })
     const id = uuid({ msecs: at })
     proofs.push({ id, bottle, kind, at, fresh, reading, judgement, rollsPerL: stateOf(bottle, at).rollsPerL })
@@ -101,7 +105,7 @@ export function seasonBook() {
       note: judgement.reason,
       proofId: id,
       // nobody asks for what was due in the past again
-      test: { ...testMarkOf(kind, reading, judgement, at), againAt: null },
+      test: { ...testMarkOf(kind, reading, judgement, fresh ? null : (reference?.from ?? null), at), againAt: null },
     })
   }
 

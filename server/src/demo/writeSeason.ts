@@ -123,6 +123,7 @@ export async function writeSeason(
           paper: entry.paper,
           water_in_ml: entry.waterInMl,
           run_id: entry.runId,
+          step: entry.step ?? null,
           note: entry.note,
           celsius: entry.celsius ?? null,
           two_bath: entry.twoBath ? JSON.stringify(entry.twoBath) : null,

@@ -1,3 +1,4 @@
+import { Refusal } from '../http/refusal'
 import { checkFormula } from '@selvrin/core'
 import { api, type FormulaBody, type FormulaRow } from '@selvrin/core/contract'
 import type { Router } from 'express'
@@ -6,7 +7,8 @@ import { catalogueOf } from '../chemical/chemistry'
 import { pageOf } from '../http/page'
 import { stale } from '../http/refusal'
 import { route, type House } from '../http/route'
-import { formulaBatches, formulaRow, formulaVersions, newestFormulas } from './rows'
+import { formulaBatches } from './batches'
+import { formulaRow, formulaVersions, newestFormulas } from './rows'
 
 export function formulaRoutes(router: Router, house: House): void {
   const { db } = house
@@ -61,5 +63,16 @@ export function formulaRoutes(router: Router, house: House): void {
     if (locked.length === 0) throw stale(before)
     await write(params.id, body.versionId, before.number + 1, body.body, who.id, now, tx)
     return formulaRow(db, params.id, tx)
+  })
+
+  route(router, house, api.formula.phWhy, async ({ params, body, who, tx }) => {
+    const said = await db.rows(
+      `update batch set ph_why = $2 || ' (' || (select name from person where id = $3) || ')' where id = $1 and ph is not null returning id`,
+      [params.id, body.reason, who.id],
+      tx,
+    )
+    if (said.length === 0) throw new Refusal(409, 'no-ph', 'That batch has no pH on record.')
+    await db.run('update bottle set version = version + 1 where batch_id = $1', [params.id], tx)
+    return { done: true as const }
   })
 }

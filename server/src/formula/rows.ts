@@ -1,4 +1,4 @@
-import type { FormulaBatch, FormulaRow, FormulaVersion } from '@selvrin/core/contract'
+import type { FormulaRow, FormulaVersion } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
 import type { Database } from '../database/connection'
 import { notFound } from '../http/refusal'
@@ -19,14 +19,5 @@ export async function formulaRow(db: Database, id: string, tx?: Transaction): Pr
 export const formulaVersions = (db: Database, formulaId: string): Promise<FormulaVersion[]> =>
   db.rows<FormulaVersion>(
     `select ${versionColumns} from formula_version v left join person p on p.id = v.changed_by where v.formula_id = $1 order by v.number desc`,
-    [formulaId],
-  )
-
-/** Batches mixed of a formula, newest first, with their measured pH. */
-export const formulaBatches = (db: Database, formulaId: string): Promise<FormulaBatch[]> =>
-  db.rows<FormulaBatch>(
-    `select b.id, v.number, b.made_at as "madeAt", coalesce(p.name, 'someone who left') as "madeBy", b.ph, b.note
-     from batch b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by
-     where v.formula_id = $1 order by b.made_at desc limit 100`,
     [formulaId],
   )

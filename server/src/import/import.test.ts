@@ -95,7 +95,9 @@ const comesTo = ({ state, ...bottle }: Bottle) => ({
 
 /** Used liquid in another bottle, a failure overruled, a test taken back: what a ledger holds beside pouring. */
 async function useSome(): Promise<void> {
-  const fixers = (await all<Bottle>('/api/bottles')).filter((one) => one.family === 'fixer' && one.state.rolls > 0)
+  const fixers = (await all<Bottle>('/api/bottles')).filter(
+    (one) => one.family === 'fixer' && one.state.rolls > 0 && !one.state.findings.some((finding) => finding.severity === 'error'),
+  )
   const id = fixers[0]?.id ?? ''
   const prove = (look: string) => ilse.call(api.proof.write, { body: { id: uuid(), kind: 'iodide-drop', bottleId: id, reading: { look } } })
   const into = [{ id: uuid(), sizeMl: 100, ml: 20 }]

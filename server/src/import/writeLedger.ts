@@ -105,7 +105,9 @@ export async function writeTests({ db, by, tx }: Write, rows: Rows<'tests'>): Pr
       ...(body.value === null ? {} : { value: body.value }),
       ...(body.freshBeside === null ? {} : { fresh: body.freshBeside }),
       ...(body.celsius === null ? {} : { celsius: body.celsius }),
-      ...(body.slowClearing ? { slowClearing: true } : {}),
+      ...(body.slowClearing === null ? {} : { slowClearing: body.slowClearing }),
+      ...(body.base === null ? {} : { base: body.base }),
+      ...(body.doubtful === null ? {} : { doubtful: body.doubtful }),
       ...(body.approximate ? { approximate: true } : {}),
     }
     const context = await contextOf(db, bottle, tx)
@@ -141,7 +143,7 @@ export async function writeTests({ db, by, tx }: Write, rows: Rows<'tests'>): Pr
         ml: 0,
         proofId: id,
         note: judgement.reason,
-        test: testMarkOf(body.test, reading, judgement, body.at),
+        test: testMarkOf(body.test, reading, judgement, fresh ? null : (context.references[body.test]?.from ?? null), body.at),
       },
       tx,
     )

@@ -6,6 +6,7 @@ import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { putOnShelf } from '../bottle/putOnShelf'
 import { catalogueOf } from '../chemical/chemistry'
+import { expectedPh, mixedFormula } from '../formula/batches'
 import { formulaRow } from '../formula/rows'
 import { usedFormula } from '../formula/used'
 import { pageOf } from '../http/page'
@@ -141,9 +142,23 @@ export function mixRoutes(router: Router, house: House): void {
         `The bottles hold ${bottled.toFixed(0)} ml together; ${state.formula.finalMl.toFixed(0)} ml were mixed. Fill less.`,
         { field: 'bottles' },
       )
+    const catalogue = await catalogueOf(db, tx)
+    const expected = state.ph === null ? null : expectedPh(mixedFormula(mix, catalogue), state.phCelsius, catalogue)
     await db.run(
-      'insert into batch (id, mix_id, formula_version_id, made_at, made_by, ph, note) values ($1, $2, $3, $4, $5, $6, $7)',
-      [body.batchId, mix.id, mix.formula.versionId, new Date(now), who.id, state.ph, [mix.note, body.note].filter(Boolean).join(' · ')],
+      `insert into batch (id, mix_id, formula_version_id, made_at, made_by, ph, note, ph_celsius, ph_expected, ph_uncertainty)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+      [
+        body.batchId,
+        mix.id,
+        mix.formula.versionId,
+        new Date(now),
+        who.id,
+        state.ph,
+        [mix.note, body.note].filter(Boolean).join(' · '),
+        state.phCelsius,
+        expected?.ph ?? null,
+        expected?.uncertainty ?? null,
+      ],
       tx,
     )
     await takeFromShelf(db, mix, who.id, now, tx)

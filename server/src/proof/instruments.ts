@@ -1,4 +1,4 @@
-import { correctedTemperature, requirePoint, safeMinutes, type ThermometerPoint } from '@selvrin/core'
+import { correctedTemperature, requirePoint, requireStrip, safeMinutes, type ThermometerPoint } from '@selvrin/core'
 import { api, type Instrument } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import type { Transaction } from 'sequelize'
@@ -113,6 +113,7 @@ export function instrumentRoutes(router: Router, house: House): void {
   })
 
   route(router, house, api.proof.strip, async ({ params, body, who, now, tx }) => {
+    requireStrip(body.strip)
     const instrument = await locked(params.id, 'process', null, tx)
     if (body.reference)
       await db.run(

@@ -1,4 +1,4 @@
-import { comparedReading, judge, type Judgement, type Reading, type TestKind, type TestMark } from '@selvrin/core'
+import { comparedReading, judge, type Judgement, type Reading, type Reference, type TestKind, type TestMark } from '@selvrin/core'
 
 const dayMs = 86_400_000
 
@@ -16,14 +16,24 @@ export function freshJudgement(kind: TestKind, reading: Reading): Judgement {
   }
 }
 
-/** The mark a test leaves in its bottle's ledger. */
-export const testMarkOf = (kind: TestKind, reading: Reading, judgement: Judgement, at: number): TestMark => ({
+/** The mark a test leaves in its bottle's ledger; `from` is where what it was held against came from. */
+export const testMarkOf = (
+  kind: TestKind,
+  reading: Reading,
+  judgement: Judgement,
+  from: Reference['from'] | null,
+  at: number,
+): TestMark => ({
   kind,
   verdict: judgement.verdict,
   rule: judgement.rule,
   reason: judgement.reason,
   reading: comparedReading(reading.value, judgement),
   reference: judgement.reference,
+  ofBatch: from === 'batch',
+  ...(kind === 'clearing-time' && reading.value !== undefined && judgement.verdict !== 'failed' && judgement.rule !== 'clearing-fast'
+    ? { clearing: { seconds: reading.value, celsius: reading.celsius ?? null, slow: reading.slowClearing ?? true } }
+    : {}),
   fixS: judgement.fixS,
   againAt: judgement.againDays === null ? null : at + judgement.againDays * dayMs,
   overruled: null,

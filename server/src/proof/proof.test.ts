@@ -48,7 +48,7 @@ test('a clearing time is judged against the batch’s fresh reading, at its temp
     references: Record<string, { value: number; from: string }>
   }
   expect(context.references['clearing-time']).toMatchObject({ value: 68, from: 'batch' })
-  const { proof } = await judged({ kind: 'clearing-time', bottleId: bottle.id, reading: { value: 80, celsius: 24 } })
+  const { proof } = await judged({ kind: 'clearing-time', bottleId: bottle.id, reading: { value: 80, celsius: 24, slowClearing: false } })
   expect(proof.judgement).toMatchObject({ verdict: 'keep', rule: 'clearing-2x', fixS: 160, corrected: true })
   expect(proof.judgement.restsOn).toContain('fresh')
   expect((await show(bottle.id)).state.fixS).toBe(160)
@@ -91,9 +91,9 @@ test('a failed fixer names the runs since its last good test, marks their films,
   expect((await show(bottle.id)).state.findings[0]?.rule).toBe('bottle-failed')
   const pour = () => ilse.call(api.bottle.pour, { ...on(bottle.id), body: { entryId: uuid(), kind: 'pour-out', ml: 1 } })
   expect((await pour()).body.code).toBe('failed')
-  await judged({ kind: 'clearing-time', bottleId: bottle.id, reading: { value: 90, celsius: 20 } })
+  await judged({ kind: 'clearing-time', bottleId: bottle.id, reading: { value: 90, celsius: 20, slowClearing: false } })
   expect((await show(bottle.id)).state.findings[0]?.rule).toBe('bottle-failed')
-  await judged({ kind: 'clearing-time', bottleId: bottle.id, reading: { value: 90, celsius: 20 } })
+  await judged({ kind: 'clearing-time', bottleId: bottle.id, reading: { value: 90, celsius: 20, slowClearing: false } })
   expect((await pour()).status).toBe(200)
 
   await judged({ kind: 'iodide-drop', bottleId: bottle.id, reading: { look: 'cloud' } })

@@ -6,6 +6,7 @@ import {
   judge,
   testsFor,
   type Judgement,
+  type Reference,
   type TestedLife,
   type TestMark,
 } from '@selvrin/core'
@@ -48,6 +49,7 @@ export function proofRoutes(router: Router, house: House): void {
     const picture = body.picture ? { ...readPicture(body.picture.base64), name: body.picture.name, marks: body.picture.marks } : null
     let bottle: Bottle | null = null
     let judgement: Judgement
+    let referenceFrom: Reference['from'] | null = null
     if (body.bottleId) {
       await lockBottles(db, [body.bottleId], tx)
       bottle = await bottleById(db, body.bottleId, now, tx)
@@ -56,6 +58,7 @@ export function proofRoutes(router: Router, house: House): void {
       if (body.fresh && bottle.batchId === null)
         throw new Refusal(422, 'no-batch', `${bottle.label} was not mixed here as a batch, so it has no fresh reading of its own to keep.`)
       const context = await contextOf(db, bottle, tx)
+      referenceFrom = body.fresh ? null : (context.references[body.kind]?.from ?? null)
       // the fresh reading is what the others are held against; it is held against nothing
       judgement =
         body.fresh && reading.value !== undefined
@@ -91,7 +94,7 @@ export function proofRoutes(router: Router, house: House): void {
         tx,
       )
     if (bottle) {
-      const test = testMarkOf(body.kind, reading, judgement, now)
+      const test = testMarkOf(body.kind, reading, judgement, referenceFrom, now)
       await writeEntry(
         db,
         { id: uuid(), bottleId: bottle.id, kind: 'test', at: now, by: who.id, ml: 0, test, proofId: body.id, note: judgement.reason },
@@ -171,8 +174,11 @@ export function proofRoutes(router: Router, house: House): void {
   })
 
   route(router, house, api.proof.capacity, async ({ params }) => {
-    const marks = await db.rows<Pick<Proof, 'kind' | 'reading' | 'judgement'> & { bottleId: string; rollsPerL: number }>(
-      `select f.bottle_id as "bottleId", f.rolls_per_l as "rollsPerL", f.kind, f.reading, f.judgement from standing_proof f join bottle b on b.id = f.bottle_id join formula_version v on v.id = b.formula_version_id
+    const marks = await db.rows<
+      Pick<Proof, 'kind' | 'reading' | 'judgement'> & { bottleId: string; rollsPerL: number; fromBatch: boolean }
+    >(
+      `select f.bottle_id as "bottleId", f.rolls_per_l as "rollsPerL", f.kind, f.reading, f.judgement,
+         exists (select from standing_proof s where s.fresh and s.kind = f.kind and s.batch_id = f.batch_id) as "fromBatch" from standing_proof f join bottle b on b.id = f.bottle_id join formula_version v on v.id = b.formula_version_id
        where v.formula_id = $1 and f.rolls_per_l is not null and f.kind in ('clearing-time', 'iodide-drop', 'silver-paper') order by f.at`,
       [params.id],
     )
@@ -181,6 +187,10 @@ export function proofRoutes(router: Router, house: House): void {
       const life = lives.get(mark.bottleId) ?? { clearing: [], failedAtRollsPerL: null }
       const seconds = mark.kind === 'clearing-time' ? comparedReading(mark.reading.value, mark.judgement) : null
       if (mark.judgement.verdict === 'failed' && mark.rollsPerL > 0) life.failedAtRollsPerL ??= mark.rollsPerL
+      const fresh = mark.fromBatch ? mark.judgement.reference : null
+      // every life begins with the fresh reading of its batch, wherever that was read
+      if (mark.kind === 'clearing-time' && fresh !== null && fresh > 0 && !life.clearing.some((one) => one.rollsPerLitre === 0))
+        life.clearing.unshift({ rollsPerLitre: 0, seconds: fresh })
       if (seconds !== null && seconds > 0) life.clearing.push({ rollsPerLitre: mark.rollsPerL, seconds })
       lives.set(mark.bottleId, life)
     }

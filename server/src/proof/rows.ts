@@ -2,7 +2,8 @@ import { fixerClassOf, type Reference, type TestKind } from '@selvrin/core'
 import type { Bottle, Instrument, Proof, ProofContext } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
 import type { Database } from '../database/connection'
-import { formulaRow } from '../formula/rows'
+import { contentsOf } from '../bottle/contents'
+import { catalogueOf } from '../chemical/chemistry'
 import { notFound } from '../http/refusal'
 
 const proofRows = `
@@ -35,32 +36,38 @@ interface FreshRow {
   kind: TestKind
   value: number
   celsius: number | null
+  slowClearing: boolean | null
   own: boolean
 }
 
 /** What each kind of test of a bottle is held against: its batch's fresh reading, or the mean of the formula's other fresh batches. */
 export async function referencesOf(db: Database, bottle: Bottle, tx?: Transaction): Promise<Partial<Record<TestKind, Reference>>> {
   const fresh = await db.rows<FreshRow>(
-    `select f.kind, (f.reading ->> 'value')::numeric as value, (f.reading ->> 'celsius')::numeric as celsius, f.batch_id is not distinct from $2 as own
+    `select f.kind, (f.reading ->> 'value')::numeric as value, (f.reading ->> 'celsius')::numeric as celsius,
+       (f.reading ->> 'slowClearing')::boolean as "slowClearing", f.batch_id is not distinct from $2 as own
      from standing_proof f join batch t on t.id = f.batch_id join formula_version v on v.id = t.formula_version_id left join bottle b on b.id = f.bottle_id
      where f.fresh and f.reading ? 'value' and v.formula_id = $1 and b.parts is not distinct from $3::numeric[] order by f.at desc`,
     [bottle.formulaId, bottle.batchId, bottle.parts],
     tx,
   )
-  const ph = await db.one<{ ph: number | null }>('select ph from batch where id = $1', [bottle.batchId], tx)
+  const ph = await db.one<{ ph: number | null; celsius: number | null }>(
+    'select ph, ph_celsius as celsius from batch where id = $1',
+    [bottle.batchId],
+    tx,
+  )
   const references: Partial<Record<TestKind, Reference>> = {}
   for (const kind of new Set(fresh.map((one) => one.kind))) {
     const mine = fresh.filter((one) => one.kind === kind)
     const own = mine.find((one) => one.own)
     const mean = mine.reduce((sum, one) => sum + one.value, 0) / mine.length
     references[kind] = own
-      ? { value: own.value, celsius: own.celsius, from: 'batch' }
-      : { value: mean, celsius: sameTemperature(mine), from: 'formula' }
+      ? { value: own.value, celsius: own.celsius, slowClearing: own.slowClearing, from: 'batch' }
+      : { value: mean, celsius: sameTemperature(mine), slowClearing: null, from: 'formula' }
   }
   // the closing check of the mix is the fresh reading of the pH, of stock only
   if (ph?.ph != null && bottle.parts === null)
     for (const kind of ['developer-ph', 'fixer-ph'] as const)
-      if (references[kind]?.from !== 'batch') references[kind] = { value: ph.ph, celsius: null, from: 'batch' }
+      if (references[kind]?.from !== 'batch') references[kind] = { value: ph.ph, celsius: ph.celsius, from: 'batch' }
   return references
 }
 
@@ -71,13 +78,13 @@ const sameTemperature = (rows: FreshRow[]): number | null => {
     : null
 }
 
-const alums = ['alum', 'potassium-alum', 'aluminium']
-
 /** All a test of this bottle is judged with. */
 export async function contextOf(db: Database, bottle: Bottle, tx?: Transaction): Promise<Omit<ProofContext, 'proofs'>> {
   const references = await referencesOf(db, bottle, tx)
-  const formula = await formulaRow(db, bottle.formulaId, tx)
-  const hardening = formula.body.additions.some((line) => alums.some((alum) => line.chemical.includes(alum)))
+  // of the version it was mixed from, and by what was weighed for it
+  const catalogue = await catalogueOf(db, tx)
+  const contents = await contentsOf(db, bottle.id, catalogue, tx)
+  const hardening = contents.additions.some((line) => catalogue[line.chemical]?.natures.includes('alum'))
   const freshPh = references['fixer-ph']?.value
   return {
     references,

@@ -4,7 +4,10 @@ import type { Transaction } from 'sequelize'
 import type { Database } from '../database/connection'
 import { notFound, Refusal } from '../http/refusal'
 
-export const vesselRows = `select id, version, name, kind, format, reels, covers_ml as "coversMl", carry_ml as "carryMl" from vessel`
+const runsIn = (state: string): string =>
+  `array(select r.number from run r where r.state = '${state}' and r.plan -> 'vessel' ->> 'id' = vessel.id::text order by r.number)`
+export const vesselRows = `select id, version, name, kind, format, reels, covers_ml as "coversMl", carry_ml as "carryMl",
+  ${runsIn('running')} as running, ${runsIn('planned')} as planned from vessel`
 
 export const runSummaries = `
   select r.id, r.version, r.number, r.state, r.plan -> 'vessel' ->> 'name' as vessel, r.plan ->> 'processName' as "processName",
@@ -22,7 +25,7 @@ const rollRows = `
 /** Films newest first; of one member, or of everyone. */
 export const rollsOf = (db: Database, ask: { memberId: string | null; limit: number; after: string | null }): Promise<Roll[]> =>
   db.rows<Roll>(
-    `${rollRows} where ($1::uuid is null or o.member_id = $1) and ($2::uuid is null or o.id < $2) order by o.id desc limit $3`,
+    `${rollRows} where not o.taken_back and ($1::uuid is null or o.member_id = $1) and ($2::uuid is null or o.id < $2) order by o.id desc limit $3`,
     [ask.memberId, ask.after, ask.limit],
   )
 

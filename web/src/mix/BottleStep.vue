@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { DomainError, spread, showVolume, type MixEvent, type MixState } from '@selvrin/core'
+import { DomainError, spread, showVolume, type MixEvent, type MixState, showTemperature } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
-import { containerAdvice, explainReading, perLitre } from '../chemical/chemistry'
+import { containerAdvice, explainReading, perLitre, whatGoesIn } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { useBench } from '../device/readings'
@@ -40,7 +40,9 @@ const halfFull = computed(() => fills.value.some((ml) => ml < 0.85 * (sizeMl.val
 const compared = computed(() => {
   const read = Number(ph.value.trim().replace(',', '.'))
   try {
-    const explained = explainReading(perLitre(state.formula), ph.value.trim() === '' || !(read >= 0 && read <= 14) ? 7 : read)
+    // of what was really weighed, at the temperature the meter stood in it
+    const amounts = perLitre(whatGoesIn(state))
+    const explained = explainReading(amounts, ph.value.trim() === '' || !(read >= 0 && read <= 14) ? 7 : read, { atC: phC.value ?? 20 })
     return { ...explained, read: ph.value.trim() !== '' && read >= 0 && read <= 14 }
   } catch (error) {
     if (error instanceof DomainError) return null
@@ -99,13 +101,15 @@ async function finish(): Promise<void> {
       </button>
       <DemoDip v-if="meter.device.value?.simulated && compared" :device="meter.device.value" :value="compared.predicted - 0.06" />
       <p v-if="compared" class="text-lg">
-        Predicted <b class="font-mono">{{ compared.predicted.toFixed(2) }}</b> ± {{ compared.uncertainty }}
+        Predicted <b class="font-mono">{{ compared.predicted.toFixed(2) }}</b> ± {{ compared.uncertainty.toFixed(2) }} at
+        {{ showTemperature(phC ?? 20, session.units) }}
       </p>
     </div>
     <p v-if="compared?.read && compared.outside" class="text-lg font-semibold text-alarm" role="alert">
       The reading is off by more than that.
-      <template v-if="compared.causes.length > 0"
-        >Would fit:
+      <template v-if="compared.causes.length === 0">No single slip explains it.</template>
+      <template v-else
+        >Would explain it:
         {{
           compared.causes
             .slice(0, 3)

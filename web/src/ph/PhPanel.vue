@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { DomainError, type Formula } from '@selvrin/core'
+import { DomainError, showTemperature, type Formula } from '@selvrin/core'
 import type { FormulaBatch } from '@selvrin/core/contract'
 import { computed } from 'vue'
-import { estimatePh, explainReading, perLitre } from '../chemical/chemistry'
+import { estimatePh, perLitre } from '../chemical/chemistry'
 import { showDate } from '../marks/words'
+import { useSession } from '../session/store'
 import { causeWords } from './causeWords'
 
 /** The pH a formula should have, beside what its batches had; a reading that is out is explained. */
 const { formula, batches, zone } = defineProps<{ formula: Formula; batches: FormulaBatch[]; zone: string }>()
+const session = useSession()
 const amounts = computed(() => perLitre(formula))
 const predicted = computed(() => {
   try {
@@ -17,15 +19,7 @@ const predicted = computed(() => {
     return { ph: null, uncertainty: 0, problem: error.message }
   }
 })
-const measured = computed(() =>
-  batches
-    .filter((batch) => batch.ph !== null)
-    .slice(0, 4)
-    .map((batch) => ({
-      ...batch,
-      explained: predicted.value.ph === null ? null : explainReading(amounts.value, batch.ph ?? 7),
-    })),
-)
+const measured = computed(() => batches.filter((batch) => batch.ph !== null).slice(0, 4))
 </script>
 
 <template>
@@ -41,17 +35,25 @@ const measured = computed(() =>
     </template>
     <ul v-if="measured.length > 0" class="mt-2 space-y-1">
       <li v-for="batch in measured" :key="batch.id">
-        <b class="font-mono">{{ batch.ph?.toFixed(2) }}</b> measured {{ showDate(batch.madeAt, zone) }}, {{ batch.madeBy }}
+        <b class="font-mono">{{ batch.ph?.toFixed(2) }}</b>{{
+          batch.phCelsius === null ? '' : ` at ${showTemperature(batch.phCelsius, session.units)}`
+        }}
+        measured {{ showDate(batch.madeAt, zone) }}, {{ batch.madeBy }}, version {{ batch.number }}
         <template v-if="batch.explained?.outside">
           <b class="block text-alarm">{{ Math.abs((batch.ph ?? 0) - batch.explained.predicted).toFixed(2) }} off, more than it may be.</b>
-          <span class="block">
-            Would fit:
-            <template v-for="(cause, i) in batch.explained.causes.slice(0, 3)" :key="i"
-              >{{ i > 0 ? '; ' : '' }}{{ causeWords(cause) }} (<span class="font-mono">{{ cause.ph.toFixed(2) }}</span
-              >)</template
-            >{{ batch.explained.causes.length > 0 ? '. Or' : 'none of the usual slips at the scale;' }} an old jar, or a meter out of
-            calibration.
-          </span>
+          <span class="block"
+            >{{ batch.explained.predicted.toFixed(2) }} was expected of what was weighed.
+            <template v-if="batch.explained.causes.length > 0"
+              >Would explain it:
+              {{
+                batch.explained.causes
+                  .slice(0, 3)
+                  .map((cause) => `${causeWords(cause)} (${cause.ph.toFixed(2)})`)
+                  .join('; ')
+              }}.</template
+            ><template v-else>No single slip explains it:</template> an old jar, or a meter out of calibration.</span
+          >
+          <span v-if="batch.phWhy" class="block">Taken all the same: {{ batch.phWhy }}</span>
         </template>
       </li>
     </ul>
