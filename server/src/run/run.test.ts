@@ -200,7 +200,8 @@ describe('nothing is promised twice', () => {
     const findings = (await planned(1)).answer.body.plan as { findings: { rule: string }[] }
     expect(findings.findings.map((one) => one.rule)).toContain('plan-vessel-taken')
     const left = (await ilse.send('GET', `/api/bottles/${first.fixer.id}`)).body.state as { rollsLeft: number }
-    await ilse.send('POST', `/api/bottles/${first.fixer.id}/entries`, { entryId: uuid(), kind: 'use', ml: 0, rolls: left.rollsLeft - 1.5 })
+    const entryId = uuid()
+    await ilse.send('POST', `/api/bottles/${first.fixer.id}/entries`, { entryId, kind: 'use', ml: 0, rolls: left.rollsLeft - 1.5 })
     expect((await planned(1)).answer.body).toMatchObject({ code: 'plan-capacity', message: expect.stringContaining('reserved for run') })
     await ilse.send('POST', `/api/bottles/${first.fixer.id}/entries/${entryId}/reverse`, { newId: uuid(), reason: 'only to see' })
   })
