@@ -172,6 +172,8 @@ export interface BottleState {
   /** g/L of silver by count, and the limit for what it fixes; fixers only */
   silverGPerL: number | null
   silverLimitGPerL: number | null
+  /** what may no longer go in because of the silver in it */
+  closedFor: Fixable[]
   /** stop baths of known acid: share of the acid used up and the predicted pH */
   acidUsed: number | null
   ph: number | null

@@ -7,7 +7,7 @@ import type { BottleEntry, BottleFacts, BottleState, Governs, UsedFormula } from
 import { carryOn, carryTo, emptyCarry, type Carry } from './carry'
 import { findingsOf } from './findings'
 import { least, nextTime, schoolCapacity } from './schools'
-import { fixerSaltOf, rollsToSilver, silverLimit, takesSilver } from './silver'
+import { closedFor, fixerSaltOf, rollsToSilver, silverLimit, takesSilver } from './silver'
 import { stopAfter, stopCapacity } from './stopBath'
 
 /** The entries that count: without reversing entries and what they reverse, in order of time. */
@@ -85,6 +85,7 @@ export function stateFrom(formula: UsedFormula, bottle: BottleFacts, last: Carry
     strength: carry.strength,
     silverGPerL: limit === null ? null : carry.silverGPerL,
     silverLimitGPerL: limit,
+    closedFor: limit === null ? [] : closedFor(formula, position, carry.silverGPerL, catalogue),
     acidUsed: stop?.acidUsed ?? null,
     ph: stop?.ph ?? null,
     container: carry.container,

@@ -2,7 +2,7 @@ import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue } from '../chemical/chemical'
 import { rollAreaCm2 } from '../dilution/rollEquivalents'
 import type { FixerSalt } from '../proof/fixingTime'
-import type { FormulaUse, UsedFormula } from './bottle'
+import { fixables, type Fixable, type FormulaUse, type UsedFormula } from './bottle'
 
 /** g of silver per m², and the share of it that goes into the bath. Rounded literature values. */
 const film = { gPerM2: 5, share: 0.7 }
@@ -32,6 +32,24 @@ export function silverLimit(formula: UsedFormula, position: 1 | 2, catalogue: Ca
   if (use.fixes === 'rc-paper') return 2
   if (use.fixes === 'fibre-paper') return use.longKeeping ? 0.5 : 1
   return filmLimit(formula, use.longKeeping ?? false, catalogue)
+}
+
+/** g/L a bath may hold for each material that might go in, whatever went in before. */
+const materialLimits = (formula: UsedFormula, position: 1 | 2, catalogue: Catalogue): Record<Fixable, number> => ({
+  film: filmLimit(formula, formula.use.longKeeping ?? false, catalogue),
+  'rc-paper': 2,
+  'fibre-paper': formula.use.longKeeping || position === 2 ? 0.5 : 1,
+})
+/** a count by area is no finer than this */
+const byCount = 0.99
+
+/**
+ * What may no longer go into a bath, by all the silver that is in it from film and paper together: 11 black-and-white rolls a litre close a film fixer for
+ * RC paper, 5.5 for fibre, while film may still go in.
+ */
+export function closedFor(formula: UsedFormula, position: 1 | 2, silverGPerL: number, catalogue: Catalogue = builtIn): Fixable[] {
+  const limits = materialLimits(formula, position, catalogue)
+  return fixables.filter((material) => silverGPerL >= byCount * limits[material])
 }
 
 /** Which salt a fixer fixes with; one whose recipe nobody knows is taken to be rapid. */

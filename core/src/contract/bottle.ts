@@ -167,6 +167,8 @@ export const bottleApi = {
       ml: amount,
       rolls: z.number().min(0).max(1000).default(0),
       paper: z.number().min(0).max(1000).default(0),
+      /** what the paper is: fibre bears less silver than RC */
+      paperKind: z.enum(['rc-paper', 'fibre-paper']).optional(),
       colourRolls: z.number().min(0).max(1000).default(0),
       /** water a pre-wet load carried in */
       waterInMl: amount.default(0),
@@ -177,6 +179,17 @@ export const bottleApi = {
     }),
     response: bottlePage,
   }),
+  measure: endpoint(
+    'POST',
+    '/api/bottles/:id/measure',
+    'technician',
+    'What it holds, measured: the difference to its lines becomes a line',
+    {
+      params: idParams,
+      body: z.strictObject({ entryId: id, ml: amount, note: note.default('') }),
+      response: bottlePage,
+    },
+  ),
   replenish: endpoint(
     'POST',
     '/api/bottles/:id/replenish',

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { containers } from '../bottle/bottle'
+import { containers, fixables } from '../bottle/bottle'
 import { testKinds } from '../proof/proof'
 import { amount } from './common'
 
@@ -69,6 +69,7 @@ export const bottleState = z.object({
   strength: z.number(),
   silverGPerL: z.number().nullable(),
   silverLimitGPerL: z.number().nullable(),
+  closedFor: z.array(z.enum(fixables)),
   acidUsed: z.number().nullable(),
   ph: z.number().nullable(),
   container: z.enum(containers),

@@ -66,6 +66,8 @@ const present: Present = {
       source: 'wall chart',
       note: '',
       by: '',
+      version: 1,
+      tried: null,
     },
   ],
 }

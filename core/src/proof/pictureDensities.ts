@@ -17,6 +17,8 @@ export interface PatchDensity {
 export interface PictureReading {
   fresh: PatchDensity
   scrap: PatchDensity
+  /** base + fog, which the ratio is net of; null where the picture shows none */
+  base: PatchDensity | null
   /** scrap over fresh; null where both are opaque */
   ratio: number | null
   /** densities of the wedge steps as the picture shows them, beside what they are */
@@ -29,6 +31,8 @@ export interface Marks {
   empty: Area
   fresh: Area
   scrap: Area
+  /** clear film: unexposed, fixed */
+  base?: Area | undefined
   /** steps of known density above the same light */
   wedge: { area: Area; density: number }[]
 }
@@ -65,10 +69,13 @@ export function pictureDensities(lightOf: (area: Area) => AreaLight, marks: Mark
   }
   const fresh = patch(marks.fresh)
   const scrap = patch(marks.scrap)
+  const base = marks.base ? patch(marks.base) : null
+  const net = (one: PatchDensity) => Math.max(0, one.density - (base?.density ?? 0))
   return {
     fresh,
     scrap,
-    ratio: fresh.opaque || fresh.density <= 0.05 ? null : scrap.density / fresh.density,
+    base,
+    ratio: fresh.opaque || net(fresh) <= 0.05 ? null : net(scrap) / net(fresh),
     wedge,
     approximate: wedge.length < 2,
   }

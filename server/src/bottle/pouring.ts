@@ -12,6 +12,19 @@ import { putOnShelf } from './putOnShelf'
 import { bottleById, bottlePage, requireRoom, requireUsable, requireVolume } from './rows'
 import { retire } from './retire'
 
+const materialWords = { film: 'film', 'rc-paper': 'RC paper', 'fibre-paper': 'fibre paper' }
+
+/** Refuses paper that the silver in a fixer has closed it for, whatever the silver came from. */
+function requireOpenFor(bottle: Bottle, material: keyof typeof materialWords): void {
+  if (bottle.state.closedFor.includes(material))
+    throw new Refusal(
+      409,
+      'closed-for',
+      `${bottle.label} holds about ${(bottle.state.silverGPerL ?? 0).toFixed(1)} g/L of silver, too much for ${materialWords[material]}: it would not keep. Take another bottle, or give the reason why this one all the same.`,
+      { field: 'overrule' },
+    )
+}
+
 /** What changes how much is in a bottle. */
 export function pouringRoutes(router: Router, house: House): void {
   const { db } = house
@@ -72,6 +85,7 @@ export function pouringRoutes(router: Router, house: House): void {
       throw new Refusal(422, 'nothing', 'Say how much, or how many rolls.', { field: 'ml' })
     const takes = body.kind === 'pour-out' || body.kind === 'discard' || body.kind === 'use' || body.kind === 'evaporate'
     const why = body.kind === 'pour-out' || body.kind === 'use' ? requireUsable(bottle, body.overrule) : ''
+    if (body.kind === 'use' && body.paper > 0 && body.overrule === undefined) requireOpenFor(bottle, body.paperKind ?? 'rc-paper')
     if (bottle.retiredAt !== null && !takes) throw new Refusal(409, 'retired', `${bottle.label} is retired. Take another bottle.`)
     if (body.colourRolls > body.rolls)
       throw new Refusal(422, 'invalid', 'Of the rolls, no more can be colour than there are.', { field: 'colourRolls' })
@@ -119,6 +133,37 @@ export function pouringRoutes(router: Router, house: House): void {
         },
         tx,
       )
+    return bottlePage(db, bottle.id, now, tx)
+  })
+
+  route(router, house, api.bottle.measure, async ({ params, body, who, now, tx }) => {
+    await lockBottles(db, [params.id], tx)
+    const bottle = await bottleById(db, params.id, now, tx)
+    if (bottle.retiredAt !== null) throw new Refusal(409, 'retired', `${bottle.label} is retired. Take another bottle.`)
+    if (body.ml > bottle.sizeMl)
+      throw new Refusal(
+        422,
+        'too-full',
+        `${bottle.label} is a bottle of ${bottle.sizeMl.toFixed(0)} ml: it cannot hold ${body.ml.toFixed(0)} ml.`,
+        {
+          field: 'ml',
+        },
+      )
+    const off = body.ml - bottle.state.volumeMl
+    const says = `measured ${body.ml.toFixed(0)} ml, ${Math.abs(off).toFixed(0)} ml ${off < 0 ? 'less' : 'more'} than its lines come to`
+    await writeEntry(
+      db,
+      {
+        id: body.entryId,
+        bottleId: bottle.id,
+        kind: 'correct',
+        at: now,
+        by: who.id,
+        ml: off,
+        note: [says, body.note].filter(Boolean).join('. '),
+      },
+      tx,
+    )
     return bottlePage(db, bottle.id, now, tx)
   })
 

@@ -108,6 +108,8 @@ export async function chartRows(db: Database, formulaIds: Record<string, string>
       source,
       note: '',
       by: '',
+      version: 1,
+      tried: null,
     })),
   )
   for (const row of rows)

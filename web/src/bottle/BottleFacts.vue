@@ -38,6 +38,10 @@ const decant = computed(() => {
   const into = same ? `${count} of ${first}` : `bottles of ${sizes.slice(0, -1).join(', ')} and ${sizes.at(-1) ?? ''}`
   return `Decant it into ${into}: the rest keeps ${weeks(advice.daysLonger)} longer.`
 })
+const clearingC = computed(() => state.value.clearingRead.at(-1)?.celsius ?? null)
+const closed = computed(() =>
+  state.value.closedFor.map((one) => ({ film: 'film', 'rc-paper': 'RC paper', 'fibre-paper': 'fibre paper' })[one]),
+)
 const place = computed(() => {
   const { twoBath } = state.value
   if (!twoBath) return bottle.use.school === 'two-bath' ? 'It has no partner yet: pair it with a second bath.' : ''
@@ -61,7 +65,9 @@ const place = computed(() => {
       ><b>Next roll ×{{ state.nextTimeFactor.toFixed(2) }}.</b> </template
     >{{ state.nextTimeWhy }}
     <template v-if="state.fixS">
-      <b>Fix {{ Math.round(state.fixS) }} s</b>, by its clearing test.</template
+      <b>Fix {{ Math.round(state.fixS) }} s</b>, by its clearing test<template v-if="clearingC !== null">
+        at {{ showTemperature(clearingC, session.units) }}</template
+      >; a run at another temperature takes its own.</template
     >
   </p>
   <p v-if="place" class="mt-2">{{ place }}</p>
@@ -83,6 +89,15 @@ const place = computed(() => {
   </p>
   <p v-if="state.silverGPerL" class="mt-2">
     About <b class="font-mono">{{ state.silverGPerL.toFixed(1) }} g/L</b> silver by count, of {{ state.silverLimitGPerL }} it may hold.
+    <b v-if="closed.length > 0">Closed for {{ closed.join(' and ') }}.</b>
+  </p>
+  <p v-if="bottle.reserved && bottle.reserved.runs.length > 0" class="mt-2">
+    Reserved for run {{ bottle.reserved.runs.join(', ') }}:
+    {{
+      [bottle.reserved.ml > 0 ? volume(bottle.reserved.ml) : '', bottle.reserved.rolls > 0 ? showRolls(bottle.reserved.rolls) : '']
+        .filter(Boolean)
+        .join(' and ')
+    }}.
   </p>
   <p v-if="state.acidUsed" class="mt-2">
     {{ percent(state.acidUsed) }} of its acid is used, pH about <b class="font-mono">{{ state.ph?.toFixed(1) }}</b> by count.

@@ -28,6 +28,8 @@ import UsedPanel from './UsedPanel.vue'
 const LifeChart = defineAsyncComponent(() => import('./LifeChart.vue'))
 // what is done now and then is fetched when it is asked for
 const DecantPanel = defineAsyncComponent(() => import('./DecantPanel.vue'))
+const MeasurePanel = defineAsyncComponent(() => import('./MeasurePanel.vue'))
+const PhWhyPanel = defineAsyncComponent(() => import('./PhWhyPanel.vue'))
 const PairPanel = defineAsyncComponent(() => import('./PairPanel.vue'))
 const ReplenishPanel = defineAsyncComponent(() => import('./ReplenishPanel.vue'))
 const SchoolPanel = defineAsyncComponent(() => import('./SchoolPanel.vue'))
@@ -164,6 +166,8 @@ async function done(page?: BottlePage): Promise<void> {
       <UsedPanel v-if="panel === 'use'" :bottle="bottle" @close="panel = null" @done="done" />
       <DecantPanel v-if="panel === 'decant'" :bottle="bottle" @close="panel = null" @done="done()" />
       <ReplenishPanel v-if="panel === 'replenish'" :bottle="bottle" @close="panel = null" @done="done" />
+      <MeasurePanel v-if="panel === 'measure'" :bottle="bottle" @close="panel = null" @done="done" />
+      <PhWhyPanel v-if="panel === 'ph'" :bottle="bottle" @close="panel = null" @done="done()" />
       <StandPanel v-if="panel === 'stand'" :bottle="bottle" @close="panel = null" @done="done()" />
       <SchoolPanel v-if="panel === 'school'" :bottle="bottle" @close="panel = null" @done="done()" />
       <PairPanel v-if="panel === 'pair'" :bottle="bottle" @close="panel = null" @done="done()" />

@@ -32,6 +32,11 @@ const count = ref(String(usualLoad))
 const area = ref('')
 const onPaper = ref(false)
 const colour = ref(false)
+const paperKind = ref<'rc-paper' | 'fibre-paper' | null>('rc-paper')
+const paperKinds = [
+  { value: 'rc-paper' as const, name: 'RC paper' },
+  { value: 'fibre-paper' as const, name: 'Fibre paper', detail: 'bears half the silver in its fixer' },
+]
 const preWet = ref(false)
 const carried = ref<number | null>(null)
 const note = ref('')
@@ -74,6 +79,7 @@ async function write(): Promise<void> {
           ml: out,
           rolls: paper.value ? 0 : amount,
           paper: paper.value ? amount : 0,
+          ...(paper.value && paperKind.value ? { paperKind: paperKind.value } : {}),
           colourRolls: colour.value && !paper.value ? amount : 0,
           waterInMl: preWet.value ? out : 0,
           note: note.value,
@@ -105,6 +111,7 @@ async function write(): Promise<void> {
         <SwitchField v-model="preWet" label="They went in wet" detail="as much water came in: it thins" />
       </div>
       <SwitchField v-if="silvered && !paper" v-model="colour" label="Colour or slide film" detail="all of its silver goes into this bath" />
+      <ChoiceField v-if="silvered && paper" v-model="paperKind" label="Paper" :choices="paperKinds" />
       <TextField v-model="note" label="Note, if any" />
       <OverruleField v-model="overrule" :bottle="bottle" />
       <ProblemLine :problem="problem" />

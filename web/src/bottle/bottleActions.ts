@@ -1,6 +1,6 @@
 import type { BottlePage } from '@selvrin/core/contract'
 
-export type Panel = 'dilute' | 'pour' | 'use' | 'decant' | 'replenish' | 'stand' | 'school' | 'pair' | 'wrong' | 'retire'
+export type Panel = 'dilute' | 'pour' | 'use' | 'decant' | 'replenish' | 'stand' | 'measure' | 'ph' | 'school' | 'pair' | 'wrong' | 'retire'
 
 export interface Action {
   panel: Panel
@@ -24,6 +24,8 @@ export function actionsOf(bottle: BottlePage): { first: Action[]; more: Action[]
   ]
   const more: Action[] = [
     ...(bottle.use.school === 'two-bath' ? [{ panel: 'pair' as const, name: 'Pair, move up' }] : []),
+    ...(bottle.phOff ? [{ panel: 'ph' as const, name: 'Say why its pH is off' }] : []),
+    { panel: 'measure', name: 'Measured' },
     { panel: 'stand', name: 'Move' },
     { panel: 'school', name: 'Use it otherwise' },
     { panel: 'wrong', name: 'Wrong bottle' },

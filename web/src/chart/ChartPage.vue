@@ -1,35 +1,18 @@
 <script setup lang="ts">
-import { parseRatio, showParts, showTemperature, showTime } from '@selvrin/core'
-import { api } from '@selvrin/core/contract'
-import { v7 as uuid } from 'uuid'
-import { computed, onMounted, reactive, ref } from 'vue'
-import { call, sentence } from '../api/call'
-import { useAction } from '../api/useAction'
-import ChoiceField from '../fields/ChoiceField.vue'
+import { checkChart, showParts, showTemperature, showTime, type Finding } from '@selvrin/core'
+import type { ChartRow } from '@selvrin/core/contract'
+import { computed, onMounted, ref } from 'vue'
 import ProblemLine from '../fields/ProblemLine.vue'
-import QuantityField from '../fields/QuantityField.vue'
-import TextField from '../fields/TextField.vue'
 import { useSession } from '../session/store'
 import { useChart, useFormulas } from '../stores'
+import ChartRowForm from './ChartRowForm.vue'
+import ChartRowPanel from './ChartRowPanel.vue'
 
-/** The darkroom's own development chart: every row with its source, and a new one. */
+/** The darkroom's own development chart: every row with its source and what is wrong with it; rows are added, mended, tried, taken out. */
 const session = useSession()
 const chart = useChart()
 const formulas = useFormulas()
 onMounted(() => void Promise.all([chart.load(), formulas.load()]))
-const { busy, problem, act } = useAction()
-const id = ref(uuid())
-const draft = reactive({
-  film: '',
-  formulaId: null as string | null,
-  parts: '1+1',
-  ei: '400',
-  temperatureC: 20 as number | null,
-  seconds: null as number | null,
-  source: '',
-  note: '',
-})
-const wrong = reactive({ parts: '', ei: '' })
 const developers = computed(() =>
   formulas.rows.filter((row) => row.body.family === 'film-developer').map((row) => ({ value: row.id, name: row.body.name })),
 )
@@ -43,37 +26,23 @@ const sorted = computed(() =>
       a.temperatureC - b.temperatureC,
   ),
 )
-
-async function add(): Promise<void> {
-  wrong.parts = wrong.ei = ''
-  let parts: number[] = [1]
-  try {
-    const read = draft.parts.trim() === 'stock' ? { parts: [1], ambiguous: false } : parseRatio(draft.parts)
-    if (read.ambiguous) wrong.parts = 'Write 1+4 for one part plus four; 1:4 is read in two ways.'
-    parts = read.parts
-  } catch (error) {
-    wrong.parts = sentence(error)
+const setOf = (row: ChartRow): string => [row.film, row.formulaId, row.parts.join('+'), row.ei, row.source].join('|')
+/** What is wrong with the temperatures of a set of rows, at the last of them. */
+const wrong = computed(() => {
+  const sets = new Map<string, ChartRow[]>()
+  for (const row of sorted.value) sets.set(setOf(row), [...(sets.get(setOf(row)) ?? []), row])
+  const said = new Map<string, Finding[]>()
+  for (const rows of sets.values()) {
+    const findings = checkChart(rows)
+    const last = rows.at(-1)
+    if (findings.length > 0 && last) said.set(last.id, findings)
   }
-  if (!/^[1-9]\d{0,4}$/.test(draft.ei.trim())) wrong.ei = 'Write the exposure index as a whole number.'
-  if (wrong.parts || wrong.ei) return
-  if (draft.formulaId === null || draft.temperatureC === null || draft.seconds === null) {
-    problem.value = 'Choose the developer and write temperature and time.'
-    return
-  }
-  const body = {
-    id: id.value,
-    film: draft.film,
-    formulaId: draft.formulaId,
-    parts,
-    ei: Number(draft.ei),
-    temperatureC: draft.temperatureC,
-    seconds: draft.seconds,
-    source: draft.source,
-    note: draft.note,
-  }
-  if (!(await act(() => call(api.chart.add, { body })))) return
-  id.value = uuid()
-  draft.seconds = null
+  return said
+})
+const open = ref<ChartRow | null>(null)
+const mending = ref<ChartRow | null>(null)
+async function done(): Promise<void> {
+  open.value = mending.value = null
   await chart.load(true)
 }
 </script>
@@ -84,6 +53,10 @@ async function add(): Promise<void> {
       <RouterLink to="/tanks" class="link inline-flex min-h-11 items-center">← Tanks</RouterLink>
       <h1 class="mb-3 text-3xl font-bold">Development chart</h1>
       <ProblemLine :problem="chart.problem" />
+      <p v-if="wrong.size > 0" class="mb-3 text-lg">
+        <b>{{ wrong.size === 1 ? 'One set of times' : `${wrong.size} sets of times` }} cannot be right.</b> Each is said at its last row;
+        plans that do not need it go on.
+      </p>
       <div class="overflow-x-auto">
         <table class="w-full border-collapse text-left">
           <thead>
@@ -93,36 +66,51 @@ async function add(): Promise<void> {
               <th class="pr-3">Developer</th>
               <th class="pr-3">At</th>
               <th class="pr-3 text-right">Time</th>
-              <th>Source</th>
+              <th class="pr-3">Source</th>
+              <th><span class="sr-only">What to do</span></th>
             </tr>
           </thead>
           <tbody>
-            <tr v-for="row in sorted" :key="row.id" class="border-b border-line">
-              <td class="py-2 pr-3 font-semibold">{{ row.film }}</td>
-              <td class="pr-3">{{ row.ei }}</td>
-              <td class="pr-3">{{ named.get(row.formulaId) }}, {{ showParts(row.parts) }}</td>
-              <td class="pr-3 font-mono whitespace-nowrap">{{ showTemperature(row.temperatureC, session.units) }}</td>
-              <td class="pr-3 text-right font-mono text-lg font-bold">{{ showTime(row.seconds) }}</td>
-              <td class="text-quiet">{{ row.source }}{{ row.note ? `: ${row.note}` : '' }}</td>
-            </tr>
+            <template v-for="row in sorted" :key="row.id">
+              <tr class="border-b border-line">
+                <td class="py-2 pr-3 font-semibold">{{ row.film }}</td>
+                <td class="pr-3">{{ row.ei }}</td>
+                <td class="pr-3">{{ named.get(row.formulaId) }}, {{ showParts(row.parts) }}</td>
+                <td class="pr-3 font-mono whitespace-nowrap">{{ showTemperature(row.temperatureC, session.units) }}</td>
+                <td class="pr-3 text-right font-mono text-lg font-bold">{{ showTime(row.seconds) }}</td>
+                <td class="pr-3 text-quiet">
+                  {{ row.source }}{{ row.note ? `: ${row.note}` : '' }}<b v-if="row.tried" class="text-ink"> · tried</b>
+                </td>
+                <td>
+                  <button
+                    type="button"
+                    class="link min-h-11 whitespace-nowrap"
+                    :aria-label="`Change ${row.film}, ${showTemperature(row.temperatureC, session.units)}`"
+                    @click="open = row"
+                  >
+                    change
+                  </button>
+                </td>
+              </tr>
+              <tr v-for="finding in wrong.get(row.id) ?? []" :key="finding.message" class="border-b border-line">
+                <td colspan="7" class="py-2">
+                  <b :class="finding.severity === 'error' ? 'text-alarm' : ''">{{ finding.message }}</b>
+                </td>
+              </tr>
+            </template>
           </tbody>
         </table>
       </div>
     </section>
-    <form class="card space-y-3 self-start max-lg:order-first" @submit.prevent="add">
-      <h2 class="text-xl font-bold">A new row</h2>
-      <TextField v-model="draft.film" label="Film" />
-      <ChoiceField v-model="draft.formulaId" label="Developer" :choices="developers" placeholder="Choose …" />
-      <div class="grid grid-cols-2 gap-3">
-        <TextField v-model="draft.parts" label="Dilution" hint="or stock" :problem="wrong.parts" />
-        <TextField v-model="draft.ei" label="EI" :problem="wrong.ei" />
-        <QuantityField v-model="draft.temperatureC" kind="temperature" label="At" />
-        <QuantityField v-model="draft.seconds" kind="time" label="Time" hint="9:30" />
-      </div>
-      <TextField v-model="draft.source" label="Source" hint="who says so" />
-      <TextField v-model="draft.note" label="Note" />
-      <ProblemLine :problem="problem" />
-      <button class="button button-main w-full" :disabled="busy">Add it to the chart</button>
-    </form>
+    <ChartRowForm :row="mending" :developers="developers" @kept="done" @leave="mending = null" />
+    <ChartRowPanel
+      v-if="open"
+      :key="open.id"
+      :row="open"
+      :developer="named.get(open.formulaId) ?? ''"
+      @close="open = null"
+      @mend="((mending = open), (open = null))"
+      @done="done"
+    />
   </div>
 </template>

@@ -33,7 +33,7 @@ async function overrule(): Promise<void> {
   <div class="space-y-4">
     <ul class="space-y-1 text-lg">
       <li v-if="judgement.fixS !== null">
-        <b>Fixing time set to {{ Math.round(judgement.fixS) }} s</b>: the next run with {{ bottle.label }} takes it.
+        <b>Fix {{ Math.round(judgement.fixS) }} s</b> at the temperature and with the film it was read with: each run takes it for its own.
       </li>
       <li v-if="judgement.againDays === 0"><b>Test it again before the next run.</b></li>
       <li v-else-if="judgement.againDays !== null">

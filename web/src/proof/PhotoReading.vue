@@ -3,8 +3,9 @@ import type { PictureReading } from '@selvrin/core'
 import { pictureBytes, type PictureMarks } from '@selvrin/core/contract'
 import { proxy } from 'comlink'
 import { computed, nextTick, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import SwitchField from '../fields/SwitchField.vue'
 import { light } from '../room/light'
-import { areaBetween, byKey, firstMarks, wedgeStep, type Mark } from './marking'
+import { areaBetween, byKey, firstMarks, firstPlace, wedgeStep, type Mark } from './marking'
 import { pictures } from './pictures'
 
 /** Densities off a photograph: pick or drop it, mark the areas by pointer or keys, see the reading follow. */
@@ -20,8 +21,12 @@ const active = ref('empty')
 const reading = shallowRef<PictureReading | null>(null)
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 let bitmap: ImageBitmap | null = null
-/** the latest thing asked of the worker: an answer to an older one is dropped */
+/** the latest picture and the latest reading asked of the worker: an answer to an older one is dropped. Marking while a picture opens asks for no reading. */
+let opening = 0
 let asked = 0
+const isOpening = ref(false)
+/** the picture shows no clear film, so the ratio cannot be net of base and fog */
+const noClear = ref(false)
 const over = ref(false)
 /** a browser that ran out of memory, say: whatever it is, the figures can be typed */
 const broken = () => ({ problem: 'The picture could not be read here. Try a smaller one, or type the densities.' })
@@ -33,9 +38,11 @@ async function open(file: File | undefined): Promise<void> {
     problem.value = 'This is no picture. Choose a PNG or JPEG photograph.'
     return
   }
-  const mine = ++asked
+  const mine = ++opening
+  asked++
   tell(null)
   working.value = true
+  isOpening.value = true
   doing.value = { done: 0, what: 'Opening the picture' }
   const answer = await pictures()
     .open(
@@ -43,8 +50,9 @@ async function open(file: File | undefined): Promise<void> {
       proxy((done, what) => void (doing.value = { done, what })),
     )
     .catch(broken)
-  if (mine !== asked) return
+  if (mine !== opening) return
   doing.value = null
+  isOpening.value = false
   const refused =
     'problem' in answer ? answer.problem : answer.kept.size > pictureBytes ? 'The picture is too large to keep. Take it smaller.' : ''
   if (refused || 'problem' in answer) {
@@ -55,6 +63,10 @@ async function open(file: File | undefined): Promise<void> {
     return
   }
   name.value = file.name
+  // another picture lies otherwise: what was marked on the last one is marked anew
+  marks.value = firstMarks()
+  noClear.value = false
+  active.value = 'empty'
   bitmap?.close()
   bitmap = await createImageBitmap(answer.kept)
   opened.value = answer
@@ -83,27 +95,40 @@ function draw(): void {
 }
 watch(light, () => void nextTick(draw))
 onBeforeUnmount(() => {
+  opening++
   asked++
   working.value = false
   bitmap?.close()
 })
 
-const areaOf = (key: string) => marks.value.find((mark) => mark.key === key)?.area ?? { x: 0, y: 0, width: 0.01, height: 0.01 }
+const areaOf = (key: string): Mark['area'] => marks.value.find((mark) => mark.key === key)?.area ?? null
+const toMark = computed(() => marks.value.filter((mark) => mark.area === null && !(mark.key === 'base' && noClear.value)))
 const density = (mark: Mark): number | null =>
   /^\d([.,]\d+)?$/.test((mark.density ?? '').trim()) ? Number((mark.density ?? '').replace(',', '.')) : null
 const wedge = computed(() => marks.value.filter((mark) => mark.density !== undefined))
-const asMarks = computed((): PictureMarks => ({
-  empty: areaOf('empty'),
-  fresh: areaOf('fresh'),
-  scrap: areaOf('scrap'),
-  wedge: wedge.value.flatMap((mark) => {
-    const known = density(mark)
-    return known === null ? [] : [{ area: mark.area, density: known }]
-  }),
-}))
+const asMarks = computed((): PictureMarks | null => {
+  const [empty, fresh, scrap, base] = [areaOf('empty'), areaOf('fresh'), areaOf('scrap'), areaOf('base')]
+  if (!empty || !fresh || !scrap || (!base && !noClear.value)) return null
+  return {
+    empty,
+    fresh,
+    scrap,
+    ...(base && !noClear.value ? { base } : {}),
+    wedge: wedge.value.flatMap((mark) => {
+      const known = density(mark)
+      return known === null || mark.area === null ? [] : [{ area: mark.area, density: known }]
+    }),
+  }
+})
 async function measure(): Promise<void> {
-  if (!opened.value) return
+  if (!opened.value || isOpening.value) return
   const mine = ++asked
+  if (!asMarks.value) {
+    // no verdict before every area is marked
+    tell(null)
+    working.value = false
+    return
+  }
   working.value = true
   const plain = JSON.parse(JSON.stringify(asMarks.value)) as PictureMarks
   const answer = await pictures().read(plain).catch(broken)
@@ -130,16 +155,22 @@ function drag(event: PointerEvent): void {
   if (from) set(active.value, areaBetween(from, at(event)))
 }
 function keys(event: KeyboardEvent, mark: Mark): void {
-  const area = byKey(mark.area, event.key, event.shiftKey, event.altKey ? 0.002 : 0.01)
+  const area = byKey(mark.area ?? firstPlace(mark.key), event.key, event.shiftKey, event.altKey ? 0.002 : 0.01)
   if (!area) return
   event.preventDefault()
   set(mark.key, area)
 }
 /** beside its area, where neighbours leave little room: 'Fresh', or the number of a wedge step */
 const shortName = (mark: Mark): string => (mark.density === undefined ? mark.name.split(' ')[0] : mark.name.split(' ').at(-1)) ?? ''
+const marked = computed(() => marks.value.flatMap((mark) => (mark.area ? [{ ...mark, area: mark.area }] : [])))
 const percentOf = (share: number) => `${share * 100}%`
 const shown = (value: { density: number; spread: number; opaque: boolean }) =>
   value.opaque ? 'opaque' : `${value.density.toFixed(2)} ±${value.spread.toFixed(2)}`
+const shownOf = (key: string): string => {
+  const found = reading.value
+  const area = found && { fresh: found.fresh, scrap: found.scrap, base: found.base }[key]
+  return area ? shown(area) : ''
+}
 </script>
 
 <template>
@@ -153,7 +184,8 @@ const shown = (value: { density: number; spread: number; opaque: boolean }) =>
     >
       <span class="font-semibold">{{ name || 'Pick a photograph, or drop it here' }}</span>
       <span class="text-quiet"
-        >Fresh scrap, new scrap and an empty patch of one light box in one picture; exposure and white balance locked, no HDR.</span
+        >Fresh scrap, new scrap, clear film and an empty patch of one light box in one picture; exposure and white balance locked, no
+        HDR.</span
       >
       <input type="file" accept="image/png,image/jpeg" class="sr-only" @change="open(($event.target as HTMLInputElement).files?.[0])" />
     </label>
@@ -172,7 +204,7 @@ const shown = (value: { density: number; spread: number; opaque: boolean }) =>
       >
         <canvas ref="canvas" class="block h-auto w-full border border-ink" role="img" aria-label="The photograph" />
         <div
-          v-for="mark in marks"
+          v-for="mark in marked"
           :key="mark.key"
           class="mark absolute"
           :class="active === mark.key ? 'active' : ''"
@@ -192,8 +224,16 @@ const shown = (value: { density: number; spread: number; opaque: boolean }) =>
       </div>
       <div class="space-y-3">
         <p class="text-quiet">
-          Choose an area and draw it on the picture; or move it with the arrow keys, with Shift its size, with Alt finely.
+          Choose an area and draw it on the picture; or place and move it with the arrow keys, with Shift its size, with Alt finely.
         </p>
+        <p v-if="toMark.length > 0" class="text-lg font-semibold" role="status">
+          Still to mark: {{ toMark.map((mark) => mark.name.toLowerCase()).join(', ') }}.
+        </p>
+        <SwitchField
+          v-model="noClear"
+          label="No clear film in the picture"
+          detail="then base and fog stay in, and the verdict is no more than marginal"
+        />
         <ul class="space-y-2">
           <li v-for="mark in marks" :key="mark.key" class="flex items-center gap-2">
             <button
@@ -222,9 +262,7 @@ const shown = (value: { density: number; spread: number; opaque: boolean }) =>
                 ✕
               </button>
             </template>
-            <b v-else-if="reading && mark.key !== 'empty'" class="font-mono whitespace-nowrap"
-              >D {{ shown(mark.key === 'fresh' ? reading.fresh : reading.scrap) }}</b
-            >
+            <b v-else-if="reading && shownOf(mark.key)" class="font-mono whitespace-nowrap">D {{ shownOf(mark.key) }}</b>
           </li>
         </ul>
         <button
@@ -236,7 +274,9 @@ const shown = (value: { density: number; spread: number; opaque: boolean }) =>
         </button>
         <p v-if="reading" class="text-lg">
           <template v-if="reading.ratio !== null"
-            >The new scrap has <b>{{ Math.round(reading.ratio * 100) }} %</b> of the fresh one’s density.</template
+            >The new scrap has <b>{{ Math.round(reading.ratio * 100) }} %</b> of the fresh one’s density{{
+              reading.base ? ', both over base and fog' : ''
+            }}.</template
           >
           <template v-else>A photograph tells no more than “opaque” beyond D 2: use a mid grey.</template>
           <template v-if="Math.max(reading.fresh.spread, reading.scrap.spread) > 0.1"

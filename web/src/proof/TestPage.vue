@@ -9,6 +9,7 @@ import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'
 import RetirePanel from '../bottle/RetirePanel.vue'
 import { useBench } from '../device/readings'
+import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
@@ -32,7 +33,8 @@ const session = useSession()
 const { busy, problem, act } = useAction()
 const kind = computed(() => (testKinds.includes(String(route.params.kind) as TestKind) ? (String(route.params.kind) as TestKind) : null))
 const guide = computed(() => (kind.value ? guideOf(kind.value) : null))
-const { form, figure, freshFigure, look, celsius, slow, fresh, value, wrongFigure, reading, takePhoto, clear } = useReading(kind)
+const { form, figure, freshFigure, baseFigure, look, celsius, filmKind, doubtful, fresh, value, wrongFigure, reading, takePhoto, clear } =
+  useReading(kind)
 const bottleId = computed(() => String(route.params.id))
 const bottle = shallowRef<BottlePage | null>(null)
 const context = shallowRef<ProofContext | null>(null)
@@ -69,15 +71,24 @@ const mayBeFresh = computed(
   () => bottle.value?.batchId != null && reference.value?.from !== 'batch' && bottle.value.state.rollsPerL === 0 && form.value !== null,
 )
 watch(mayBeFresh, (may) => (fresh.value = may && (bottle.value?.state.ageDays ?? 99) < 2), { immediate: true })
-const judged = computed((): { judgement: Judgement | null; problem: string } => {
+const filmKinds = [
+  { value: 'ordinary' as const, name: 'Ordinary', detail: 'fixed twice its clearing time' },
+  { value: 'slow' as const, name: 'Tabular grain, or rich in iodide', detail: 'fixed three times its clearing time' },
+]
+const judged = computed((): { judgement: Judgement | null; problem: string; implausible?: boolean } => {
   if (!kind.value || !context.value || !reading.value) return { judgement: null, problem: '' }
   try {
     return {
       judgement: judge(kind.value, reading.value, { ...context.value, reference: fresh.value ? null : reference.value }),
       problem: '',
+      implausible: reading.value.doubtful !== undefined,
     }
   } catch (error) {
-    return { judgement: null, problem: error instanceof DomainError ? error.message : 'This cannot be judged.' }
+    return {
+      judgement: null,
+      implausible: error instanceof DomainError && error.code === 'implausible',
+      problem: error instanceof DomainError ? error.message : 'This cannot be judged.',
+    }
   }
 })
 const trend = computed(() => {
@@ -170,6 +181,12 @@ function again(): void {
               label="Density of the fresh scrap beside it, D"
               hint="kept from the fresh batch"
             />
+            <TextField
+              v-if="kind === 'scrap-density'"
+              v-model="baseFigure"
+              label="Density of clear film, D"
+              hint="base and fog: unexposed, fixed"
+            />
             <button
               v-if="form.unit === 'pH' && meter.reading.value?.value != null"
               type="button"
@@ -179,12 +196,23 @@ function again(): void {
               Take {{ meter.reading.value.value.toFixed(2) }} from {{ meter.device.value?.name }}
             </button>
           </div>
-          <MeasuredTemperature v-if="form?.temperature && look === null" v-model="celsius" label="Its temperature" />
-          <SwitchField
+          <MeasuredTemperature
+            v-if="form?.temperature && look === null"
+            v-model="celsius"
+            :label="kind === 'scrap-density' ? 'Developed at' : 'Its temperature'"
+          />
+          <ChoiceField
             v-if="kind === 'clearing-time'"
-            v-model="slow"
-            label="Tabular grain, or rich in iodide"
-            detail="fix three times the clearing time instead of twice"
+            v-model="filmKind"
+            label="Kind of film"
+            :choices="filmKinds"
+            placeholder="Say which: it sets the fixing time"
+          />
+          <TextField
+            v-if="judged.implausible && kind === 'clearing-time'"
+            v-model="doubtful"
+            label="Keep it all the same? Say why"
+            hint="it shortens no fixing and lengthens no life"
           />
           <SwitchField
             v-if="mayBeFresh && look === null"

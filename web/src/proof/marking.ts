@@ -4,7 +4,8 @@ import type { Area } from '@selvrin/core'
 export interface Mark {
   key: string
   name: string
-  area: Area
+  /** null until it was marked */
+  area: Area | null
   /** of a wedge step, as typed */
   density?: string
 }
@@ -31,10 +32,13 @@ export function byKey(area: Area, key: string, resize: boolean, step = 0.01): Ar
 
 const block = (x: number): Area => ({ x, y: 0.4, width: 0.12, height: 0.2 })
 export const firstMarks = (): Mark[] => [
-  { key: 'empty', name: 'Empty light', area: block(0.04) },
-  { key: 'fresh', name: 'Fresh reference', area: block(0.3) },
-  { key: 'scrap', name: 'New scrap', area: block(0.56) },
+  { key: 'empty', name: 'Empty light', area: null },
+  { key: 'base', name: 'Clear film', area: null },
+  { key: 'fresh', name: 'Fresh reference', area: null },
+  { key: 'scrap', name: 'New scrap', area: null },
 ]
+/** Where an area appears that is marked by keys: side by side across the picture. */
+export const firstPlace = (key: string): Area => block({ empty: 0.04, base: 0.26, fresh: 0.48, scrap: 0.7 }[key] ?? 0.4)
 let steps = 0
 export const wedgeStep = (count: number): Mark => ({
   key: `wedge ${steps++}`,

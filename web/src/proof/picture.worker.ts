@@ -31,8 +31,6 @@ function lightOf(picture: ImageBitmap, area: Area) {
 const pictures = {
   open: async (file: Blob, progress: (done: number, what: string) => void): Promise<Opened | Problem> => {
     progress(0.1, 'Opening the picture')
-    bitmap?.close()
-    bitmap = null
     let picture: ImageBitmap
     try {
       picture = await createImageBitmap(file, { imageOrientation: 'from-image', colorSpaceConversion: 'default' })
@@ -44,6 +42,7 @@ const pictures = {
       picture.close()
       return { problem: `A picture may have ${mostPixels / 1e6} megapixels; this one has ${Math.round((width * height) / 1e6)}.` }
     }
+    bitmap?.close()
     bitmap = picture
     progress(0.7, 'Making it ready to keep')
     const scale = Math.min(1, keptSide / Math.max(width, height))
@@ -68,6 +67,7 @@ const pictures = {
         empty: inPixels(marks.empty),
         fresh: inPixels(marks.fresh),
         scrap: inPixels(marks.scrap),
+        ...(marks.base ? { base: inPixels(marks.base) } : {}),
         wedge: marks.wedge.map((step) => ({ area: inPixels(step.area), density: step.density })),
       })
     } catch (error) {

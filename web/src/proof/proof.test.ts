@@ -22,8 +22,9 @@ describe('areas on a picture', () => {
     expect(byKey({ ...area, x: 0.8 }, 'ArrowRight', true)?.width).toBeCloseTo(0.2, 9)
     expect(byKey(area, 'a', false)).toBeNull()
   })
-  test('there are three areas to begin with, and as many wedge steps as wanted', () => {
-    expect(firstMarks().map((mark) => mark.key)).toEqual(['empty', 'fresh', 'scrap'])
+  test('there are four areas to begin with, none marked, and as many wedge steps as wanted', () => {
+    expect(firstMarks().map((mark) => mark.key)).toEqual(['empty', 'base', 'fresh', 'scrap'])
+    expect(firstMarks().every((mark) => mark.area === null)).toBe(true)
     expect(wedgeStep(0).key).not.toBe(wedgeStep(1).key)
   })
 })

@@ -10,7 +10,7 @@ export interface ReadingForm {
 }
 
 const forms: Partial<Record<TestKind, ReadingForm>> = {
-  'scrap-density': { label: 'Density of the new scrap', unit: 'D', temperature: false, most: 4 },
+  'scrap-density': { label: 'Density of the new scrap', unit: 'D', temperature: true, most: 4 },
   'leader-black': { label: 'Full black after', unit: 's', temperature: true, most: 3600 },
   'developer-ph': { label: 'pH', unit: 'pH', temperature: true, most: 14 },
   'clearing-time': { label: 'Clearing time', unit: 's', temperature: true, most: 3600 },

@@ -1,4 +1,4 @@
-import { comparedReading, forecastClearing, forecastReading, leastSquares, type Forecast, type TestKind } from '@selvrin/core'
+import { comparedReading, forecastClearing, forecastReading, isTrend, leastSquares, type Forecast, type TestKind } from '@selvrin/core'
 import type { Bottle, Proof, ProofContext } from '@selvrin/core/contract'
 import { readingForm } from './readings'
 
@@ -60,13 +60,17 @@ export function trendOf(
   context: Pick<ProofContext, 'references' | 'silverLimitGPerL'>,
   bottle: Pick<Bottle, 'state'>,
 ): Trend | null {
-  const readings = readingsOf(proofs, kind)
+  const own = readingsOf(proofs, kind)
+  // a trend begins with the fresh reading of the batch, wherever that was read
+  const fresh = context.references[kind]
+  const begins = fresh?.from === 'batch' && !own.some((one) => one.x === 0)
+  const readings = begins ? [{ x: 0, y: fresh.value }, ...own] : own
   const [first, last] = [readings[0], readings.at(-1)]
   if (!first || !last || readings.length < 2) return null
   const exponential = kind === 'clearing-time'
   const limit = limitOf(kind, readings, context)
   const forecast: Forecast | null = exponential
-    ? forecastClearing(readings.map(({ x, y }) => ({ rollsPerLitre: x, seconds: y })))
+    ? rising(readings)
     : limit &&
       forecastReading(
         readings.map(({ x, y }) => ({ rollsPerLitre: x, value: y })),
@@ -92,6 +96,12 @@ export function trendOf(
     crossing,
     says: words(forecast, litres),
   }
+}
+
+/** A rise within the readings' own scatter leads nowhere. */
+function rising(readings: Reading[]): Forecast | null {
+  const times = readings.map(({ x, y }) => ({ rollsPerLitre: x, seconds: y }))
+  return isTrend(times) ? forecastClearing(times) : null
 }
 
 /** The line core's forecast runs along, for drawing it. */

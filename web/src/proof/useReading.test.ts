@@ -7,6 +7,7 @@ const patch = (density: number, opaque = false) => ({ density, spread: 0.01, opa
 const photo = (fresh: number, scrap: number, approximate = true): PictureReading => ({
   fresh: patch(fresh),
   scrap: patch(scrap),
+  base: null,
   ratio: scrap / fresh,
   wedge: [],
   approximate,
@@ -20,7 +21,7 @@ describe('what is read in a test', () => {
     expect([test.reading.value, test.wrongFigure.value]).toEqual([null, expect.stringContaining('cannot be read')])
     test.figure.value = '1:08'
     test.celsius.value = 21.5
-    test.slow.value = true
+    test.filmKind.value = 'slow'
     expect([test.reading.value, test.wrongFigure.value]).toEqual([{ value: 68, celsius: 21.5, slowClearing: true }, ''])
   })
   test('what is seen goes before a figure, and gives way to it when it is taken back', () => {

@@ -9,7 +9,12 @@ export function useReading(kind: Ref<TestKind | null>) {
   const freshFigure = ref('')
   const look = ref<string | null>(null)
   const celsius = ref<number | null>(null)
-  const slow = ref(false)
+  /** kind of film of a clearing time: 'ordinary' or 'slow'; null while nobody has said */
+  const filmKind = ref<'ordinary' | 'slow' | null>(null)
+  /** density of clear film */
+  const baseFigure = ref('')
+  /** why a reading that cannot be is kept */
+  const doubtful = ref('')
   /** it is the fresh reading of its batch: held against nothing */
   const fresh = ref(false)
   const photo = shallowRef<PictureReading | null>(null)
@@ -17,6 +22,7 @@ export function useReading(kind: Ref<TestKind | null>) {
   const readOf = (text: string) => (form.value && text.trim() !== '' ? readFigure(text, form.value) : null)
   const value = computed(() => readOf(figure.value))
   const besideFresh = computed(() => (kind.value === 'scrap-density' && !fresh.value ? readOf(freshFigure.value) : null))
+  const besideBase = computed(() => (kind.value === 'scrap-density' ? readOf(baseFigure.value) : null))
   const wrongFigure = computed(() =>
     figure.value.trim() !== '' && value.value === null ? 'This cannot be read: write a number such as 68 or 8.4.' : '',
   )
@@ -30,7 +36,9 @@ export function useReading(kind: Ref<TestKind | null>) {
       value: value.value,
       ...(besideFresh.value === null ? {} : { fresh: besideFresh.value }),
       ...(celsius.value === null ? {} : { celsius: celsius.value }),
-      ...(slow.value ? { slowClearing: true } : {}),
+      ...(kind.value === 'clearing-time' && filmKind.value !== null ? { slowClearing: filmKind.value === 'slow' } : {}),
+      ...(besideBase.value === null ? {} : { base: besideBase.value }),
+      ...(doubtful.value.trim().length < 3 ? {} : { doubtful: doubtful.value.trim() }),
       ...(offThePhoto.value && photo.value?.approximate ? { approximate: true } : {}),
     }
   })
@@ -41,18 +49,22 @@ export function useReading(kind: Ref<TestKind | null>) {
     if (before && !found) {
       if (figure.value === inField(before.scrap)) figure.value = ''
       if (freshFigure.value === inField(before.fresh)) freshFigure.value = ''
+      if (before.base && baseFigure.value === inField(before.base)) baseFigure.value = ''
     }
     // a picture with the fresh scrap beside the new one is no fresh reading of its batch
     if (found) fresh.value = false
     photo.value = found
     if (found && !found.scrap.opaque) figure.value = inField(found.scrap)
     if (found && !found.fresh.opaque) freshFigure.value = inField(found.fresh)
+    if (found?.base) baseFigure.value = inField(found.base)
   }
   function clear(): void {
     figure.value = ''
     freshFigure.value = ''
+    baseFigure.value = ''
+    doubtful.value = ''
     look.value = null
     photo.value = null
   }
-  return { form, figure, freshFigure, look, celsius, slow, fresh, value, wrongFigure, reading, takePhoto, clear }
+  return { form, figure, freshFigure, baseFigure, look, celsius, filmKind, doubtful, fresh, value, wrongFigure, reading, takePhoto, clear }
 }

@@ -58,7 +58,9 @@ const after = computed(() => {
   if (state.phase === 'before') return 'Press Space as the pour begins; the clock runs from there.'
   if (state.phase === 'over')
     return next.value ? `Pour ${next.value.name.toLowerCase()} when you are ready, and press Space.` : 'Press Space when it is out.'
-  const until = state.cue ? showTime(Math.max(0, Math.ceil((step.value?.seconds ?? 0) - state.cue.untilS))) : ''
+  const until = state.cue
+    ? showTime(Math.max(0, Math.ceil((state.times.at(-1)?.plannedS ?? step.value?.seconds ?? 0) - state.cue.untilS)))
+    : ''
   return state.next
     ? `until ${until}, then ${state.next.word.toLowerCase()}`
     : next.value
@@ -106,6 +108,10 @@ async function keepTemperature(): Promise<void> {
   measured.value = null
   measuring.value = false
 }
+const moved = computed(() => {
+  const found = clock.value?.times.at(-1)?.moved
+  return found && Math.abs(found.byS) >= 1 ? found : null
+})
 const lastMeasured = computed(() => (clocks.events.get(run.id) ?? []).findLast((event) => event.kind === 'temperature')?.celsius)
 
 let lastH = 0
@@ -136,7 +142,7 @@ const scheduleNow = () => {
   if (clock.value) sounds.schedule(run.plan, clock.value)
   silent.value = session.person?.sounds !== false && sounds.silent()
 }
-watch(() => [clock.value?.step, clock.value?.phase, clock.value?.holding, silent.value], scheduleNow)
+watch(() => [clock.value?.step, clock.value?.times.at(-1)?.plannedS, clock.value?.phase, clock.value?.holding, silent.value], scheduleNow)
 watch(
   () => clock.value?.cue?.word,
   (word) => void (word && inside.value && navigator.vibrate?.([120, 60, 120])),
@@ -175,7 +181,11 @@ const givingUp = ref(false)
 const why = ref('')
 async function giveUp(): Promise<void> {
   const good = await act(() =>
-    call(api.run.abandon, { params: { id: run.id }, body: { version: run.version, at: Math.round(now()), reason: why.value } }),
+    call(api.run.abandon, {
+      params: { id: run.id },
+      // what this device knows goes along: it says which baths the film was in
+      body: { version: run.version, at: Math.round(now()), reason: why.value, events: (clocks.events.get(run.id) ?? []).slice(-200) },
+    }),
   )
   if (good) await router.push('/tanks')
 }
@@ -212,7 +222,11 @@ async function giveUp(): Promise<void> {
           </p>
           <p v-else-if="clock.holding && clock.phase === 'running'" class="font-bold">Held: the film stays in at the end of this step.</p>
           <p v-else-if="clock.getReady && next" class="font-bold">Get ready: {{ next.name.toLowerCase() }}.</p>
-          <p v-if="lastMeasured !== undefined">
+          <p v-if="moved" class="font-bold" role="status">
+            {{ showTemperature(moved.celsius, session.units) }} instead of {{ showTemperature(run.plan.temperatureC, session.units) }}: by
+            the chart {{ step.name.toLowerCase() }} ends {{ showTime(Math.abs(moved.byS)) }} {{ moved.byS < 0 ? 'earlier' : 'later' }}.
+          </p>
+          <p v-else-if="lastMeasured !== undefined">
             Measured {{ showTemperature(lastMeasured, session.units) }}, planned {{ showTemperature(step.temperatureC, session.units) }}.
           </p>
           <p v-if="clocks.waiting > 0" role="status">

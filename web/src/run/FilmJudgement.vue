@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showTime } from '@selvrin/core'
+import { showTemperature, showTime } from '@selvrin/core'
 import { api, type Roll } from '@selvrin/core/contract'
 import { computed, ref, watch } from 'vue'
 import { call } from '../api/call'
@@ -55,6 +55,7 @@ async function keep(): Promise<void> {
     </p>
     <p class="text-quiet">
       {{ roll.developer }}{{ roll.developedS === null ? '' : `, ${showTime(roll.developedS)}`
+      }}{{ roll.temperatureC === null ? '' : ` at ${showTemperature(Math.round(roll.temperatureC * 10) / 10, session.units)}`
       }}{{ roll.runNumber === null ? '' : `, run ${roll.runNumber}` }} · {{ showMoment(roll.at, session.session?.darkroom.zone ?? 'UTC') }}
     </p>
     <div v-for="mark in roll.marks" :key="mark.id" class="mt-3 border-l-4 border-alarm pl-4">

@@ -42,6 +42,7 @@ const critical = ref(false)
 const second = ref<string | null>(null)
 const agitation = ref<string | null>('10-4inv-30')
 const preWet = ref(false)
+const slow = ref(false)
 const overrule = ref('')
 
 const filmChoices = computed(() => uniqueTexts(chart.rows.map((row) => row.film)).map((value) => ({ value, name: value })))
@@ -156,6 +157,7 @@ const request = computed((): PlanRequest | null =>
           format: format.value ?? '135-36',
           ei: Number(ei.value),
           pushStops: Number(push.value),
+          slowClearing: slow.value,
         })),
         chartRowIds: chartRows.value.map((row) => row.id),
         baths: [
@@ -249,7 +251,12 @@ async function keep(): Promise<void> {
       <ChoiceField v-model="aid" label="Wash aid" :choices="pickable(aids)" placeholder="No wash aid" />
       <ChoiceField v-model="wetting" label="Wetting agent" :choices="pickable(wettings)" placeholder="No wetting agent" />
       <SwitchField v-model="critical" label="Someone’s only negatives" detail="every bath tested the same day, or a reason" />
-      <SwitchField v-model="preWet" label="Pre-wet" detail="a minute of water first; not for tabular grain" />
+      <SwitchField
+        v-model="slow"
+        label="Tabular grain, or rich in iodide"
+        detail="it is fixed three times the clearing time instead of twice"
+      />
+      <SwitchField v-model="preWet" label="Pre-wet" detail="a minute of water first, five in a drum; not for tabular grain" />
     </section>
 
     <section aria-live="polite" class="space-y-7">

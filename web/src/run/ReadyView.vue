@@ -18,7 +18,13 @@ import TimeFactors from './TimeFactors.vue'
 const { run } = defineProps<{ run: Run }>()
 const clocks = useClocks()
 const router = useRouter()
-const { busy, problem, act } = useAction()
+const { busy, problem, current, act } = useAction()
+/** What the run comes to now, where something changed since it was planned. */
+const changed = computed(() => {
+  const plan = (current.value as Run | null)?.plan
+  return plan && JSON.stringify(plan.steps) !== JSON.stringify(run.plan.steps) ? plan : null
+})
+const plan = computed(() => changed.value ?? run.plan)
 const dropping = ref(false)
 const why = ref('')
 const startAt = ref(0)
@@ -27,8 +33,14 @@ const taken = computed(() => run.plan.steps.filter((step) => step.bottle?.oneSho
 async function begin(): Promise<void> {
   // the same moment when it is tried again, so that it counts once
   startAt.value ||= Math.round(now())
+  const agreed = changed.value !== null
   await act(async () =>
-    clocks.put(await call(api.run.start, { params: { id: run.id }, body: { version: run.version, at: startAt.value } })),
+    clocks.put(
+      await call(api.run.start, {
+        params: { id: run.id },
+        body: { version: run.version, at: startAt.value, ...(agreed ? { agreed } : {}) },
+      }),
+    ),
   )
 }
 async function drop(): Promise<void> {
@@ -46,28 +58,30 @@ async function drop(): Promise<void> {
       <p class="text-xl text-quiet">{{ run.filmRows.map((roll) => `${roll.film} (${roll.member})`).join(', ') }}</p>
     </div>
     <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] items-start gap-10 max-lg:grid-cols-1">
-      <TimeFactors v-if="run.plan.developing" :developing="run.plan.developing" :temperature-c="run.plan.temperatureC" />
+      <TimeFactors v-if="plan.developing" :developing="plan.developing" :temperature-c="plan.temperatureC" />
       <div class="card space-y-3">
         <p>
           Gloves on, liquids in order, thermometer in the developer.
           {{ taken.length > 0 ? `What is measured out now leaves ${taken.join(' and ')}.` : '' }} Tank loaded in the dark and closed. About
           {{
             showTime(
-              run.plan.steps.reduce((sum, step) => sum + step.seconds, 0),
+              plan.steps.reduce((sum, step) => sum + step.seconds, 0),
               60,
             )
           }}
           in all.
         </p>
         <ProblemLine :problem="problem" />
-        <button class="button button-main min-h-16 w-full" :disabled="busy" data-next @click="begin">All measured out, to the clock</button>
+        <button class="button button-main min-h-16 w-full" :disabled="busy" data-next @click="begin">
+          {{ changed ? 'Take it as it is now, to the clock' : 'All measured out, to the clock' }}
+        </button>
         <button class="button button-small w-full" @click="dropping = true">Drop run {{ run.number }}</button>
       </div>
     </div>
-    <FindingList :findings="run.plan.findings" />
+    <FindingList :findings="plan.findings" />
     <p v-if="run.overruled"><b>Overruled:</b> {{ run.overruled }}</p>
-    <BeakerRow :plan="run.plan" />
-    <StepRibbon :plan="run.plan" />
+    <BeakerRow :plan="plan" />
+    <StepRibbon :plan="plan" />
     <ModalPanel :open="dropping" :title="`Drop run ${run.number}`" @close="dropping = false">
       <form class="space-y-4" @submit.prevent="drop">
         <p>Nothing was poured yet, so nothing leaves the bottles.</p>

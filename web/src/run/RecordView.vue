@@ -1,7 +1,12 @@
 <script setup lang="ts">
 import { inOrder, runClock, showTemperature, showTime } from '@selvrin/core'
-import type { Run } from '@selvrin/core/contract'
-import { computed } from 'vue'
+import { api, type Run } from '@selvrin/core/contract'
+import { computed, ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ModalPanel from '../fields/ModalPanel.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import TextField from '../fields/TextField.vue'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
 import { useClocks } from './clocks'
@@ -14,6 +19,21 @@ const clocks = useClocks()
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const times = computed(() => (run.events.length === 0 ? [] : runClock(run.plan, run.events, Number.MAX_SAFE_INTEGER).times))
 const reason = (step: number) => inOrder(run.events).findLast((event) => event.kind === 'reason' && event.step === step)?.text
+const takingBack = ref(false)
+const why = ref('')
+const { busy, problem, act } = useAction()
+async function takeBack(): Promise<void> {
+  const good = await act(async () =>
+    clocks.put(await call(api.run.takeBack, { params: { id: run.id }, body: { version: run.version, reason: why.value } })),
+  )
+  if (good) takingBack.value = false
+}
+const movedBy = (step: number): string => {
+  const moved = times.value.find((time) => time.step === step)?.moved
+  return moved && Math.abs(moved.byS) >= 1
+    ? `: it ended ${showTime(Math.abs(moved.byS))} ${moved.byS < 0 ? 'earlier' : 'later'} than planned`
+    : ''
+}
 const measured = computed(() => inOrder(run.events).filter((event) => event.kind === 'temperature'))
 </script>
 
@@ -23,6 +43,7 @@ const measured = computed(() => inOrder(run.events).filter((event) => event.kind
     <div>
       <h1 class="text-4xl font-bold">Run {{ run.number }}, {{ run.vessel }}</h1>
       <p class="text-xl text-quiet">
+        {{ run.state === 'taken-back' ? 'Taken back: it counts for nothing.' : '' }}
         {{ run.state === 'abandoned' ? 'Given up' : 'Developed' }} {{ showMoment(run.endedAt ?? run.plannedAt, zone) }} by {{ run.by }},
         developer at {{ showTemperature(run.plan.temperatureC, session.units) }}
       </p>
@@ -46,9 +67,24 @@ const measured = computed(() => inOrder(run.events).filter((event) => event.kind
           >
         </li>
         <li v-for="one in measured" :key="one.id" class="border-b border-line py-2">
-          Measured {{ showTemperature(one.celsius ?? 0, session.units) }} in {{ run.plan.steps[one.step]?.name.toLowerCase() }}
+          Measured {{ showTemperature(one.celsius ?? 0, session.units) }} in {{ run.plan.steps[one.step]?.name.toLowerCase()
+          }}{{ movedBy(one.step) }}
         </li>
       </ul>
     </section>
+    <button v-if="run.state === 'done' || run.state === 'abandoned'" class="button" @click="takingBack = true">
+      Take run {{ run.number }} back
+    </button>
+    <ModalPanel :open="takingBack" :title="`Take run ${run.number} back`" @close="takingBack = false">
+      <form class="space-y-4" @submit.prevent="takeBack">
+        <p>Its lines in every bottle are taken back, and its films are off the record. The run itself stays readable.</p>
+        <TextField v-model="why" label="Why?" />
+        <ProblemLine :problem="problem" />
+        <div class="flex gap-3">
+          <button class="button button-main" :disabled="busy">Take run {{ run.number }} back</button>
+          <button type="button" class="button" @click="takingBack = false">Leave it</button>
+        </div>
+      </form>
+    </ModalPanel>
   </div>
 </template>

@@ -13,6 +13,8 @@ const row = (part: Partial<ChartRow>): ChartRow => ({
   source: 'wall chart',
   note: '',
   by: '',
+  version: 1,
+  tried: null,
   ...part,
 })
 const chart = [
@@ -23,8 +25,20 @@ const chart = [
   row({ id: 'e', source: 'Odo' }),
   row({ id: 'f', film: 'Saltpan 50' }),
 ]
-const stock = (label: string, daysAgo: number) =>
+const reused = (label: string, daysAgo: number) =>
   shelfBottle({ label, family: 'film-developer', formulaId: 'borax', name: 'Soft borax developer', daysAgo })
+const stock = (label: string, daysAgo: number) => {
+  const bottle = reused(label, daysAgo)
+  return { ...bottle, use: { ...bottle.use, school: 'one-shot' as const } }
+}
+
+test('a stock bath that is used again is offered as it is, not at a dilution that would use it up', () => {
+  const names = (bottle: ReturnType<typeof reused>) =>
+    developerChoices([bottle], chart, 'Millrace 400', 400).map((choice) => choice.charted)
+  expect(names(reused('D1', 9))).toEqual([[1]])
+  const both = reused('D1', 9)
+  expect(names({ ...both, use: { ...both.use, dilutions: [[1], [1, 1]] } })).toEqual([[1], [1, 1]])
+})
 
 test('developers are those on the shelf with a charted time, at each charted dilution, oldest first', () => {
   const choices = developerChoices(

@@ -22,6 +22,16 @@ export interface DeveloperChoice {
   parts: number[]
 }
 
+/** A bath that is used again is offered as it is, and at dilutions its formula knows; what is mixed for one run at every charted one. */
+function chartedFor(bottle: Bottle, rows: ChartRow[]): ChartRow[] {
+  const own = rows.filter((row) => row.formulaId === bottle.formulaId)
+  const asItIs = own.filter((row) => row.parts.join() === (bottle.parts ?? [1]).join())
+  if (bottle.parts !== null) return asItIs
+  if (bottle.use.school === 'one-shot' || asItIs.length === 0) return own
+  const diluted = new Set(bottle.use.dilutions.map((parts) => parts.join()))
+  return [...asItIs, ...own.filter((row) => !asItIs.includes(row) && diluted.has(row.parts.join()))]
+}
+
 /** Bottles of film developer for which the chart has a time for this film, at every charted dilution. */
 export function developerChoices(bottles: Bottle[], chart: ChartRow[], film: string | null, ei: number): DeveloperChoice[] {
   const rows = chart.filter((row) => row.film === film && row.ei === ei)
@@ -29,11 +39,7 @@ export function developerChoices(bottles: Bottle[], chart: ChartRow[], film: str
     .filter((bottle) => bottle.family === 'film-developer' && bottle.retiredAt === null)
     .sort(oldestFirst)
     .flatMap((bottle) =>
-      uniqueTexts(
-        rows
-          .filter((row) => row.formulaId === bottle.formulaId && (bottle.parts === null || bottle.parts.join() === row.parts.join()))
-          .map((row) => row.parts.join('+')),
-      ).map((text) => {
+      uniqueTexts(chartedFor(bottle, rows).map((row) => row.parts.join('+'))).map((text) => {
         const parts = text.split('+').map(Number)
         return {
           value: `${bottle.id} ${text}`,

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { showVolume } from '@selvrin/core'
+import { api, type BottlePage } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ModalPanel from '../fields/ModalPanel.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import TextField from '../fields/TextField.vue'
+import { useSession } from '../session/store'
+
+/** What a bottle holds, measured: the graduate decides over the sum of its lines. */
+const { bottle } = defineProps<{ bottle: BottlePage }>()
+const emit = defineEmits<{ close: []; done: [page: BottlePage] }>()
+const session = useSession()
+const { busy, problem, act } = useAction()
+const entryId = uuid()
+const ml = ref<number | null>(null)
+const note = ref('')
+const volume = (amount: number) => showVolume(amount, session.units)
+const off = computed(() => (ml.value === null ? null : ml.value - bottle.state.volumeMl))
+
+async function write(): Promise<void> {
+  const measured = ml.value
+  if (measured === null) {
+    problem.value = 'Write what the graduate says.'
+    return
+  }
+  await act(async () =>
+    emit('done', await call(api.bottle.measure, { params: { id: bottle.id }, body: { entryId, ml: measured, note: note.value } })),
+  )
+}
+</script>
+
+<template>
+  <ModalPanel open :title="`What ${bottle.label} holds`" @close="$emit('close')">
+    <form class="space-y-4" @submit.prevent="write">
+      <QuantityField v-model="ml" kind="volume" label="Measured" :hint="`by its lines ${volume(bottle.state.volumeMl)}`" />
+      <p v-if="off !== null" class="text-lg" role="status">
+        {{
+          Math.abs(off) < 0.5
+            ? 'Just what its lines come to.'
+            : `${volume(Math.abs(off))} ${off < 0 ? 'less' : 'more'} than its lines come to.`
+        }}
+      </p>
+      <TextField v-model="note" label="Note, if any" />
+      <ProblemLine :problem="problem" />
+      <div class="flex gap-3">
+        <button class="button button-main" :disabled="busy">Write it down</button>
+        <button type="button" class="button" @click="$emit('close')">Not now</button>
+      </div>
+    </form>
+  </ModalPanel>
+</template>
