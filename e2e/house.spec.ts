@@ -9,6 +9,11 @@ test('over plain http under another name: signing in, writing and the running cl
 }) => {
   test.setTimeout(120_000)
   const at = `http://darkroom.test:${house.port}/`
+  // a name that is not the house's own is not answered, until a technician has set it
+  const foreign = await page.goto(at)
+  expect([foreign?.status(), await foreign?.text()]).toEqual([421, expect.stringContaining('darkroom.test')])
+  await house.ask(`update darkroom set hosts = '{darkroom.test}'`)
+  await expect.poll(async () => (await page.goto(at))?.status(), { timeout: 15_000 }).toBe(200)
   await page.clock.install()
   await signIn(page, 'maren', at)
   expect(await page.evaluate(() => window.isSecureContext)).toBe(false)

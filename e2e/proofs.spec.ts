@@ -140,10 +140,13 @@ test('a guided clearing test: stopwatch, verdict beside the fresh reading, fixin
     await page.getByLabel('Its temperature').fill('20.4')
     await choose(page, 'Read with', 'Spirit thermometer, blue')
     await expect(page.getByText('20.4 °C on it is 20.0 °C')).toBeVisible()
+    // without the kind of film it is no pass
+    await expect(page.getByText('Marginal', { exact: true })).toBeVisible()
+    await choose(page, 'Kind of film', 'Ordinary')
     await expect(page.getByText('Keep', { exact: true })).toBeVisible()
     await expect(page.getByText('1.24 times the fresh 68 s')).toBeVisible()
     await page.getByRole('button', { name: 'Write it down' }).click()
-    await expect(page.getByText('Fixing time set to 168 s')).toBeVisible()
+    await expect(page.getByText('Fix 168 s at the temperature')).toBeVisible()
     await expect(page.getByText(/About \d+ rolls left by this trend/)).toBeVisible()
   })
 
@@ -159,6 +162,10 @@ test('a guided clearing test: stopwatch, verdict beside the fresh reading, fixin
     )
     await page.getByRole('button', { name: 'Test it again' }).click()
     await page.getByRole('button', { name: /skip to it/ }).click()
+    // what no fixer does is asked for again
+    await page.getByLabel('Clearing time, s').fill('8')
+    await expect(page.getByText(/cannot be: another bottle/)).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Write it down' })).toBeDisabled()
     await page.getByLabel('Clearing time, s').fill('2:24')
     await expect(page.getByText('Failed', { exact: true })).toBeVisible()
     await page.getByRole('button', { name: 'Write it down' }).click()
@@ -209,7 +216,7 @@ test('densities off a photograph: marked by pointer and keys, read to ±0.03, a 
   const input = page.locator('input[type=file]')
   await input.setInputFiles({ name: 'note.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') })
   await expect(page.getByText('This is no picture that can be opened')).toBeVisible()
-  const good = picture({ width: 900, height: 600, densities: [1.2, 0.96], seed: 11 })
+  const good = picture({ width: 900, height: 600, densities: [1.2, 0.96, 0.2], seed: 11 })
   await input.setInputFiles(good.file)
   const canvas = page.getByRole('img', { name: 'The photograph' })
   await expect(canvas).toBeVisible()
@@ -223,10 +230,18 @@ test('densities off a photograph: marked by pointer and keys, read to ±0.03, a 
     await page.mouse.move(...at(area.x + area.width, area.y + area.height), { steps: 4 })
     await page.mouse.up()
   }
-  await mark('Empty light', good.empty)
-  await mark('Fresh reference', good.patches[0]?.area ?? good.empty)
-  await mark('New scrap', good.patches[1]?.area ?? good.empty)
+  const markAll = async () => {
+    // no verdict and nothing to write down before every area is marked
+    await expect(page.getByText('Still to mark: empty light, clear film, fresh reference, new scrap.')).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Write it down' })).toBeDisabled()
+    await mark('Empty light', good.empty)
+    await mark('Fresh reference', good.patches[0]?.area ?? good.empty)
+    await mark('New scrap', good.patches[1]?.area ?? good.empty)
+    await mark('Clear film', good.patches[2]?.area ?? good.empty)
+  }
+  await markAll()
   await expect(page.getByText('Approximate: no wedge')).toBeVisible()
+  await page.getByLabel('Developed at').fill('20')
   // a key moves it finely and the reading follows
   await page.getByRole('button', { name: 'New scrap', exact: true }).press('Alt+ArrowLeft')
   await expect
@@ -235,12 +250,14 @@ test('densities off a photograph: marked by pointer and keys, read to ±0.03, a 
   expect(Math.abs(Number(await page.getByLabel(/Density of the fresh scrap/).inputValue()) - 1.2)).toBeLessThan(0.03)
   await expect(page.getByText('Marginal', { exact: true })).toBeVisible()
   expect(await seriousFaults(page)).toEqual([])
-  await input.setInputFiles(picture({ width: 900, height: 600, densities: [1.2, 0.96], lightLevel: 1.3 }).file)
+  await input.setInputFiles(picture({ width: 900, height: 600, densities: [1.2, 0.96, 0.2], lightLevel: 1.3 }).file)
+  await markAll()
   await expect(page.getByText('The empty light is burnt out')).toBeVisible()
   // nothing of the picture before it is left to be written down
   await expect(page.getByText('Marginal', { exact: true })).toBeHidden()
   await expect(page.getByRole('button', { name: 'Write it down' })).toBeDisabled()
   await input.setInputFiles(good.file)
+  await markAll()
   await expect(page.getByText('The empty light is burnt out')).toBeHidden()
   await expect(page.getByText('Marginal', { exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'Write it down' }).click()

@@ -90,7 +90,7 @@ test('weighing with the bench scale: the needle moves, a steady weight is taken,
     }
     await doNext(page)
     await page.getByLabel('pH, if measured').fill('9.3')
-    await expect(page.getByText(/Would fit: Boric acid left out/)).toBeVisible()
+    await expect(page.getByText(/Would explain it: Boric acid left out/)).toBeVisible()
     await page.getByLabel('pH, if measured').fill('8.5')
     await page.getByLabel('How many bottles').fill('2')
     await page.getByLabel('Size of each').fill('500 ml')

@@ -1,19 +1,24 @@
-import { resolve } from 'node:path'
 import { stateFolder } from './place.mjs'
-import { ensureDatabase, startPostgres } from './postgres.mjs'
-import { giveUp } from './say.mjs'
+import { databaseThere, ensureDatabase, startPostgres } from './postgres.mjs'
 
-/** Runs work on the database meant, DATABASE_URL or this clone's own demo or house, and the one file named on the command line, where one is needed. */
-export async function withDatabase(work, { needsFile = true } = {}) {
-  const files = process.argv.slice(2).filter((arg) => !arg.startsWith('--'))
-  if (needsFile && files.length !== 1) giveUp('Name one file, such as: npm run backup -- darkroom.backup')
-  const file = needsFile ? resolve(process.env.INIT_CWD ?? '.', files[0]) : ''
-  if (process.env.DATABASE_URL) return work(process.env.DATABASE_URL, file)
+/** Names of this clone's own databases. */
+export const ownDatabase = (house) => (house ? 'selvrin_house' : 'selvrin_demo')
+
+/**
+ * The database meant, DATABASE_URL or this clone's own demo or house, its PostgreSQL started where it does not run. `close` stops again what was started here,
+ * also when the process gives up. `make`: an own one that is not there is made.
+ */
+export async function openDatabase({ house, make = true }) {
+  if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, server: null, close: () => undefined, own: false }
   const postgres = await startPostgres(stateFolder())
-  const { wasRunning } = postgres
-  try {
-    work(ensureDatabase(postgres.url, process.argv.includes('--house') ? 'selvrin_house' : 'selvrin_demo'), file)
-  } finally {
-    if (!wasRunning) postgres.stop()
+  let open = true
+  const close = () => {
+    if (open && !postgres.wasRunning) postgres.stop()
+    open = false
   }
+  // giving up ends the process at once: what was started goes with it
+  process.on('exit', close)
+  const name = ownDatabase(house)
+  const url = make ? ensureDatabase(postgres.url, name) : databaseThere(postgres.url, name) ? `${postgres.url}/${name}` : null
+  return { url, server: postgres.url, close, own: true }
 }

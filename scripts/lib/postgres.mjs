@@ -78,16 +78,54 @@ export async function startPostgres(folder, { throwaway = false } = {}) {
   return { url, wasRunning: running, stop: () => void run('pg_ctl', ['-D', data, '-w', '-s', '-m', 'fast', 'stop']) }
 }
 
-/** Runs psql, pg_dump or pg_restore of the same PostgreSQL. */
-export const postgresTool = (program, args, options = {}) =>
-  spawnSync(join(postgresBin(), program), args, { stdio: ['ignore', 'inherit', 'inherit'], ...options })
+/** What a PostgreSQL program needs to reach a URL, in its environment: nothing of it stands in the list of processes. */
+function reaching(url) {
+  const { hostname, port, username, password, pathname, searchParams } = new URL(url)
+  const set = {
+    PGHOST: decodeURIComponent(searchParams.get('host') ?? hostname),
+    PGPORT: port,
+    PGUSER: decodeURIComponent(username),
+    PGPASSWORD: decodeURIComponent(password),
+    PGDATABASE: decodeURIComponent(pathname.slice(1)),
+    PGSSLMODE: searchParams.get('sslmode') ?? '',
+    PGCONNECT_TIMEOUT: '10',
+  }
+  return Object.fromEntries(Object.entries(set).filter(([, value]) => value !== ''))
+}
+
+/** Runs psql, pg_dump or pg_restore of the same PostgreSQL; `url` is the database it is to reach. */
+export const postgresTool = (program, args, { url, ...options } = {}) => {
+  const env = url ? { ...process.env, ...reaching(url) } : process.env
+  // pg_restore writes into a database only where it is named
+  const words = args.map((arg) => (arg === '--dbname=' ? `--dbname=${env.PGDATABASE}` : arg))
+  return spawnSync(join(postgresBin(), program), words, { stdio: ['ignore', 'inherit', 'inherit'], ...options, env })
+}
+
+/** The one value a statement answers; null where the database does not. */
+export function ask(url, sql) {
+  const done = postgresTool('psql', ['-qAtX', '-v', 'ON_ERROR_STOP=1', '-c', sql], {
+    url,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    encoding: 'utf8',
+  })
+  if (done.status === 0) return done.stdout.trim()
+  console.error(done.stderr.trim())
+  return null
+}
+
+export const databaseThere = (url, name) => ask(`${url}/postgres`, `select 1 from pg_database where datname = '${name}'`) === '1'
 
 /** The URL of that database, made when it is not there. */
 export function ensureDatabase(url, name) {
-  const ask = (sql) => spawnSync(join(postgresBin(), 'psql'), ['-qAtX', '-d', `${url}/postgres`, '-c', sql], { encoding: 'utf8' })
-  if (ask(`select 1 from pg_database where datname = '${name}'`).stdout.trim() !== '1') {
-    const made = ask(`create database ${name}`)
-    if (made.status !== 0) giveUp(`The database ${name} cannot be made:`, made.stderr)
-  }
+  if (!databaseThere(url, name) && ask(`${url}/postgres`, `create database ${name}`) === null)
+    giveUp(`The database ${name} cannot be made: see above.`)
   return `${url}/${name}`
+}
+
+/** Gives a database another name and makes an empty one in its place; null while someone is connected to it. */
+export function moveAside(url, name) {
+  const aside = `${name}_${new Date().toISOString().slice(0, 19).replaceAll(/[-:T]/g, '')}`
+  if (ask(`${url}/postgres`, `alter database ${name} rename to ${aside}`) === null) return null
+  ensureDatabase(url, name)
+  return aside
 }

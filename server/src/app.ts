@@ -13,8 +13,11 @@ import { darkroomRoutes } from './darkroom/routes'
 import { deviceRoutes } from './device/routes'
 import { formulaRoutes } from './formula/routes'
 import { openApi } from './http/openapi'
+import { pruning } from './http/pruning'
 import { problemHandler } from './http/problems'
 import type { House } from './http/route'
+import { ownHost } from './http/hosts'
+import { trusted } from './http/proxy'
 import { headers, sameOrigin } from './http/security'
 import { importRoutes } from './import/routes'
 import { jarRoutes } from './jar/routes'
@@ -33,15 +36,18 @@ export interface Options {
   /** folder of the built pages; none in tests of the API */
   webDir?: string
   trustProxy?: string
+  /** further names the house is reached by, as the environment says; a technician adds more in the settings */
+  hosts?: string[]
 }
 
 /** The application on a migrated database. `close` ends its event stream. */
-export function createApp(house: House, { webDir, trustProxy }: Options = {}): { app: Express; close: () => Promise<void> } {
+export function createApp(house: House, { webDir, trustProxy, hosts = [] }: Options = {}): { app: Express; close: () => Promise<void> } {
   const app = express()
   app.disable('x-powered-by')
   app.set('query parser', 'simple')
-  if (trustProxy !== undefined) app.set('trust proxy', /^\d+$/.test(trustProxy) ? Number(trustProxy) : trustProxy)
+  if (trustProxy !== undefined) app.set('trust proxy', trusted(trustProxy))
   app.use(...headers)
+  app.use(ownHost(house, hosts))
   app.use(compression({ filter: (request, response) => request.path !== '/api/events' && compression.filter(request, response) }))
 
   app.use('/api', (_request, response, next) => {
@@ -49,11 +55,6 @@ export function createApp(house: House, { webDir, trustProxy }: Options = {}): {
     next()
   })
   app.use('/api', sameOrigin, cookieParser())
-  // safety sheets come as base64, imports in portions
-  app.use('/api/jars/:id/sheet', express.json({ limit: '11mb' }))
-  app.use('/api/proofs', express.json({ limit: '17mb' }))
-  app.use('/api/imports', express.json({ limit: '6mb' }))
-  app.use('/api', express.json({ limit: '256kb', strict: false }))
   for (const routes of [
     sessionRoutes,
     personRoutes,
@@ -78,7 +79,12 @@ export function createApp(house: House, { webDir, trustProxy }: Options = {}): {
   ])
     routes(app, house)
   app.get('/api/openapi.json', (_request, response) => void response.json(openApi()))
-  const close = liveStream(app, house)
+  const closeStream = liveStream(app, house)
+  const stopPruning = pruning(house)
+  const close = async () => {
+    stopPruning()
+    await closeStream()
+  }
   app.use(
     '/api',
     (_request, response) => void response.status(404).json({ code: 'no-route', message: 'There is nothing at this address.' }),

@@ -8,9 +8,10 @@ import { connect } from './database/connection'
 import { prepare, WrongKind, type Kind } from './database/prepare'
 import { demoSignIns } from './demo/people'
 import { readDevices } from './device/reader'
+import { WrongSetting } from './http/proxy'
 import { pointSimulated } from './device/rows'
 
-/** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, SELVRIN_CHECKPOINTS (rebuild the ledgers' checkpoints and end), SELVRIN_DEVICES (ports of the simulated devices), TLS_CERT, TLS_KEY, TRUST_PROXY. */
+/** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, SELVRIN_CHECKPOINTS (rebuild the ledgers' checkpoints and end), SELVRIN_DEVICES (ports of the simulated devices), TLS_CERT, TLS_KEY, TRUST_PROXY (a number of proxies, or their addresses), HOSTNAMES (names the house is opened under, beside those set in it). */
 async function main(): Promise<void> {
   const { env } = process
   const url = env.DATABASE_URL
@@ -31,12 +32,16 @@ async function main(): Promise<void> {
 
   const options = {
     ...(env.WEB_DIR === undefined ? {} : { webDir: env.WEB_DIR }),
-    ...(env.TRUST_PROXY === undefined ? {} : { trustProxy: env.TRUST_PROXY }),
+    ...(env.TRUST_PROXY === undefined || env.TRUST_PROXY === '' ? {} : { trustProxy: env.TRUST_PROXY }),
+    hosts: [host, ...(env.HOSTNAMES ?? '').split(',')].map((name) => name.trim()).filter(Boolean),
   }
   const { app, close } = createApp({ db, clock }, options)
   const stopReading = readDevices({ db, clock })
   const tls = env.TLS_CERT && env.TLS_KEY ? { cert: readFileSync(env.TLS_CERT), key: readFileSync(env.TLS_KEY) } : null
   const server = tls ? createHttps(tls, app) : createHttp(app)
+  // whoever dawdles over a request does not keep a place for ever
+  server.headersTimeout = 15_000
+  server.requestTimeout = 120_000
   await new Promise<void>((resolve, reject) => server.once('error', reject).listen(port, host, resolve))
 
   const address = server.address()
@@ -62,7 +67,7 @@ async function main(): Promise<void> {
 
 main().catch((error: unknown) => {
   const code = (error as { code?: string }).code
-  if (error instanceof WrongKind) console.error(error.message)
+  if (error instanceof WrongKind || error instanceof WrongSetting) console.error(error.message)
   else if (code === 'EADDRINUSE')
     console.error(`Port ${process.env.PORT ?? 4780} is taken by another program. Choose another: PORT=4790 npm start`)
   else console.error(error)

@@ -29,6 +29,23 @@ const settings = z.strictObject({
     .regex(/^[A-Z]{3}$/, 'Write the three letters of a currency, such as EUR.'),
   /** a second person looks at developing agents and restrainers on the scales */
   secondCheck: z.boolean(),
+  /** names the house is opened under beside its own addresses; a request under any other is refused */
+  hosts: z
+    .array(
+      z
+        .string()
+        .trim()
+        .toLowerCase()
+        .max(253)
+        .regex(
+          /^(?=.{1,253}$)[a-z0-9]([a-z0-9-]{0,62}[a-z0-9])?(\.[a-z0-9]([a-z0-9-]{0,62}[a-z0-9])?)*$/,
+          'Write a name such as darkroom.local, without http:// and without a port.',
+        ),
+    )
+    .max(20)
+    .default([]),
+  /** bench devices may stand outside this network */
+  publicDevices: z.boolean().default(false),
 })
 export const darkroom = z.object({ version, ...settings.shape })
 

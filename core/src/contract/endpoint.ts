@@ -24,6 +24,10 @@ export interface Endpoint<
   password?: boolean
   /** the answer is a file instead of JSON */
   file?: boolean
+  /** most bytes of its JSON; 64 kB where not given */
+  bodyBytes?: number
+  /** a file may come along, as multipart/form-data with the JSON in its field “body”: most bytes of it */
+  upload?: number
 }
 
 /** A file a route answers with. */
@@ -48,11 +52,12 @@ export function endpoint<
   path: string,
   access: Access,
   summary: string,
-  parts: { params?: P; query?: Q; body?: B; secret?: boolean; password?: boolean } & (
+  parts: { params?: P; query?: Q; body?: B; secret?: boolean; password?: boolean; bodyBytes?: number; upload?: number } & (
     { response: R; file?: false } | { file: true; response?: R }
   ),
 ): Endpoint<P, Q, B, R> {
   const { params = nothing, query = nothing, body = nothing, response = fileAnswer, secret = false, password = false, file = false } = parts
+  const { bodyBytes, upload } = parts
   return {
     method,
     path,
@@ -65,5 +70,7 @@ export function endpoint<
     secret,
     password,
     file,
+    ...(bodyBytes === undefined ? {} : { bodyBytes }),
+    ...(upload === undefined ? {} : { upload }),
   }
 }

@@ -120,11 +120,13 @@ export const formulaApi = {
     response: formula.extend({ versions: z.array(formulaVersion), batches: z.array(batch) }),
   }),
   create: endpoint('POST', '/api/formulas', 'technician', 'Write a new formula', {
+    bodyBytes: 256_000,
     body: z.strictObject({ id, versionId: id, body: formulaBody }),
     response: formula,
   }),
   revise: endpoint('POST', '/api/formulas/:id/versions', 'technician', 'A new version; what was mixed before keeps its own', {
     params: idParams,
+    bodyBytes: 256_000,
     body: z.strictObject({ version, versionId: id, body: formulaBody }),
     response: formula,
   }),

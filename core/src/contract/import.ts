@@ -31,6 +31,8 @@ export const importRow = z.discriminatedUnion('kind', [
     kind: z.literal('chart'),
     id,
     isNew: z.boolean(),
+    /** the version it was understood against; a row changed meanwhile is not written over */
+    version: z.int().min(1).optional(),
     body: z.strictObject(chartBody),
   }),
   z.strictObject({
@@ -107,6 +109,7 @@ export const importApi = {
   }),
   stage: endpoint('POST', '/api/imports/:id/rows', 'technician', 'Send a portion of the rows', {
     params: idParams,
+    bodyBytes: 6_000_000,
     body: z.strictObject({ from: z.int().min(0), rows: z.array(importRow).min(1).max(importPortion) }),
     response: counts,
   }),

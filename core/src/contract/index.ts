@@ -39,7 +39,7 @@ export const endpoints: Endpoint[] = Object.values(api).flatMap((subject) => Obj
 
 export type { Access, Endpoint, FileAnswer } from './endpoint'
 export { problem, type Problem } from './common'
-export { liveEvent, type LiveEvent } from './live'
+export { liveEvent, memberSubjects, type LiveEvent } from './live'
 export type { Bottle, BottlePage, LedgerEntry, LedgerLine } from './bottle'
 export type { ChartRow } from './chart'
 export { chemicalBody, ownChemical, type ChemicalBody, type ChemicalRow } from './chemical'

@@ -77,7 +77,8 @@ export const jarApi = {
   }),
   putSheet: endpoint('PUT', '/api/jars/:id/sheet', 'technician', 'Attach the supplier’s safety sheet', {
     params: idParams,
-    body: z.strictObject({ name: z.string().trim().min(1).max(160), base64: z.base64().max(Math.ceil(sheetBytes / 3) * 4) }),
+    body: z.strictObject({ name: z.string().trim().min(1).max(160) }),
+    upload: sheetBytes,
     response: jarPage,
   }),
   getSheet: endpoint('GET', '/api/jars/:id/sheet', 'technician', 'The supplier’s safety sheet', { params: idParams, file: true }),

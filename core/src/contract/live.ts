@@ -25,4 +25,6 @@ export const liveEvent = z.object({
   id: z.string(),
   version: z.number().nullable(),
 })
+/** Subjects members hear of as well; the rest is a technician's. */
+export const memberSubjects: readonly LiveEvent['subject'][] = ['bottle', 'roll', 'notice', 'darkroom', 'shelf', 'person']
 export type LiveEvent = z.infer<typeof liveEvent>

@@ -84,6 +84,7 @@ export const mixApi = {
   }),
   record: endpoint('POST', '/api/mixes/:id/events', 'technician', 'What happened at the bench; each id counts once', {
     params: idParams,
+    bodyBytes: 256_000,
     body: z.strictObject({ events: z.array(mixEvent).min(1).max(50) }),
     response: mix,
   }),

@@ -2,6 +2,8 @@ import { z } from 'zod'
 import { done, id, idParams, listQuery, name, page, version } from './common'
 import { endpoint } from './endpoint'
 
+/** A password that is chosen; whether it is a common one the server looks. */
+export const newPassword = z.string().min(10, 'A password needs at least 10 characters.').max(200)
 export const role = z.enum(['member', 'technician'])
 export const units = z.enum(['metric', 'us'])
 
@@ -48,12 +50,22 @@ export const personApi = {
   }),
   exportData: endpoint('GET', '/api/people/:id/export', 'member', 'All that is kept about a person (members: themselves)', {
     params: idParams,
-    response: z.object({ person, rolls: z.array(z.record(z.string(), z.unknown())) }),
+    response: z.object({
+      person,
+      rolls: z.array(z.record(z.string(), z.unknown())),
+      /** by what it is: notices, sessions, and every line in the darkroom's records that names them */
+      kept: z.record(z.string(), z.array(z.record(z.string(), z.unknown()))),
+    }),
   }),
   erase: endpoint('DELETE', '/api/people/:id', 'technician', 'Erase a person’s data; their runs stay without a name', {
     params: idParams,
     body: z.strictObject({ version }),
     response: done,
+  }),
+  changePassword: endpoint('PUT', '/api/me/password', 'member', 'One’s own new password; every other session ends', {
+    body: z.strictObject({ current: z.string().min(1).max(200), password: newPassword }),
+    response: done,
+    password: true,
   }),
   changeMe: endpoint('PUT', '/api/me', 'member', 'One’s own settings', {
     body: z.strictObject({ version, units: units.optional(), letterKeys: z.boolean().optional(), sounds: z.boolean().optional() }),

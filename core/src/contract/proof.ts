@@ -143,6 +143,7 @@ export const proofApi = {
     response: context,
   }),
   write: endpoint('POST', '/api/proofs', 'technician', 'A test of a bottle or a film, judged here and written into its record', {
+    upload: pictureBytes,
     body: z
       .strictObject({
         id,
@@ -156,7 +157,6 @@ export const proofApi = {
         picture: z
           .strictObject({
             name: z.string().trim().min(1).max(160),
-            base64: z.string().max(Math.ceil((pictureBytes * 4) / 3) + 4),
             marks: pictureMarks,
           })
           .optional(),

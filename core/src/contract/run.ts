@@ -142,16 +142,19 @@ export const runApi = {
   }),
   record: endpoint('POST', '/api/runs/:id/events', 'technician', 'What happened on the clock; each id counts once', {
     params: idParams,
+    bodyBytes: 256_000,
     body: z.strictObject({ events: z.array(runEvent).min(1).max(200) }),
     response: z.object({ kept: z.array(id) }),
   }),
   finish: endpoint('POST', '/api/runs/:id/finish', 'technician', 'The run is over: writes uses, tally marks and the films’ records', {
     params: idParams,
+    bodyBytes: 256_000,
     body: z.strictObject({ version, at: millis, events: z.array(runEvent).max(200), note: note.default('') }),
     response: run,
   }),
   abandon: endpoint('POST', '/api/runs/:id/abandon', 'technician', 'Give a run up', {
     params: idParams,
+    bodyBytes: 256_000,
     body: z.strictObject({
       version,
       at: millis,

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { done, name } from './common'
 import { endpoint } from './endpoint'
-import { me, units } from './person'
+import { me, newPassword, units } from './person'
 
 export const login = z
   .string()
@@ -10,7 +10,7 @@ export const login = z
   .min(2, 'Write your sign-in name.')
   .max(60)
   .regex(/^[a-z0-9._@+-]+$/, 'Use letters, digits and . _ @ + - only.')
-export const password = z.string().min(10, 'A password needs at least 10 characters.').max(200)
+export const password = newPassword
 export const code = z.string().trim().toUpperCase().min(6).max(20)
 
 export const session = z.object({

@@ -1,7 +1,7 @@
 import { calibratedPh, calibrationOf } from './calibration'
-import { readDeviceLine } from './readDeviceLine'
+import { plainPattern, readDeviceLine } from './readDeviceLine'
 
-const pattern = /^(?:(?<stable>ST)|US),(?<value>[+-]?\d+(?:\.\d+)?),(?<unit>g|kg|C|F|pH)$/
+const pattern = plainPattern('^(?:(?<stable>ST)|US),(?<value>[+-]?\\d+(?:\\.\\d+)?),(?<unit>g|kg|C|F|pH)$')
 test.each([
   ['ST,+0012.34,g', 'scale', { value: 12.34, stable: true }],
   ['US,+0012.30,g', 'scale', { value: 12.3, stable: false }],
@@ -21,7 +21,7 @@ test.each([
   }
 })
 test('a device that never says whether it has settled is taken at its word', () => {
-  expect(readDeviceLine(/(?<value>\d+\.\d+)/, 'weight 5.25', 'scale')).toEqual({ value: 5.25, stable: true })
+  expect(readDeviceLine(plainPattern('(?<value>\\d+\\.\\d+)'), 'weight 5.25', 'scale')).toEqual({ value: 5.25, stable: true })
 })
 
 test('two buffers give slope and offset, and a reading its pH back', () => {

@@ -1,6 +1,18 @@
 import { DomainError } from '../error'
 import { parseQuantity } from '../quantity/parseQuantity'
 
+/** A pattern a device's line is read by. Which engine runs it is the caller's: what comes from outside wants one whose time grows with the line only. */
+export interface LinePattern {
+  source: string
+  /** what its named groups hold; null where the line does not fit */
+  groupsOf: (line: string) => Record<string, string | undefined> | null
+}
+/** The browser's own expressions, for trying a pattern on one line that was typed. */
+export const plainPattern = (source: string): LinePattern => {
+  const expression = new RegExp(source)
+  return { source, groupsOf: (line) => expression.exec(line)?.groups ?? null }
+}
+
 export type DeviceUnit = 'g' | 'C' | 'pH'
 
 /** A reading of a bench device: g, °C or pH. */
@@ -16,8 +28,8 @@ const number = /^[+-]?\s*\d+(?:[.,]\d+)?$/
  * Reads one line a device has sent. `pattern` is a regular expression with a group `value`, and if the device says so `unit` and a group `stable` that takes
  * part only when the value has settled. Lines that do not fit answer null. 'ST,+0012.34,g' is 12.34 g, stable.
  */
-export function readDeviceLine(pattern: RegExp, line: string, kind: 'scale' | 'thermometer' | 'ph-meter'): DeviceLine | null {
-  const groups = pattern.exec(line.trim())?.groups
+export function readDeviceLine(pattern: LinePattern, line: string, kind: 'scale' | 'thermometer' | 'ph-meter'): DeviceLine | null {
+  const groups = pattern.groupsOf(line.trim())
   const text = groups?.value?.replace(/\s/g, '')
   if (!groups || text === undefined || !number.test(text)) return null
   const plain = Number(text.replace(',', '.'))

@@ -102,7 +102,10 @@ function chartReader(present: Present, newId: () => string): Reader {
       changes,
       problems,
       notes: [],
-      row: state === 'same' ? null : { kind: 'chart', id: before?.id ?? newId(), isNew: !before, body },
+      row:
+        state === 'same'
+          ? null
+          : { kind: 'chart', id: before?.id ?? newId(), isNew: !before, ...(before ? { version: before.version } : {}), body },
     }
   }
 }

@@ -1,3 +1,4 @@
+import { AsyncLocalStorage } from 'node:async_hooks'
 import pg from 'pg'
 import { DataTypes, QueryTypes, Sequelize, type Transaction } from 'sequelize'
 
@@ -24,12 +25,18 @@ export interface Database {
   one: <T extends object>(sql: string, bind?: unknown[], tx?: Transaction) => Promise<T | undefined>
   run: (sql: string, bind?: unknown[], tx?: Transaction) => Promise<void>
   transaction: <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>
+  /** something that ends with it */
+  beforeClose: (end: () => Promise<void>) => void
   close: () => Promise<void>
 }
+
+/** The transaction a piece of work runs in: every statement of it goes there, so that none waits for a second connection while it holds the first. */
+const inside = new AsyncLocalStorage<Transaction>()
 
 /** A pool of connections to the database at that URL. */
 export function connect(url: string): Database {
   let count = 0
+  const ends: (() => Promise<void>)[] = []
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
     dialectModule: pg,
@@ -39,16 +46,24 @@ export function connect(url: string): Database {
   // statements here are short and many: compiling one anew each time, as it is guessed costly over a long history, takes longer than running it
   sequelize.addHook('afterConnect', (connection: unknown) => (connection as pg.Client).query('set jit = off').then(() => undefined))
   // parameters of our own statements only: the driver binds them, nothing is pasted into SQL
+  const within = (tx?: Transaction) => {
+    const mine = tx ?? inside.getStore()
+    return mine ? { transaction: mine } : {}
+  }
   const query = (sql: string, bind: unknown[] = [], tx?: Transaction) =>
-    sequelize.query(sql, { type: QueryTypes.SELECT, bind, raw: true, ...(tx ? { transaction: tx } : {}) })
+    sequelize.query(sql, { type: QueryTypes.SELECT, bind, raw: true, ...within(tx) })
   return {
     sequelize,
     url,
     statements: () => count,
     rows: async (sql, bind, tx) => (await query(sql, bind, tx)) as never,
     one: async (sql, bind, tx) => (await query(sql, bind, tx))[0] as never,
-    run: async (sql, bind = [], tx) => void (await sequelize.query(sql, { bind, raw: true, ...(tx ? { transaction: tx } : {}) })),
-    transaction: (work) => sequelize.transaction(work),
-    close: () => sequelize.close(),
+    run: async (sql, bind = [], tx) => void (await sequelize.query(sql, { bind, raw: true, ...within(tx) })),
+    transaction: (work) => sequelize.transaction((tx) => inside.run(tx, () => work(tx))),
+    beforeClose: (end) => void ends.push(end),
+    close: async () => {
+      await Promise.all(ends.map((end) => end()))
+      await sequelize.close()
+    },
   }
 }

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid'
 import type { Clock } from '../clock'
 import { rebuildCheckpoints } from '../bottle/checkpoint'
 import { loadDemo } from '../demo/load'
+import { idempotencyLifeMs } from '../http/pruning'
 import { newCode, sha256 } from '../session/password'
 import type { Database } from './connection'
 import { alone, migrateUp } from './migrate'
@@ -11,8 +12,6 @@ export type Kind = 'demo' | 'house'
 
 /** The database is of the other kind than asked for, or may not be erased. */
 export class WrongKind extends Error {}
-
-const idempotencyLifeMs = 30 * 86_400_000
 
 /** What kind this database is; null while it has no schema. */
 export async function kindOf(db: Database): Promise<Kind | null> {

@@ -1,9 +1,10 @@
 import { connect, type Socket } from 'node:net'
-import { createInterface } from 'node:readline'
 import { calibratedPh, correctedTemperature, readDeviceLine, type ThermometerPoint } from '@selvrin/core'
 import type { Device, Reading } from '@selvrin/core/contract'
 import pg from 'pg'
 import type { House } from '../http/route'
+import { addressOf } from './address'
+import { linePattern } from './pattern'
 import { deviceRows } from './rows'
 
 /** Whoever holds this lock reads the devices; several servers take turns. */
@@ -33,15 +34,21 @@ export function readDevices(house: House): () => Promise<void> {
   async function refresh(): Promise<void> {
     const devices = (
       await house.db.rows<Followed>(
-        `select d.*, coalesce(i.points, '[]'::jsonb) as points from (${deviceRows} where active) d left join instrument i on i.device_id = d.id`,
+        `select d.*, coalesce(i.points, '[]'::jsonb) as points, (select public_devices from darkroom) as "publicAllowed" from (${deviceRows} where active) d left join instrument i on i.device_id = d.id`,
       )
     ).filter(() => !ended)
     for (const [id, { device, stop }] of open)
-      if (!devices.some((one) => one.id === id && one.version === device.version)) {
+      if (!devices.some((one) => one.id === id && one.version === device.version && one.publicAllowed === device.publicAllowed)) {
         stop()
         open.delete(id)
       }
-    for (const device of devices) if (!open.has(device.id)) open.set(device.id, { device, stop: follow(device, tell, house.clock.now) })
+    for (const device of devices)
+      if (!open.has(device.id))
+        try {
+          open.set(device.id, { device, stop: follow(device, tell, house.clock.now) })
+        } catch {
+          // a pattern from before that this engine does not run: the device stays silent, and its page says so when it is written again
+        }
   }
 
   function dropAll(): void {
@@ -63,7 +70,10 @@ export function readDevices(house: House): () => Promise<void> {
       const { rows } = await mine.query<{ held: boolean }>('select pg_try_advisory_lock($1) as held', [lockKey])
       if (!rows[0]?.held) return again()
       client = mine
-      mine.on('notification', ({ payload }) => void (payload?.includes('"device"') && refresh().catch(() => undefined)))
+      mine.on(
+        'notification',
+        ({ payload }) => void ((payload?.includes('"device"') || payload?.includes('"darkroom"')) && refresh().catch(() => undefined)),
+      )
       await mine.query('listen selvrin')
       await refresh()
     } catch {
@@ -81,11 +91,11 @@ export function readDevices(house: House): () => Promise<void> {
 }
 
 /** A device with the offsets found for it, where it is a thermometer. */
-type Followed = Device & { points: ThermometerPoint[] }
+type Followed = Device & { points: ThermometerPoint[]; publicAllowed: boolean }
 
 /** Keeps a connection to one device and passes its readings on. A device that falls silent is told once, with no value. */
 function follow(device: Followed, tell: (reading: Reading) => void, now: () => number): () => void {
-  const pattern = new RegExp(device.pattern)
+  const pattern = linePattern(device.pattern)
   let socket: Socket | undefined
   let retry: NodeJS.Timeout | undefined
   let stopped = false
@@ -99,7 +109,7 @@ function follow(device: Followed, tell: (reading: Reading) => void, now: () => n
     tell(last)
   }
   function take(line: string): void {
-    const read = line.length > longestLine ? null : readDeviceLine(pattern, line, device.kind)
+    const read = readDeviceLine(pattern, line, device.kind)
     if (!read) return
     lost = false
     const value = trueValue(device, read.value)
@@ -109,26 +119,51 @@ function follow(device: Followed, tell: (reading: Reading) => void, now: () => n
     last = { deviceId: device.id, value, stable: read.stable, at }
     tell(last)
   }
-  function dial(): void {
-    if (stopped) return
-    const mine = connect({ host: device.host, port: device.port })
-    socket = mine
-    mine.setEncoding('ascii')
-    mine.setTimeout(silentMs, () => mine.destroy())
-    createInterface({ input: mine })
-      .on('line', take)
-      .on('error', () => undefined)
-    mine.on('error', () => undefined)
-    mine.on('close', () => {
-      lose()
-      if (!stopped) retry = setTimeout(dial, retryMs)
-    })
+  const again = (): void => {
+    lose()
+    if (!stopped) retry = setTimeout(() => void dial(), retryMs)
   }
-  dial()
+  async function dial(): Promise<void> {
+    if (stopped) return
+    let address: string
+    try {
+      address = await addressOf(device.host, device.publicAllowed)
+    } catch {
+      return again()
+    }
+    if (stopped) return
+    const mine = connect({ host: address, port: device.port })
+    socket = mine
+    mine.setEncoding('latin1')
+    mine.setTimeout(silentMs, () => mine.destroy())
+    mine.on('data', linesOf(take))
+    mine.on('error', () => undefined)
+    mine.on('close', again)
+  }
+  void dial()
   return () => {
     stopped = true
     clearTimeout(retry)
     socket?.destroy()
+  }
+}
+
+/** Cuts what arrives into lines. A line that grows too long is let go while it arrives: nothing of it is kept. */
+export function linesOf(take: (line: string) => void): (chunk: string) => void {
+  let rest = ''
+  let tooLong = false
+  return (chunk) => {
+    const parts = chunk.split(/\r?\n|\r/)
+    parts.forEach((part, i) => {
+      const complete = i < parts.length - 1
+      if (!tooLong) rest += part.slice(0, longestLine + 1 - rest.length)
+      tooLong ||= rest.length > longestLine
+      if (!complete) return
+      if (!tooLong && rest !== '') take(rest)
+      rest = ''
+      tooLong = false
+    })
+    if (tooLong) rest = ''
   }
 }
 

@@ -65,12 +65,8 @@ export function formulaRoutes(router: Router, house: House): void {
     return formulaRow(db, params.id, tx)
   })
 
-  route(router, house, api.formula.phWhy, async ({ params, body, who, tx }) => {
-    const said = await db.rows(
-      `update batch set ph_why = $2 || ' (' || (select name from person where id = $3) || ')' where id = $1 and ph is not null returning id`,
-      [params.id, body.reason, who.id],
-      tx,
-    )
+  route(router, house, api.formula.phWhy, async ({ params, body, tx }) => {
+    const said = await db.rows(`update batch set ph_why = $2 where id = $1 and ph is not null returning id`, [params.id, body.reason], tx)
     if (said.length === 0) throw new Refusal(409, 'no-ph', 'That batch has no pH on record.')
     await db.run('update bottle set version = version + 1 where batch_id = $1', [params.id], tx)
     return { done: true as const }

@@ -46,15 +46,47 @@ function databaseAnswer(error: { code: string; constraint?: string }): Answer | 
   if (error.code.startsWith('23')) return { status: 409, problem: { code: 'refused', message: words ?? 'The record does not allow that.' } }
   if (error.code.startsWith('22'))
     return { status: 422, problem: { code: 'invalid', message: 'One of the values cannot be kept: check amounts and special characters.' } }
+  if (outage.test(error.code)) return unavailable
   if (error.code === '40001' || error.code === '40P01')
     return { status: 409, problem: { code: 'busy', message: 'Someone wrote at the same moment. Try again.' } }
   return undefined
+}
+
+/** classes of PostgreSQL's errors that say it is going, coming or full, and nothing of the request */
+const outage = /^(08|53|57P|58)/
+const unavailable: Answer = {
+  status: 503,
+  problem: {
+    code: 'unavailable',
+    message:
+      'The darkroom’s records cannot be reached just now. Try again; it may or may not have been kept, and the same try again counts once.',
+  },
+}
+/** Connections that were refused, lost, or not to be had in time. */
+const unreachable = [
+  'SequelizeConnectionError',
+  'SequelizeConnectionRefusedError',
+  'SequelizeConnectionAcquireTimeoutError',
+  'SequelizeHostNotReachableError',
+  'SequelizeConnectionTimedOutError',
+  'SequelizeHostNotFoundError',
+  'SequelizeInvalidConnectionError',
+]
+const isLost = (error: unknown): boolean => {
+  const { code, message } = (error ?? {}) as { code?: unknown; message?: unknown }
+  return (
+    (typeof code === 'string' && ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT'].includes(code)) ||
+    (typeof message === 'string' &&
+      /connection terminated|connection ended|ConnectionManager.getConnection was called after/i.test(message))
+  )
 }
 
 function answerFor(error: unknown): Answer | undefined {
   if (error instanceof Refusal) return { status: error.status, problem: { code: error.code, message: error.message, ...error.more } }
   if (error instanceof DomainError) return { status: 422, problem: { code: error.code, message: error.message } }
   if (typeof error !== 'object' || error === null) return undefined
+  const { name, original: inner } = error as { name?: string; original?: unknown }
+  if ((name !== undefined && unreachable.includes(name)) || isLost(error) || isLost(inner)) return unavailable
   const { original, type, status } = error as { original?: { code?: string; constraint?: string }; type?: string; status?: number }
   if (typeof original?.code === 'string') return databaseAnswer({ ...original, code: original.code })
   if (type === 'entity.too.large')

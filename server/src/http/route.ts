@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto'
 import type { Endpoint, FileAnswer } from '@selvrin/core/contract'
 import type { Request, Response, Router } from 'express'
 import type { Transaction } from 'sequelize'
@@ -6,6 +5,8 @@ import type { z } from 'zod'
 import type { Clock } from '../clock'
 import type { Database } from '../database/connection'
 import { personOf, type Who } from '../session/cookie'
+import { readBody, requestHash, type Upload } from './body'
+import { loosened } from './loosened'
 import { schemaProblem } from './problems'
 import { Refusal } from './refusal'
 
@@ -25,6 +26,10 @@ export interface Call<E extends Endpoint> extends House {
   now: number
   /** the request's own transaction; reads have none */
   tx?: Transaction
+  /** the file that came along, where the endpoint takes one */
+  upload: Upload | null
+  /** what `before` found out, outside of any transaction */
+  before: unknown
   request: Request
   response: Response
 }
@@ -55,15 +60,14 @@ async function once<T>(
   endpoint: Endpoint,
   who: Who,
   request: Request,
+  upload: Upload | null,
   now: number,
   tx: Transaction,
   work: () => Promise<T>,
 ): Promise<T> {
   const key = request.get('idempotency-key') ?? ''
   if (!keyPattern.test(key)) throw new Refusal(400, 'no-key', 'A write needs an Idempotency-Key header of 8 to 80 letters and digits.')
-  const hash = createHash('sha256')
-    .update(`${request.method} ${request.originalUrl} ${endpoint.password ? '' : JSON.stringify(request.body ?? null)}`)
-    .digest('hex')
+  const hash = requestHash(request, upload, !endpoint.password)
   const fresh = await db.rows(
     'insert into idempotency (person_id, key, request_hash, created_at) values ($1, $2, $3, $4) on conflict do nothing returning key',
     [who.id, key, hash, new Date(now)],
@@ -93,27 +97,34 @@ function sendFile(response: Response, { name, type, bytes }: FileAnswer): void {
   response.end(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength))
 }
 
-/** Adds a route of the contract: checks who asks and what was sent, runs writes once and in one transaction, and sends only what the contract names. */
-export function route<E extends Endpoint>(router: Router, house: House, endpoint: E, handler: Handler<E>): void {
+interface Aside<E extends Endpoint> {
+  /** what takes long, or asks elsewhere, and is done before the transaction begins, while no row is locked: hashing a password, reading a picture */
+  before?: (call: Call<E>) => Promise<unknown>
+}
+
+/**
+ * Adds a route of the contract: checks who asks before anything that was sent is read, then what was sent, runs writes once and in one transaction, and sends
+ * only what the contract names.
+ */
+export function route<E extends Endpoint>(router: Router, house: House, endpoint: E, handler: Handler<E>, aside: Aside<E> = {}): void {
   const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
+  // what was written is read back whatever its figures are
+  const answered = endpoint.file ? endpoint.response : loosened(endpoint.response)
   router[method](endpoint.path, async (request, response) => {
     const now = house.clock.now()
-    const who = allow(endpoint, await personOf(house, request, now))
-    const call = {
-      ...house,
-      params: parsed(endpoint.params, request.params, 'address', 404),
-      query: parsed(endpoint.query, request.query, 'question', 400),
-      body: parsed(endpoint.body, request.body ?? {}, 'form', 400),
-      who,
-      now,
-      request,
-      response,
-    } as Call<E>
-    const send = async (tx?: Transaction) => endpoint.response.parse(await handler(tx ? { ...call, tx } : call))
+    const person = await personOf(house, request, now)
+    const who = allow(endpoint, person)
+    const params = parsed(endpoint.params, request.params, 'address', 404)
+    const query = parsed(endpoint.query, request.query, 'question', 400)
+    const upload = await readBody(endpoint, request, response, person !== null)
+    const body = parsed(endpoint.body, request.body ?? {}, 'form', 400)
+    const call = { ...house, params, query, body, who, now, upload, before: undefined, request, response } as Call<E>
+    call.before = await aside.before?.(call)
+    const send = async (tx?: Transaction) => answered.parse(await handler(tx ? { ...call, tx } : call)) as z.output<E['response']>
     const answer =
       endpoint.method === 'GET' || endpoint.path.startsWith('/api/session')
         ? await send()
-        : await house.db.transaction((tx) => once(house, endpoint, who, request, now, tx, () => send(tx)))
+        : await house.db.transaction((tx) => once(house, endpoint, who, request, upload, now, tx, () => send(tx)))
     if (endpoint.file) sendFile(response, answer as FileAnswer)
     else response.json(answer)
   })

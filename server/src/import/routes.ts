@@ -18,9 +18,15 @@ interface Import {
 export function importRoutes(router: Router, house: House): void {
   const { db } = house
 
-  async function openImport(id: string, tx: Transaction | undefined): Promise<Import> {
-    const row = await db.one<Import>('select kind, state, rows from import where id = $1 for update', [id], tx)
+  /** An import as whoever began it goes on with it: nobody writes what someone else has laid ready. */
+  async function openImport(id: string, by: string, tx: Transaction | undefined): Promise<Import> {
+    const row = await db.one<Import & { by: string | null }>(
+      'select kind, state, rows, by_person as by from import where id = $1 for update',
+      [id],
+      tx,
+    )
     if (!row) throw notFound('import')
+    if (row.by !== by) throw new Refusal(403, 'not-yours', 'Someone else laid this import ready. Read the file in yourself.')
     if (row.state !== 'open')
       throw new Refusal(
         409,
@@ -41,8 +47,10 @@ export function importRoutes(router: Router, house: House): void {
     return { staged: 0, rows: body.rows }
   })
 
-  route(router, house, api.import.stage, async ({ params, body, tx }) => {
-    const open = await openImport(params.id, tx)
+  route(router, house, api.import.stage, async ({ params, body, who, tx }) => {
+    const open = await openImport(params.id, who.id, tx)
+    if (body.from + body.rows.length > open.rows)
+      throw new Refusal(422, 'too-many-rows', `This import was begun with ${open.rows} rows, and these go beyond. Begin it again.`)
     const catalogue = await catalogueOf(db, tx)
     for (const [i, row] of body.rows.entries()) {
       if (row.kind !== open.kind) throw new Refusal(422, 'other-kind', `Row ${body.from + i + 1} is of another kind than this import.`)
@@ -60,7 +68,7 @@ export function importRoutes(router: Router, house: House): void {
   })
 
   route(router, house, api.import.apply, async ({ params, who, now, tx }) => {
-    const open = await openImport(params.id, tx)
+    const open = await openImport(params.id, who.id, tx)
     const rows = (
       await db.rows<{ row: ImportRow }>('select row from import_row where import_id = $1 order by position', [params.id], tx)
     ).map((one) => one.row)
@@ -97,8 +105,8 @@ export function importRoutes(router: Router, house: House): void {
     return { written: rows.length - passedOver }
   })
 
-  route(router, house, api.import.cancel, async ({ params, tx }) => {
-    await openImport(params.id, tx)
+  route(router, house, api.import.cancel, async ({ params, who, tx }) => {
+    await openImport(params.id, who.id, tx)
     await db.run(`update import set state = 'cancelled' where id = $1`, [params.id], tx)
     await db.run('delete from import_row where import_id = $1', [params.id], tx)
     return { done: true as const }

@@ -75,10 +75,10 @@ export async function writeJars({ db, by, now, tx }: Write, rows: Rows<'jars'>):
 /** New rows of the development chart, and times that changed. */
 export async function writeChart({ db, by, tx }: Write, rows: Rows<'chart'>): Promise<void> {
   if (rows.length === 0) return
-  const flat = (wanted: Rows<'chart'>) => JSON.stringify(wanted.map((row) => ({ id: row.id, ...row.body })))
+  const flat = (wanted: Rows<'chart'>) => JSON.stringify(wanted.map((row) => ({ id: row.id, version: row.version ?? null, ...row.body })))
   const fresh = rows.filter((row) => row.isNew)
   const changed = rows.filter((row) => !row.isNew)
-  const record = `as r(id uuid, film text, "formulaId" uuid, parts jsonb, ei int, "temperatureC" numeric, seconds numeric, source text, note text)`
+  const record = `as r(id uuid, version int, film text, "formulaId" uuid, parts jsonb, ei int, "temperatureC" numeric, seconds numeric, source text, note text)`
   await db.run(
     `insert into chart_row (id, film, formula_id, parts, ei, temperature_c, seconds, source, note, by_person)
      select r.id, r.film, r."formulaId", array(select p::text::numeric from jsonb_array_elements(r.parts) p), r.ei, r."temperatureC", r.seconds, r.source, r.note, $2
@@ -87,7 +87,7 @@ export async function writeChart({ db, by, tx }: Write, rows: Rows<'chart'>): Pr
     tx,
   )
   const written = await db.rows(
-    `update chart_row c set seconds = r.seconds, source = r.source, note = r.note, by_person = $2 from jsonb_to_recordset($1::jsonb) ${record} where c.id = r.id returning c.id`,
+    `update chart_row c set seconds = r.seconds, source = r.source, note = r.note, by_person = $2, version = c.version + 1 from jsonb_to_recordset($1::jsonb) ${record} where c.id = r.id and c.version = r.version returning c.id`,
     [flat(changed), by],
     tx,
   )

@@ -75,9 +75,10 @@ test('what is known of a jar changes by version; an edit of an older one is refu
 
 test('a safety sheet is kept as it came, told by its content, and shown without letting it do anything', async () => {
   const { id } = await newJar()
-  const sheet = (text: string, name = 'sheet.pdf') =>
-    ilse.send('PUT', `/api/jars/${id}/sheet`, { name, base64: Buffer.from(text).toString('base64') })
+  const sheet = (text: string, name = 'sheet.pdf') => ilse.sendFile('PUT', `/api/jars/${id}/sheet`, { name }, Buffer.from(text))
+  expect((await ilse.send('PUT', `/api/jars/${id}/sheet`, { name: 'sheet.pdf' })).body.code).toBe('not-a-form')
   expect((await sheet('<html>no sheet</html>')).body.code).toBe('not-a-sheet')
+  expect((await sheet(`%PDF-1.7 ${'x'.repeat(8_100_000)}`)).status).toBe(413)
   expect((await sheet('%PDF-1.7 a sheet')).body.sheet).toEqual({ name: 'sheet.pdf', type: 'application/pdf', bytes: 16 })
   const got = await fetch(`${house.url}/api/jars/${id}/sheet`, { headers: { cookie: ilse.cookie } })
   expect(await got.text()).toBe('%PDF-1.7 a sheet')

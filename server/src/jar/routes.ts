@@ -107,17 +107,28 @@ export function jarRoutes(router: Router, house: House): void {
     return jarPage(db, jar.id, tx)
   })
 
-  route(router, house, api.jar.putSheet, async ({ params, body, who, now, tx }) => {
-    await jarRow(db, params.id, tx)
-    const { type, bytes } = readSheet(body.base64)
-    await db.run(
-      `insert into jar_sheet (jar_id, name, type, bytes, at, by_person) values ($1, $2, $3, $4, $5, $6)
+  route(
+    router,
+    house,
+    api.jar.putSheet,
+    async ({ params, body, who, now, tx, before }) => {
+      await jarRow(db, params.id, tx)
+      const { type, bytes } = before as Awaited<ReturnType<typeof readSheet>>
+      await db.run(
+        `insert into jar_sheet (jar_id, name, type, bytes, at, by_person) values ($1, $2, $3, $4, $5, $6)
        on conflict (jar_id) do update set name = excluded.name, type = excluded.type, bytes = excluded.bytes, at = excluded.at, by_person = excluded.by_person`,
-      [params.id, body.name, type, bytes, new Date(now), who.id],
-      tx,
-    )
-    return jarPage(db, params.id, tx)
-  })
+        [params.id, body.name, type, bytes, new Date(now), who.id],
+        tx,
+      )
+      return jarPage(db, params.id, tx)
+    },
+    {
+      before: ({ upload }) => {
+        if (!upload) throw new Refusal(400, 'not-a-form', 'Choose the file of the sheet.')
+        return readSheet(upload.bytes)
+      },
+    },
+  )
 
   route(router, house, api.jar.getSheet, async ({ params }) => {
     const sheet = await db.one<{ name: string; type: string; bytes: Buffer }>('select name, type, bytes from jar_sheet where jar_id = $1', [

@@ -1,5 +1,6 @@
-import { sheetBytes, type sheetTypes } from '@selvrin/core/contract'
+import type { sheetTypes } from '@selvrin/core/contract'
 import { Refusal } from '../http/refusal'
+import { readPicture } from '../proof/picture'
 
 type SheetType = (typeof sheetTypes)[number]
 
@@ -10,17 +11,13 @@ const signatures: [SheetType, number[]][] = [
   ['image/jpeg', [0xff, 0xd8, 0xff]],
 ]
 
-/** The bytes and kind of an attached safety sheet; what is no PDF, PNG or JPEG, or too large, is refused. */
-export function readSheet(base64: string): { type: SheetType; bytes: Buffer } {
-  const bytes = Buffer.from(base64, 'base64')
-  if (bytes.length > sheetBytes)
-    throw new Refusal(
-      413,
-      'too-large',
-      `A safety sheet may have ${sheetBytes / 1e6} MB; this one has ${(bytes.length / 1e6).toFixed(1)} MB.`,
-    )
+/**
+ * The bytes and kind of an attached safety sheet. A picture of one is made anew from its pixels, so that it says nothing of where it was taken; a PDF is kept as the
+ * supplier made it. What is no PDF, PNG or JPEG is refused.
+ */
+export async function readSheet(bytes: Buffer): Promise<{ type: SheetType; bytes: Buffer }> {
   const type = signatures.find(([, start]) => start.every((byte, i) => bytes[i] === byte))?.[0]
   if (!type)
     throw new Refusal(422, 'not-a-sheet', 'This is neither a PDF nor a PNG or JPEG picture. Attach the supplier’s sheet as one of these.')
-  return { type, bytes }
+  return type === 'application/pdf' ? { type, bytes } : readPicture(bytes)
 }

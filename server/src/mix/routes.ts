@@ -1,7 +1,7 @@
 import { checkFormula, mixState, scaleFormula } from '@selvrin/core'
 import type { MixEvent } from '@selvrin/core'
 import { api, type MixSummary } from '@selvrin/core/contract'
-import type { Router } from 'express'
+import type { Request, Router } from 'express'
 import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { putOnShelf } from '../bottle/putOnShelf'
@@ -20,6 +20,11 @@ import { takeFromShelf } from './taking'
 
 /** Bottles may take this much more than the final volume: the meniscus is not a ruler. */
 const fillTolerance = 1.02
+
+interface Checker {
+  id: string
+  name: string
+}
 
 export function mixRoutes(router: Router, house: House): void {
   const { db } = house
@@ -105,30 +110,40 @@ export function mixRoutes(router: Router, house: House): void {
     return mixRow(db, mix.id, tx)
   })
 
-  route(router, house, api.mix.check, async ({ params, body, who, now, tx, request }) => {
-    const mix = await openMix(db, params.id, tx)
-    const line = stateOf(mix, await catalogueOf(db, tx)).lines[body.step]
-    if (!line?.needsCheck) throw new Refusal(409, 'no-check', 'There is nothing to look at in this step now. Load the page again.')
-    let checker = await db.one<{ id: string; name: string }>('select id, name from person where id = $1', [who.id], tx)
-    if (body.login !== undefined) {
-      await limiter.take(request, body.login)
-      const person = await db.one<{ id: string; name: string; password_hash: string | null }>(
-        'select id, name, password_hash from person where login = $1 and active',
-        [body.login],
-        tx,
-      )
-      if (!(await isPassword(body.password ?? '', person?.password_hash)) || !person)
-        throw new Refusal(422, 'wrong-password', 'Name or password is wrong. Type them again.', { field: 'password' })
-      await limiter.forget(request, body.login)
-      checker = person
-    }
-    const weighers = (await eventRows(db, mix.id, tx)).filter(({ event }) => event.kind === 'weigh' && event.step === body.step)
-    if (!checker || weighers.some((row) => row.byId === checker?.id))
-      throw new Refusal(422, 'same-person', 'Whoever weighed it cannot be the second pair of eyes. Ask someone else.')
-    const event: MixEvent = { id: body.eventId, kind: 'checked', step: body.step, by: checker.id, name: checker.name }
-    await writeEvents(mix.id, [event], checker.id, now, tx)
-    return mixRow(db, mix.id, tx)
-  })
+  /** The second person by name and password, known before any row is locked: hashing takes its time. */
+  async function checkerOf(login: string, password: string, request: Request): Promise<Checker> {
+    await limiter.take(request, login)
+    const person = await db.one<Checker & { password_hash: string | null }>(
+      'select id, name, password_hash from person where login = $1 and active',
+      [login],
+    )
+    if (!(await isPassword(password, person?.password_hash)) || !person)
+      throw new Refusal(422, 'wrong-password', 'Name or password is wrong. Type them again.', { field: 'password' })
+    await limiter.forget(request, login)
+    return person
+  }
+
+  route(
+    router,
+    house,
+    api.mix.check,
+    async ({ params, body, who, now, tx, before }) => {
+      const mix = await openMix(db, params.id, tx)
+      const line = stateOf(mix, await catalogueOf(db, tx)).lines[body.step]
+      if (!line?.needsCheck) throw new Refusal(409, 'no-check', 'There is nothing to look at in this step now. Load the page again.')
+      const checker = (before as Checker | null) ?? (await db.one<Checker>('select id, name from person where id = $1', [who.id], tx))
+      const weighers = (await eventRows(db, mix.id, tx)).filter(({ event }) => event.kind === 'weigh' && event.step === body.step)
+      if (!checker || weighers.some((row) => row.byId === checker.id))
+        throw new Refusal(422, 'same-person', 'Whoever weighed it cannot be the second pair of eyes. Ask someone else.')
+      const event: MixEvent = { id: body.eventId, kind: 'checked', step: body.step, by: checker.id, name: checker.name }
+      await writeEvents(mix.id, [event], checker.id, now, tx)
+      return mixRow(db, mix.id, tx)
+    },
+    {
+      before: ({ body, request }) =>
+        body.login === undefined ? Promise.resolve(null) : checkerOf(body.login, body.password ?? '', request),
+    },
+  )
 
   route(router, house, api.mix.finish, async ({ params, body, who, now, tx }) => {
     const mix = await openMix(db, params.id, tx)

@@ -39,74 +39,92 @@ export function proofRoutes(router: Router, house: House): void {
     return { ...(await contextOf(db, bottle)), proofs: await proofsOf(db, { bottleId: bottle.id, limit: 100, after: null }) }
   })
 
-  route(router, house, api.proof.write, async ({ body, who, now, tx }) => {
-    const guide = guideOf(body.kind)
-    const celsius =
-      body.thermometerId && body.reading.celsius !== undefined
-        ? correctedTemperature(body.reading.celsius, (await instrumentRow(db, body.thermometerId, tx)).points)
-        : body.reading.celsius
-    const reading = { ...body.reading, ...(celsius === undefined ? {} : { celsius }) }
-    const picture = body.picture ? { ...readPicture(body.picture.base64), name: body.picture.name, marks: body.picture.marks } : null
-    let bottle: Bottle | null = null
-    let judgement: Judgement
-    let referenceFrom: Reference['from'] | null = null
-    if (body.bottleId) {
-      await lockBottles(db, [body.bottleId], tx)
-      bottle = await bottleById(db, body.bottleId, now, tx)
-      if (!testsFor(bottle.family).some((one) => one.kind === body.kind))
-        throw new Refusal(422, 'wrong-test', `${guide.name} is no test of ${bottle.label} ${bottle.name}.`)
-      if (body.fresh && bottle.batchId === null)
-        throw new Refusal(422, 'no-batch', `${bottle.label} was not mixed here as a batch, so it has no fresh reading of its own to keep.`)
-      const context = await contextOf(db, bottle, tx)
-      referenceFrom = body.fresh ? null : (context.references[body.kind]?.from ?? null)
-      // the fresh reading is what the others are held against; it is held against nothing
-      judgement =
-        body.fresh && reading.value !== undefined
-          ? freshJudgement(body.kind, reading)
-          : judge(body.kind, reading, { ...context, reference: context.references[body.kind] ?? null })
-    } else {
-      await rollRow(db, body.rollId ?? '', tx)
-      if (guide.of !== 'film') throw new Refusal(422, 'wrong-test', `${guide.name} is no test of a film.`)
-      judgement = judge(body.kind, reading, { reference: null })
-    }
-    await db.run(
-      `insert into proof (id, kind, at, by_person, bottle_id, batch_id, roll_id, fresh, reading, judgement, rolls_per_l, note) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
-      [
-        body.id,
-        body.kind,
-        new Date(now),
-        who.id,
-        body.bottleId ?? null,
-        bottle?.batchId ?? null,
-        body.rollId ?? null,
-        body.fresh,
-        JSON.stringify(reading),
-        JSON.stringify(judgement),
-        bottle?.state.rollsPerL ?? null,
-        body.note,
-      ],
-      tx,
-    )
-    if (picture)
+  route(
+    router,
+    house,
+    api.proof.write,
+    async ({ body, who, now, tx, before }) => {
+      const guide = guideOf(body.kind)
+      const celsius =
+        body.thermometerId && body.reading.celsius !== undefined
+          ? correctedTemperature(body.reading.celsius, (await instrumentRow(db, body.thermometerId, tx)).points)
+          : body.reading.celsius
+      const reading = { ...body.reading, ...(celsius === undefined ? {} : { celsius }) }
+      const kept = before as Awaited<ReturnType<typeof readPicture>> | null
+      const picture = body.picture && kept ? { ...kept, name: body.picture.name, marks: body.picture.marks } : null
+      let bottle: Bottle | null = null
+      let judgement: Judgement
+      let referenceFrom: Reference['from'] | null = null
+      if (body.bottleId) {
+        await lockBottles(db, [body.bottleId], tx)
+        bottle = await bottleById(db, body.bottleId, now, tx)
+        if (!testsFor(bottle.family).some((one) => one.kind === body.kind))
+          throw new Refusal(422, 'wrong-test', `${guide.name} is no test of ${bottle.label} ${bottle.name}.`)
+        if (body.fresh && bottle.batchId === null)
+          throw new Refusal(
+            422,
+            'no-batch',
+            `${bottle.label} was not mixed here as a batch, so it has no fresh reading of its own to keep.`,
+          )
+        const context = await contextOf(db, bottle, tx)
+        referenceFrom = body.fresh ? null : (context.references[body.kind]?.from ?? null)
+        // the fresh reading is what the others are held against; it is held against nothing
+        judgement =
+          body.fresh && reading.value !== undefined
+            ? freshJudgement(body.kind, reading)
+            : judge(body.kind, reading, { ...context, reference: context.references[body.kind] ?? null })
+      } else {
+        await rollRow(db, body.rollId ?? '', tx)
+        if (guide.of !== 'film') throw new Refusal(422, 'wrong-test', `${guide.name} is no test of a film.`)
+        judgement = judge(body.kind, reading, { reference: null })
+      }
       await db.run(
-        'insert into proof_picture (proof_id, name, type, bytes, marks) values ($1, $2, $3, $4, $5)',
-        [body.id, picture.name, picture.type, picture.bytes, JSON.stringify(picture.marks)],
+        `insert into proof (id, kind, at, by_person, bottle_id, batch_id, roll_id, fresh, reading, judgement, rolls_per_l, note) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
+        [
+          body.id,
+          body.kind,
+          new Date(now),
+          who.id,
+          body.bottleId ?? null,
+          bottle?.batchId ?? null,
+          body.rollId ?? null,
+          body.fresh,
+          JSON.stringify(reading),
+          JSON.stringify(judgement),
+          bottle?.state.rollsPerL ?? null,
+          body.note,
+        ],
         tx,
       )
-    if (bottle) {
-      const test = testMarkOf(body.kind, reading, judgement, referenceFrom, now)
-      await writeEntry(
-        db,
-        { id: uuid(), bottleId: bottle.id, kind: 'test', at: now, by: who.id, ml: 0, test, proofId: body.id, note: judgement.reason },
-        tx,
-      )
-    }
-    const suspects =
-      judgement.verdict === 'failed'
-        ? await afterFailure(db, { proofId: body.id, guide, bottle, rollId: body.rollId ?? null, now }, tx)
-        : []
-    return { proof: await proofRow(db, body.id, tx), suspects }
-  })
+      if (picture)
+        await db.run(
+          'insert into proof_picture (proof_id, name, type, bytes, marks) values ($1, $2, $3, $4, $5)',
+          [body.id, picture.name, picture.type, picture.bytes, JSON.stringify(picture.marks)],
+          tx,
+        )
+      if (bottle) {
+        const test = testMarkOf(body.kind, reading, judgement, referenceFrom, now)
+        await writeEntry(
+          db,
+          { id: uuid(), bottleId: bottle.id, kind: 'test', at: now, by: who.id, ml: 0, test, proofId: body.id, note: judgement.reason },
+          tx,
+        )
+      }
+      const suspects =
+        judgement.verdict === 'failed'
+          ? await afterFailure(db, { proofId: body.id, guide, bottle, rollId: body.rollId ?? null, now }, tx)
+          : []
+      return { proof: await proofRow(db, body.id, tx), suspects }
+    },
+    {
+      // taken apart and made anew before anything is locked
+      before: async ({ body, upload }) => {
+        if ((body.picture === undefined) !== (upload === null))
+          throw new Refusal(400, 'not-a-form', 'A picture comes with what was marked on it, and the other way round.')
+        return upload ? readPicture(upload.bytes) : null
+      },
+    },
+  )
 
   route(router, house, api.proof.overrule, async ({ body, who, now, tx }) => {
     await lockBottles(db, [body.bottleId], tx)

@@ -8,6 +8,7 @@ import { meOf } from '../person/rows'
 import { dropCookie, openSession } from './cookie'
 import { hashPassword, isPassword, sha256 } from './password'
 import { signInLimiter } from './limit'
+import { requireStrong } from './strength'
 
 /** What a page needs to know first. */
 async function sessionFor({ db }: House, personId: string, now: number): Promise<Session> {
@@ -57,6 +58,7 @@ export function sessionRoutes(router: Router, house: House): void {
   route(router, house, api.session.useCode, async (call) => {
     const { login, code, password } = call.body
     await limiter.take(call.request, login)
+    requireStrong(password, [login])
     const hash = await hashPassword(password)
     const personId = await house.db.transaction(async (tx) => {
       const used = await house.db.one<{ person_id: string }>(
@@ -76,6 +78,7 @@ export function sessionRoutes(router: Router, house: House): void {
   route(router, house, api.session.first, async (call) => {
     const { login, code, password, name, units } = call.body
     await limiter.take(call.request, login)
+    requireStrong(password, [login, name])
     const hash = await hashPassword(password)
     const personId = uuid()
     await house.db.transaction(async (tx) => {

@@ -32,10 +32,15 @@ test('a session ends after its time, and signing out ends it at once', async () 
   const [nell, pell] = [await own.as('nell'), await own.as('pell')]
   await pell.send('DELETE', '/api/session')
   expect((await pell.send('GET', '/api/bottles')).status).toBe(401)
-  own.advance(29 * 86_400_000)
-  expect((await nell.send('GET', '/api/bottles')).status).toBe(200)
+  for (const days of [13, 13, 3]) {
+    own.advance(days * 86_400_000)
+    expect((await nell.send('GET', '/api/bottles')).status).toBe(200)
+  }
   own.advance(2 * 86_400_000)
   expect((await nell.send('GET', '/api/bottles')).status).toBe(401)
+  const idle = await own.as('nell')
+  own.advance(14 * 86_400_000 + 1)
+  expect((await idle.send('GET', '/api/bottles')).status).toBe(401)
   await own.close()
 }, 30_000)
 
@@ -121,3 +126,69 @@ test('the last technician stays one', async () => {
   expect((await ada.send('GET', '/api/formulas')).status).toBe(200)
   await own.close()
 })
+
+test('a password that everyone tries first is refused; one’s own is changed with the present one, and ends the other sessions', async () => {
+  const own = await testHouse()
+  const [here, there] = [await own.as('nell'), await own.as('nell')]
+  const change = (current: string, password: string) => here.send('PUT', '/api/me/password', { current, password })
+  for (const weak of ['password123', 'qwertyuiop1', 'aaaaaaaaaaaa', 'nellnellnell', 'abcabcabcabc'])
+    expect([weak, (await change(demoPassword, weak)).body.code]).toEqual([weak, 'weak-password'])
+  expect((await change('not it at all', 'brine heron lantern')).body).toMatchObject({ code: 'wrong-password', field: 'current' })
+  expect((await change(demoPassword, 'brine heron lantern')).status).toBe(200)
+  expect((await here.send('GET', '/api/bottles')).status).toBe(200)
+  expect((await there.send('GET', '/api/bottles')).status).toBe(401)
+  await own.close()
+}, 30_000)
+
+test('two technicians who demote each other: one of them stays, and neither waits for ever', async () => {
+  const own = await testHouse()
+  const ilse = await own.as('ilse')
+  const people = (await ilse.send('GET', '/api/people')).body.rows ?? []
+  const technicians = people.filter((row) => row.role === 'technician')
+  for (const one of technicians.slice(2)) await ilse.send('PUT', `/api/people/${String(one.id)}`, { version: one.version, role: 'member' })
+  const [a, b] = technicians as [Record<string, unknown>, Record<string, unknown>]
+  const callers = [await own.as(String(a.login)), await own.as(String(b.login))]
+  const both = await Promise.all(
+    [b, a].map((one, i) => callers[i]?.send('PUT', `/api/people/${String(one.id)}`, { version: one.version, role: 'member' })),
+  )
+  expect(both.map((one) => one?.status).filter((status) => status === 200)).toHaveLength(1)
+  const left = await own.db.rows(`select id from person where role = 'technician'`)
+  expect(left).toHaveLength(1)
+  await own.close()
+}, 30_000)
+
+test('what is kept of a member comes out whole, and their name goes out of everything when they are erased', async () => {
+  const own = await testHouse()
+  const ilse = await own.as('ilse')
+  const odo = (await ilse.send('GET', '/api/people')).body.rows?.find((row) => row.login === 'odo') as {
+    id: string
+    version: number
+    name: string
+  }
+  const nell = (await ilse.send('GET', '/api/people')).body.rows?.find((row) => row.login === 'nell') as { id: string }
+  const out = (await ilse.send('GET', `/api/people/${nell.id}/export`)).body as unknown as {
+    kept: Record<string, unknown[]>
+    rolls: unknown[]
+  }
+  expect(out.rolls.length).toBeGreaterThan(0)
+  expect(out.kept['runs with their films']?.length).toBeGreaterThan(0)
+  // a look at the scales that bears a name
+  await own.db.run(
+    `insert into mix (id, formula_version_id, final_ml, started_by, started_at) select gen_random_uuid(), id, 1000, null, now() from formula_version limit 1`,
+  )
+  await own.db.run(
+    `insert into mix_event (id, mix_id, event, by_person, at) select gen_random_uuid(), id, jsonb_build_object('kind', 'checked', 'by', $1::text, 'name', $2::text, 'step', 0), $1::uuid, now() from mix limit 1`,
+    [odo.id, odo.name],
+  )
+  expect((await ilse.send('DELETE', `/api/people/${odo.id}`, { version: odo.version })).status).toBe(200)
+  const tables = await own.db.rows<{ name: string }>(`select tablename as name from pg_tables where schemaname = 'public'`)
+  for (const { name } of tables) {
+    const found = await own.db.rows(`select 1 from ${name} t where to_jsonb(t)::text like $1 or to_jsonb(t)::text like $2`, [
+      `%${odo.name}%`,
+      `%${odo.id}%`,
+    ])
+    expect([name, found.length]).toEqual([name, 0])
+  }
+  await expect(own.db.run(`update mix_event set at = now()`)).rejects.toThrow(/append-only/)
+  await own.close()
+}, 30_000)

@@ -16,6 +16,8 @@ export interface Caller {
   cookie: string
   /** sends anything, as it is */
   send: (method: string, path: string, body?: unknown, headers?: Record<string, string>) => Promise<Answer>
+  /** sends a form with one file and the JSON beside it */
+  sendFile: (method: string, path: string, body: unknown, file: Buffer) => Promise<Answer>
   /** calls a route of the contract with the params filled in */
   call: (
     endpoint: Endpoint,
@@ -78,6 +80,17 @@ export async function testHouse(kind: Kind = 'demo', at?: string, options: Optio
         body: text.startsWith('{') ? (JSON.parse(text) as Answer['body']) : { text },
       }
     }
+    const sendFile: Caller['sendFile'] = async (method, path, body, file) => {
+      const form = new FormData()
+      form.set('body', JSON.stringify(body))
+      form.set('file', new Blob([new Uint8Array(file)]))
+      const response = await fetch(url + path, {
+        method,
+        headers: { ...(cookie === '' ? {} : { cookie }), 'idempotency-key': uuid() },
+        body: form,
+      })
+      return { status: response.status, headers: response.headers, body: (await response.json()) as Answer['body'] }
+    }
     const call: Caller['call'] = (endpoint, { params = {}, query, body, key } = {}) => {
       const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) => params[name] ?? name)
       const search = query ? `?${new URLSearchParams(query)}` : ''
@@ -88,7 +101,7 @@ export async function testHouse(kind: Kind = 'demo', at?: string, options: Optio
         key === undefined ? {} : { 'idempotency-key': key },
       )
     }
-    return { cookie, send, call }
+    return { cookie, send, sendFile, call }
   }
   return {
     db,

@@ -23,6 +23,8 @@ interface Parts<E extends Endpoint> {
   params?: z.input<E['params']>
   query?: z.input<E['query']>
   body?: z.input<E['body']>
+  /** a file that goes along, where the endpoint takes one */
+  file?: Blob
 }
 
 /** Keys of writes whose answer never came: the same write tried again counts once. */
@@ -38,8 +40,18 @@ export const onSignedOut = (handler: () => void): void => {
   signedOut = handler
 }
 
+function formOf(text: string, file: Blob): FormData {
+  const form = new FormData()
+  form.set('body', text)
+  form.set('file', file)
+  return form
+}
+
 /** Calls a route of the contract; refusals and lost connections throw a CallError. */
-export async function call<E extends Endpoint>(endpoint: E, { params, query, body }: Parts<E> = {}): Promise<z.output<E['response']>> {
+export async function call<E extends Endpoint>(
+  endpoint: E,
+  { params, query, body, file }: Parts<E> = {},
+): Promise<z.output<E['response']>> {
   const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) =>
     encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[name])),
   )
@@ -49,7 +61,7 @@ export async function call<E extends Endpoint>(endpoint: E, { params, query, bod
   const url = search === '' ? path : `${path}?${search}`
   const write = endpoint.method !== 'GET'
   const text = write ? JSON.stringify(body ?? {}) : undefined
-  const what = `${endpoint.method} ${url} ${text ?? ''}`
+  const what = `${endpoint.method} ${url} ${text ?? ''} ${file ? `${file.size} ${file.type}` : ''}`
   if (write && !openKeys.has(what)) openKeys.set(what, uuid())
   let response: Response
   try {
@@ -57,7 +69,10 @@ export async function call<E extends Endpoint>(endpoint: E, { params, query, bod
       method: endpoint.method,
       credentials: 'same-origin',
       ...(write
-        ? { headers: { 'content-type': 'application/json', 'idempotency-key': openKeys.get(what) ?? uuid() }, body: text as string }
+        ? {
+            headers: { ...(file ? {} : { 'content-type': 'application/json' }), 'idempotency-key': openKeys.get(what) ?? uuid() },
+            body: file ? formOf(text as string, file) : (text as string),
+          }
         : {}),
     })
   } catch {

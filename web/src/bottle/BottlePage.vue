@@ -18,15 +18,15 @@ import { useSession } from '../session/store'
 import { actionsOf, type Panel } from './bottleActions'
 import BottleFacts from './BottleFacts.vue'
 import BottleTests from './BottleTests.vue'
-import DilutePanel from './DilutePanel.vue'
 import { entryWords } from './entryWords'
 import LedgerTable from './LedgerTable.vue'
-import PourPanel from './PourPanel.vue'
-import RetirePanel from './RetirePanel.vue'
-import UsedPanel from './UsedPanel.vue'
 
 const LifeChart = defineAsyncComponent(() => import('./LifeChart.vue'))
 // what is done now and then is fetched when it is asked for
+const DilutePanel = defineAsyncComponent(() => import('./DilutePanel.vue'))
+const PourPanel = defineAsyncComponent(() => import('./PourPanel.vue'))
+const RetirePanel = defineAsyncComponent(() => import('./RetirePanel.vue'))
+const UsedPanel = defineAsyncComponent(() => import('./UsedPanel.vue'))
 const DecantPanel = defineAsyncComponent(() => import('./DecantPanel.vue'))
 const MeasurePanel = defineAsyncComponent(() => import('./MeasurePanel.vue'))
 const PhWhyPanel = defineAsyncComponent(() => import('./PhWhyPanel.vue'))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DomainError, readDeviceLine } from '@selvrin/core'
+import { DomainError, plainPattern, readDeviceLine } from '@selvrin/core'
 import { api, type Device, type DeviceKind } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, reactive } from 'vue'
@@ -34,7 +34,7 @@ const kinds = [
 /** What the pattern makes of a line the device has sent. */
 const tried = computed(() => {
   try {
-    const read = readDeviceLine(new RegExp(draft.pattern), draft.sample, draft.kind ?? 'scale')
+    const read = readDeviceLine(plainPattern(draft.pattern), draft.sample, draft.kind ?? 'scale')
     return read ? `read as ${read.value}${read.stable ? ', stable' : ', still moving'}` : 'does not fit the pattern'
   } catch (error) {
     return error instanceof DomainError || error instanceof SyntaxError ? 'the pattern is no regular expression' : 'cannot be read'

@@ -11,14 +11,6 @@ const emit = defineEmits<{ changed: [] }>()
 const { busy, problem, act } = useAction()
 const input = useTemplateRef<HTMLInputElement>('input')
 
-/** The file as base64, without the head a data address has. */
-const read = (file: File): Promise<string> =>
-  new Promise((resolve, reject) => {
-    const reader = new FileReader()
-    reader.onload = () => resolve(String(reader.result).replace(/^[^,]*,/, ''))
-    reader.onerror = () => reject(new Error('The file cannot be read. Choose it again.'))
-    reader.readAsDataURL(file)
-  })
 async function attach(): Promise<void> {
   const file = input.value?.files?.[0]
   if (!file) return
@@ -26,9 +18,7 @@ async function attach(): Promise<void> {
     problem.value = `A safety sheet may have ${sheetBytes / 1e6} MB; this one has ${(file.size / 1e6).toFixed(1)} MB.`
     return
   }
-  const good = await act(async () =>
-    call(api.jar.putSheet, { params: { id: jar.id }, body: { name: file.name, base64: await read(file) } }),
-  )
+  const good = await act(() => call(api.jar.putSheet, { params: { id: jar.id }, body: { name: file.name }, file }))
   if (input.value) input.value.value = ''
   if (good) emit('changed')
 }

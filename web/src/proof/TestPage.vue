@@ -107,19 +107,13 @@ function fromPhoto(found: PictureReading | null, kept: typeof keep.value): void 
   takePhoto(found)
   keep.value = kept
 }
-const base64 = async (blob: Blob): Promise<string> => {
-  const bytes = new Uint8Array(await blob.arrayBuffer())
-  let text = ''
-  for (let i = 0; i < bytes.length; i += 8192) text += String.fromCharCode(...bytes.subarray(i, i + 8192))
-  return btoa(text)
-}
 async function write(): Promise<void> {
   const [asked, said] = [kind.value, reading.value]
   if (!asked || !said) {
     problem.value = 'Write down what was read first.'
     return
   }
-  const picture = keep.value ? { name: keep.value.name, base64: await base64(keep.value.blob), marks: keep.value.marks } : undefined
+  const picture = keep.value ? { name: keep.value.name, marks: keep.value.marks } : undefined
   const good = await act(async () => {
     written.value = await call(api.proof.write, {
       body: {
@@ -131,6 +125,7 @@ async function write(): Promise<void> {
         note: note.value,
         ...(picture ? { picture } : {}),
       },
+      ...(keep.value ? { file: keep.value.blob } : {}),
     })
   })
   if (!good) return

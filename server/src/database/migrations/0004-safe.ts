@@ -66,6 +66,21 @@ alter table chart_row
   add tried_note text not null default '';
 create trigger tell_gone after delete on chart_row for each row execute function tell_gone('chart', 'id');
 
+-- names the house answers to beside its own addresses, and whether bench devices may stand outside the private networks
+alter table darkroom
+  add hosts text[] not null default '{}',
+  add public_devices boolean not null default false;
+alter table session add seen_at timestamptz;
+update session set seen_at = created_at;
+alter table session alter seen_at set not null;
+
+create function tell_session() returns trigger language plpgsql as $$
+begin
+  perform pg_notify('selvrin_session', old.token_hash);
+  return null;
+end $$;
+create trigger tell_gone after delete on session for each row execute function tell_session();
+
 alter table batch
   add ph_celsius numeric(14,4),
   add ph_expected numeric(14,4),
@@ -73,6 +88,10 @@ alter table batch
   add ph_why text;
 `,
   down: /* sql */ `
+drop trigger tell_gone on session;
+drop function tell_session;
+alter table session drop seen_at;
+alter table darkroom drop hosts, drop public_devices;
 alter table batch drop ph_celsius, drop ph_expected, drop ph_uncertainty, drop ph_why;
 drop trigger tell_gone on chart_row;
 alter table chart_row drop version, drop tried_at, drop tried_by, drop tried_note;
