@@ -43,9 +43,9 @@ const settings = z.strictObject({
         ),
     )
     .max(20)
-    .default([]),
+    .optional(),
   /** bench devices may stand outside this network */
-  publicDevices: z.boolean().default(false),
+  publicDevices: z.boolean().optional(),
 })
 export const darkroom = z.object({ version, ...settings.shape })
 

@@ -20,7 +20,7 @@ export function darkroomRoutes(router: Router, house: House): void {
   route(router, house, api.darkroom.get, () => darkroomRow(db))
   route(router, house, api.darkroom.change, async ({ body, tx }) => {
     const changed = await db.rows(
-      `update darkroom set version = version + 1, name = $2, zone = $3, tap_cold_c = $4, tap_hot_c = $5, room_c = $6, scale_readability_g = $7, currency = $8, second_check = $9, hosts = $10, public_devices = $11 where version = $1 returning version`,
+      `update darkroom set version = version + 1, name = $2, zone = $3, tap_cold_c = $4, tap_hot_c = $5, room_c = $6, scale_readability_g = $7, currency = $8, second_check = $9, hosts = coalesce($10::text[], hosts), public_devices = coalesce($11::boolean, public_devices) where version = $1 returning version`,
       [
         body.version,
         body.name,
@@ -31,8 +31,8 @@ export function darkroomRoutes(router: Router, house: House): void {
         body.scaleReadabilityG,
         body.currency,
         body.secondCheck,
-        body.hosts,
-        body.publicDevices,
+        body.hosts ?? null,
+        body.publicDevices ?? null,
       ],
       tx,
     )

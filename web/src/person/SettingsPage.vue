@@ -27,6 +27,18 @@ const room = reactive({ ...(session.darkroom as Darkroom) }) as {
   [K in keyof Darkroom]: Darkroom[K] extends number ? number | null : Darkroom[K]
 }
 
+/** names beside the house's own addresses, as they are typed */
+const hosts = ref((session.darkroom?.hosts ?? []).join(', '))
+const secret = reactive({ current: '', fresh: '' })
+const changing = useAction()
+async function changePassword(): Promise<void> {
+  kept.value = ''
+  const good = await changing.act(() => call(api.person.changePassword, { body: { current: secret.current, password: secret.fresh } }))
+  if (!good) return
+  secret.current = secret.fresh = ''
+  kept.value = 'Your password is changed. Everywhere else you are signed out.'
+}
+
 async function keepMine(): Promise<void> {
   kept.value = ''
   const good = await mine.act(async () => {
@@ -56,9 +68,12 @@ async function keepRoom(): Promise<void> {
         scaleReadabilityG,
         currency: room.currency,
         secondCheck: room.secondCheck,
+        hosts: hosts.value.split(/[\s,;]+/).filter(Boolean),
+        publicDevices: room.publicDevices ?? false,
       },
     })
     Object.assign(room, answer)
+    hosts.value = (answer.hosts ?? []).join(', ')
     await session.load()
   })
   if (good) kept.value = 'The darkroom’s settings are kept.'
@@ -84,6 +99,31 @@ const endAll = () =>
           <button class="button button-main" :disabled="mine.busy.value">Keep mine</button>
           <button type="button" class="button" @click="endAll">Sign out everywhere</button>
         </div>
+        <h3 class="pt-4 text-lg font-bold">Password</h3>
+        <TextField
+          v-model="secret.current"
+          label="Present password"
+          type="password"
+          autocomplete="current-password"
+          :problem="changing.field.value === 'current' ? changing.problem.value : ''"
+        />
+        <TextField
+          v-model="secret.fresh"
+          label="New password"
+          hint="10 characters or more; three unrelated words are good"
+          type="password"
+          autocomplete="new-password"
+          :problem="changing.field.value === 'password' ? changing.problem.value : ''"
+        />
+        <ProblemLine :problem="['current', 'password'].includes(changing.field.value) ? '' : changing.problem.value" />
+        <button
+          type="button"
+          class="button"
+          :disabled="changing.busy.value || secret.current === '' || secret.fresh === ''"
+          @click="changePassword"
+        >
+          Change my password
+        </button>
       </form>
       <form v-if="session.isTechnician" class="space-y-4" @submit.prevent="keepRoom">
         <h2 class="text-xl font-bold">The darkroom</h2>
@@ -102,8 +142,22 @@ const endAll = () =>
           <TextField v-model="room.currency" label="Currency" hint="of prices, such as EUR" />
         </div>
         <SwitchField v-model="room.secondCheck" label="A second person looks" detail="at developing agents and restrainers on the scales" />
+        <TextField
+          v-model="hosts"
+          label="Names it is opened under"
+          hint="beside its own addresses, such as darkroom.local; under any other it does not answer"
+          :problem="house.field.value.startsWith('hosts') ? house.problem.value : ''"
+        />
+        <SwitchField
+          :model-value="room.publicDevices ?? false"
+          label="Bench devices outside this network"
+          detail="else only private addresses are dialled"
+          @update:model-value="(on: boolean) => (room.publicDevices = on)"
+        />
         <RouterLink to="/devices" class="link inline-flex min-h-11 items-center">Scales, thermometers and pH meters</RouterLink>
-        <ProblemLine :problem="['name', 'zone'].includes(house.field.value) ? '' : house.problem.value" />
+        <ProblemLine
+          :problem="['name', 'zone'].includes(house.field.value) || house.field.value.startsWith('hosts') ? '' : house.problem.value"
+        />
         <button class="button button-main" :disabled="house.busy.value">Keep the darkroom’s</button>
       </form>
     </div>

@@ -233,6 +233,12 @@ async function giveUp(): Promise<void> {
             {{ clocks.waiting === 1 ? 'One line of the log waits' : `${clocks.waiting} lines of the log wait` }} for the server; the clock
             goes on.
           </p>
+          <p v-if="clocks.keepsNothing" class="font-bold" role="status">
+            This device keeps nothing: its storage is blocked or full. Do not reload until every line is with the server.
+          </p>
+          <p v-if="clocks.refused > 0" role="status">
+            {{ clocks.refused === 1 ? 'One line of the log was' : `${clocks.refused} lines of the log were` }} refused by the server.
+          </p>
           <p v-if="silent">Silent until you touch the screen or press a key here.</p>
           <p v-if="!wake.possible">This browser cannot keep the screen on: switch its sleep off.</p>
         </div>

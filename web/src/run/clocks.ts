@@ -8,7 +8,7 @@ import { onChange } from '../api/live'
 import { now } from '../clock'
 import { useSession } from '../session/store'
 import { deviceName } from './device'
-import { runLog } from './log'
+import { keepsNothing, runLog } from './log'
 
 const tickMs = 200
 const sendAgainMs = 3000
@@ -22,6 +22,8 @@ export const useClocks = defineStore('clocks', () => {
   const events = shallowRef(new Map<string, RunEvent[]>())
   const time = ref(now())
   const waiting = ref(0)
+  /** lines the server would not have */
+  const refused = ref(0)
   let seq = 0
   let sending = false
   let retry = 0
@@ -38,7 +40,7 @@ export const useClocks = defineStore('clocks', () => {
   async function load(id: string): Promise<Run> {
     const run = await call(api.run.get, { params: { id } })
     put(run)
-    merge(id, await runLog.of(id).catch(() => []))
+    merge(id, await runLog.of(id))
     return run
   }
   async function loadRunning(): Promise<void> {
@@ -55,10 +57,10 @@ export const useClocks = defineStore('clocks', () => {
   /** Writes down what happens: on the device at once, to the server as soon as it can be. */
   async function note(run: string, part: Pick<RunEvent, 'kind' | 'step'> & Partial<RunEvent>): Promise<void> {
     const event: RunEvent = { id: uuid(), seq: seq++, device: deviceName(), at: Math.round(now()), ...part }
-    // a browser that keeps nothing still runs the clock
-    await runLog.append(run, event).catch(() => undefined)
+    // the clock shows it at once; a device that keeps nothing sends it from memory
     merge(run, [event])
     time.value = now()
+    await runLog.append(run, event)
     void send()
   }
 
@@ -73,11 +75,16 @@ export const useClocks = defineStore('clocks', () => {
       for (const [id, list] of unsent)
         for (let from = 0; from < list.length; from += mostAtOnce) {
           const events = list.slice(from, from + mostAtOnce)
-          await call(api.run.record, { params: { id }, body: { events } }).catch((error: unknown) => {
-            // refused for good: it stays in the device's log and is not sent for ever
+          const ids = events.map((event) => event.id)
+          try {
+            await call(api.run.record, { params: { id }, body: { events } })
+            await runLog.markSent(ids)
+          } catch (error) {
             if (!(error instanceof CallError) || !error.final) throw error
-          })
-          await runLog.markSent(events.map((event) => event.id))
+            // refused for good: it stays in the device's log, is not sent for ever, and is not counted as sent
+            await runLog.markRefused(ids)
+            refused.value += ids.length
+          }
           left -= events.length
         }
       waiting.value = 0
@@ -118,5 +125,5 @@ export const useClocks = defineStore('clocks', () => {
     void loadRunning().catch(() => undefined)
     void send()
   }
-  return { runs, events, time, waiting, load, put, clockOf, note, send, running, begin }
+  return { runs, events, time, waiting, refused, keepsNothing, load, put, clockOf, note, send, running, begin }
 })
