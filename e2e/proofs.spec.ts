@@ -59,7 +59,7 @@ test('the shelf: found by code, one tap and its undo, dragged to another shelf a
   })
 
   await test.step('dragged to the cold cupboard: the ledger says so', async () => {
-    await page.setViewportSize({ width: 1280, height: 2600 })
+    await page.setViewportSize({ width: 1280, height: 3200 })
     const bottle = page.locator(`[data-bottle="${fixer?.id}"] .tape`)
     const cold = page.getByRole('region', { name: 'Cold cupboard' }).getByRole('list')
     const [from, to] = [await bottle.boundingBox(), await cold.boundingBox()]
@@ -82,13 +82,18 @@ test('the shelf: found by code, one tap and its undo, dragged to another shelf a
     )
     const bottle = page.locator(`[data-bottle="${stop?.id}"] .tape`)
     const sink = page.locator('[data-shelf="sink"]')
-    const [from, to] = [await bottle.boundingBox(), await sink.boundingBox()]
-    if (!from || !to) throw new Error('nothing to drag')
+    const from = await bottle.boundingBox()
+    if (!from) throw new Error('nothing to drag')
     await page.mouse.move(from.x + 40, from.y + 40)
     await page.mouse.down()
     await page.mouse.move(from.x + 60, from.y + 70, { steps: 4 })
-    await page.mouse.move(to.x + 200, to.y + 30, { steps: 8 })
-    await expect(sink.locator('[data-bottle]')).toBeVisible()
+    // shelves on the way make room and give it back, so the sink moves: the hand follows it
+    await expect(async () => {
+      const to = await sink.boundingBox()
+      if (!to) throw new Error('no sink')
+      await page.mouse.move(to.x + 200, to.y + 30, { steps: 4 })
+      await expect(sink.locator('[data-bottle]')).toBeVisible({ timeout: 500 })
+    }).toPass({ timeout: 10_000 })
     await page.mouse.up()
     await expect(page.getByRole('dialog')).toContainText(`Retire ${stop?.label}`)
     await page.getByLabel('Why?').fill('smells of sulfur')

@@ -14,6 +14,9 @@ import { retire } from './retire'
 
 const materialWords = { film: 'film', 'rc-paper': 'RC paper', 'fibre-paper': 'fibre paper' }
 
+/** More rolls, or prints of their area, than this in one line cannot have been in that much liquid; rolls/L */
+const mostLoadsPerL = 100
+
 /** Refuses paper that the silver in a fixer has closed it for, whatever the silver came from. */
 function requireOpenFor(bottle: Bottle, material: keyof typeof materialWords): void {
   if (bottle.state.closedFor.includes(material))
@@ -87,6 +90,14 @@ export function pouringRoutes(router: Router, house: House): void {
     const why = body.kind === 'pour-out' || body.kind === 'use' ? requireUsable(bottle, body.overrule) : ''
     if (body.kind === 'use' && body.paper > 0 && body.overrule === undefined) requireOpenFor(bottle, body.paperKind ?? 'rc-paper')
     if (bottle.retiredAt !== null && !takes) throw new Refusal(409, 'retired', `${bottle.label} is retired. Take another bottle.`)
+    const mostLoads = Math.max(1, (bottle.sizeMl / 1000) * mostLoadsPerL)
+    if (body.rolls + body.paper > mostLoads)
+      throw new Refusal(
+        422,
+        'too-many',
+        `${bottle.label} holds ${Math.round(bottle.sizeMl)} ml: more than ${Math.floor(mostLoads)} rolls at once cannot be. Write what went through it.`,
+        { field: 'rolls' },
+      )
     if (body.colourRolls > body.rolls)
       throw new Refusal(422, 'invalid', 'Of the rolls, no more can be colour than there are.', { field: 'colourRolls' })
     const waterInMl = body.kind === 'water' ? body.ml : body.kind === 'use' ? body.waterInMl : 0

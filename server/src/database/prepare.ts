@@ -5,6 +5,7 @@ import { rebuildCheckpoints } from '../bottle/checkpoint'
 import { loadDemo } from '../demo/load'
 import { idempotencyLifeMs } from '../http/pruning'
 import { newCode, sha256 } from '../session/password'
+import { mendClock } from './clockMend'
 import type { Database } from './connection'
 import { alone, migrateUp } from './migrate'
 
@@ -58,6 +59,7 @@ export async function prepare(
     await firstRules(db)
     if (migrated.length > 0 && before !== null) await rebuildCheckpoints(db, false)
     if (marked.length > 0 && kind === 'demo') await loadDemo(db, clock.now())
+    else await mendClock(db, clock.now())
     await db.run('delete from idempotency where created_at < $1', [new Date(clock.now() - idempotencyLifeMs)])
     return { kind, migrated, firstCode: kind === 'house' ? await firstCode(db) : null }
   })

@@ -248,3 +248,17 @@ test('the published schemas are those of the code: npm run formats', () => {
   for (const [name, schema] of Object.entries(jsonSchemas()))
     expect(JSON.parse(readFileSync(`docs/formats/${name}.schema.json`, 'utf8'))).toEqual(JSON.parse(JSON.stringify(schema)))
 })
+
+test('rows that one technician sent are written by nobody else', async () => {
+  const odo = await house.as('odo')
+  const shelf = await present()
+  const rows = rowsOf('chart', writeFile('chart', 'csv', shelf), shelf).slice(0, 1)
+  const { id } = await stage('chart', rows)
+  for (const endpoint of [api.import.apply, api.import.cancel, api.import.stage]) {
+    const other = await odo.call(endpoint, {
+      params: { id },
+      ...(endpoint === api.import.stage ? { body: { from: 0, rows } } : { body: {} }),
+    })
+    expect([other.status, other.body.code]).toEqual([403, 'not-yours'])
+  }
+})

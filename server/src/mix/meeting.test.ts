@@ -9,7 +9,10 @@ beforeAll(async () => {
 }, 30_000)
 afterAll(() => house.close())
 
-const anyFormula = async () => (await ilse.send('GET', '/api/formulas')).body.rows?.[0] as { body: Record<string, unknown> }
+const anyFormula = async () =>
+  (await ilse.send('GET', '/api/formulas')).body.rows?.find((row) => (row.body as { name: string }).name === 'Rapid fixer concentrate') as {
+    body: Record<string, unknown>
+  }
 async function formula(name: string, family: string, additions: object[]): Promise<string> {
   const id = uuid()
   const { body } = await anyFormula()

@@ -81,6 +81,16 @@ begin
 end $$;
 create trigger tell_gone after delete on session for each row execute function tell_session();
 
+create or replace function refuse_change() returns trigger language plpgsql as $$
+begin
+  -- a person's erasure blanks who did it, and a clock found wrong gives back the time; nothing else of a written line may change
+  if tg_op = 'UPDATE' and ((to_jsonb(new) - tg_argv[0]) = (to_jsonb(old) - tg_argv[0])
+    or (current_setting('selvrin.mending_clock', true) = 'on' and (to_jsonb(new) - 'at') = (to_jsonb(old) - 'at'))) then
+    return new;
+  end if;
+  raise exception '% is append-only', tg_table_name using errcode = 'restrict_violation';
+end $$;
+
 alter table batch
   add ph_celsius numeric(14,4),
   add ph_expected numeric(14,4),
@@ -88,6 +98,13 @@ alter table batch
   add ph_why text;
 `,
   down: /* sql */ `
+create or replace function refuse_change() returns trigger language plpgsql as $$
+begin
+  if tg_op = 'UPDATE' and (to_jsonb(new) - tg_argv[0]) = (to_jsonb(old) - tg_argv[0]) then
+    return new;
+  end if;
+  raise exception '% is append-only', tg_table_name using errcode = 'restrict_violation';
+end $$;
 drop trigger tell_gone on session;
 drop function tell_session;
 alter table session drop seen_at;
