@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
-import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { chmodSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { createConnection } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -67,6 +67,35 @@ test.describe('npm start', () => {
     first.kill('SIGINT')
     await gone
     expect(await answers(database)).toBe(false)
+    expect(await answers(Number(env.PORT))).toBe(false)
+  })
+  test('a server that is killed is begun again; what a killed start left behind is taken over', async ({ request }) => {
+    test.setTimeout(180_000)
+    const first = spawn(process.execPath, [script], { env, cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+    await said(first, /Ctrl-C/)
+    const state = join(folder, 'selvrin')
+    const noted = () => {
+      const [clone = ''] = readdirSync(state)
+      return (JSON.parse(readFileSync(join(state, clone, 'running.json'), 'utf8')) as { serverPid: number }).serverPid
+    }
+    const server = noted()
+    expect(server).toBeGreaterThan(0)
+    const again = said(first, /the server died[^]*Ctrl-C/)
+    process.kill(server, 'SIGKILL')
+    await again
+    expect((await request.get(`http://127.0.0.1:${env.PORT}/api/session`)).status()).toBe(200)
+    expect(noted()).not.toBe(server)
+
+    // only the start is killed: its server and its PostgreSQL are left, and the next start takes them over
+    const gone = new Promise((resolve) => first.once('exit', resolve))
+    first.kill('SIGKILL')
+    await gone
+    expect(await answers(Number(env.PORT))).toBe(true)
+    const next = spawn(process.execPath, [script], { env, cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+    await said(next, /taking it over[^]*Ctrl-C/)
+    const ended = new Promise((resolve) => next.once('exit', resolve))
+    next.kill('SIGINT')
+    await ended
     expect(await answers(Number(env.PORT))).toBe(false)
   })
 })
