@@ -33,6 +33,16 @@ test('two processes that start at once migrate and load the demo once', async ()
   await Promise.all(both.map((db) => db.close()))
 }, 30_000)
 
+test('--fresh makes the demo again as on the first day', async () => {
+  const db = connect(await newDatabase())
+  await prepare(db, clock, { kind: 'demo', strict: false, fresh: false })
+  await db.run(`update darkroom set name = 'Another name'; delete from chart_row`)
+  await prepare(db, clock, { kind: 'demo', strict: true, fresh: true })
+  expect(await db.one('select name from darkroom')).toEqual({ name: 'Tidewheel Darkroom' })
+  expect((await db.rows('select id from chart_row')).length).toBeGreaterThanOrEqual(30)
+  await db.close()
+}, 60_000)
+
 test('a house gets no demo data, cannot be reset, and is told from a demo', async () => {
   const db = connect(await newDatabase())
   const { firstCode } = await prepare(db, clock, { kind: 'house', strict: true, fresh: false })

@@ -16,9 +16,9 @@ const umzugFor = (db: Database) =>
     logger: undefined,
   })
 
-/** Runs work while no other process migrates or loads first data. */
+/** Runs work while no other process migrates or loads first data. The lock has a connection to itself: the work is not inside its transaction, which would hold what migrations wait for. */
 export const alone = <T>(db: Database, work: () => Promise<T>): Promise<T> =>
-  db.transaction(async (tx) => {
+  db.sequelize.transaction(async (tx) => {
     await db.run('select pg_advisory_xact_lock($1::bigint)', [migrationLock], tx)
     return work()
   })
