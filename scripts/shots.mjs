@@ -83,6 +83,7 @@ try {
   await page.getByRole('button', { name: /skip to it/ }).click()
   await page.getByLabel('Clearing time, s').fill('98')
   await page.getByLabel('Its temperature').fill('21.5')
+  await choose('Kind of film', 'Ordinary')
   await page.getByText('Keep', { exact: true }).waitFor()
   await page.locator('main').focus()
   await shot('clearing-test')
@@ -97,6 +98,7 @@ try {
     ['Empty light', scraps.empty],
     ['Fresh reference', scraps.patches[0].area],
     ['New scrap', scraps.patches[1].area],
+    ['Clear film', scraps.patches[2].area],
   ]) {
     await page.getByRole('button', { name, exact: true }).click()
     const box = await photograph.boundingBox()
@@ -105,7 +107,9 @@ try {
     await page.mouse.move(box.x + ((area.x + area.width) / 1500) * box.width, box.y + ((area.y + area.height) / 1000) * box.height)
     await page.mouse.up()
   }
-  await page.getByText('The new scrap has 80 %').waitFor()
+  await page.getByLabel('Developed at').fill('20')
+  await page.getByText(/The new scrap has \d+ %/).waitFor()
+  await page.locator('main').evaluate((main) => (main.scrollTo(0, 0), main.focus()))
   await shot('photograph')
   await page.goto('/proofs')
   await page.getByRole('link', { name: /^Film in soft borax/ }).click()

@@ -167,4 +167,7 @@ test('what a chemical never meets is said in words, from either side', () => {
   expect(what('sodium-sulfide-nonahydrate')[0]).toContain('acids, acid salts')
   expect(what('citric-acid')).toEqual(expect.arrayContaining(['sulfides', 'hypochlorite']))
   expect(what('borax-decahydrate')).toEqual(['hypochlorite'])
+  // half of all developers are sulfite and metol: what is harmless in the tank is not warned of on the scales
+  expect(what('sodium-sulfite').join()).toContain('strong or concentrated acids')
+  expect(what('sodium-sulfite').join()).not.toContain('metol')
 })

@@ -20,7 +20,7 @@ export interface Row {
   danger: string
   one: Kind
   other: Kind
-  /** those of the other kind to whom it is said in words beforehand; absent: all of them */
+  /** those of the other kind whom the words beforehand name, and to whom they are said; absent: all of them */
   said?: Kind
   /** what must hold beside the two kinds; absent: they are enough */
   when?: (pair: Pair) => boolean
@@ -55,7 +55,7 @@ export const rows: Row[] = [
     danger: 'hydrogen sulfide, a deadly gas, where the pH falls under 11',
     one: is.sulfide,
     other: { words: 'whatever takes the pH under 11', holds: (c) => !is.alkali.holds(c) && !is.protonDonor.holds(c) },
-    said: is.bicarbonate,
+    said: { ...is.bicarbonate, words: 'whatever takes the pH under 11' },
     when: ({ one, other, end }) =>
       one.gramsPerLitre === undefined || other.gramsPerLitre === undefined ? is.bicarbonate.holds(other.chemical) : end().low < 11,
   },
