@@ -90,4 +90,10 @@ test('sources that disagree stand side by side, each with its temperatures', () 
   ])
 })
 
+test('what other runs have reserved is said beside what is left', () => {
+  const bottle = { ...stock('D1', 9), reserved: { ml: 300, rolls: 1, runs: [43, 44] } }
+  expect(developerChoices([bottle], chart, 'Millrace 400', 400)[0]?.detail).toMatch(/left.*; reserved for run 43, 44: 300 ml, 1/)
+  expect(bathChoices([{ ...bottle, reserved: { ml: 0, rolls: 0, runs: [] } }], 'film-developer')[0]?.detail).not.toContain('reserved')
+})
+
 test('names are sorted as people count', () => expect(uniqueTexts(['3200', '50', '400', '50'])).toEqual(['50', '400', '3200']))

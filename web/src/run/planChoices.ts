@@ -1,12 +1,17 @@
 import { showParts, showVolume } from '@selvrin/core'
 import type { Bottle, ChartRow } from '@selvrin/core/contract'
-import { percent, showRollsLeft } from '../marks/words'
+import { percent, showRolls, showRollsLeft } from '../marks/words'
 
 export const uniqueTexts = (texts: string[]): string[] => [...new Set(texts)].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
 
 const spent = (bottle: Bottle): boolean => bottle.state.findings.some((finding) => finding.severity === 'error')
+/** What other planned runs want of it is said, and counted by the plan's own checks. */
+const reservedFor = ({ reserved }: Bottle): string =>
+  reserved && reserved.runs.length > 0
+    ? `; reserved for run ${reserved.runs.join(', ')}: ${[reserved.ml > 0 ? showVolume(reserved.ml) : '', reserved.rolls > 0 ? showRolls(reserved.rolls) : ''].filter(Boolean).join(', ')}`
+    : ''
 const detail = (bottle: Bottle): string =>
-  `${showVolume(bottle.state.volumeMl)}, ${percent(bottle.state.remaining)} left${bottle.state.rollsLeft === null ? '' : `, ${showRollsLeft(bottle.state.rollsLeft)}`}`
+  `${showVolume(bottle.state.volumeMl)}, ${percent(bottle.state.remaining)} left${bottle.state.rollsLeft === null ? '' : `, ${showRollsLeft(bottle.state.rollsLeft)}`}${reservedFor(bottle)}`
 const oldestFirst = (a: Bottle, b: Bottle): number => Number(spent(a)) - Number(spent(b)) || a.madeAt - b.madeAt
 
 export interface DeveloperChoice {
