@@ -38,6 +38,9 @@ const remove = () => act(() => call(api.jar.removeSheet, { params: { id: jar.id 
       <button class="button button-small" :disabled="busy" @click="input?.click()">{{ jar.sheet ? 'Replace it' : 'Attach it' }}</button>
       <button v-if="jar.sheet" class="button button-small" :disabled="busy" @click="remove">Take it off</button>
     </div>
+    <p class="mt-2 text-quiet">
+      A photograph of it is made anew, without its place and time. A PDF stays as it came, with what it says of who made it.
+    </p>
     <input
       ref="input"
       type="file"
