@@ -43,8 +43,9 @@ if (every === undefined) {
 
 /** One backup; null when it is there, else what to say. */
 async function once(file) {
-  const database = await openDatabase({ house })
+  const database = await openDatabase({ house, make: false })
   try {
+    if (database.url === null) return [`There is no ${house ? 'house' : 'demo'} of this clone yet, so there is nothing to back up.`]
     return writeBackup(database.url, file)
   } finally {
     database.close()

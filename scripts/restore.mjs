@@ -39,6 +39,14 @@ try {
     url: database.url,
   })
   if (done.status !== 0) giveUp('The backup cannot be put back: see above. The database is as empty as before.')
+  const kind = ask(database.url, 'select kind from darkroom')
+  if (database.own && kind !== (house ? 'house' : 'demo')) {
+    ask(database.url, 'drop schema public cascade; create schema public;')
+    giveUp(
+      `${file} holds a ${kind}, and this is the place of the ${house ? 'house' : 'demo'}: nothing of it was kept.`,
+      `Say ${house ? 'it without --house' : 'it with --house'}.`,
+    )
+  }
   // whoever was signed in then is not now: sessions and codes of a copy are nobody's
   ask(database.url, 'delete from session; delete from one_time_code; delete from sign_in_attempt; delete from idempotency;')
   console.log(`${file} is back. Everyone signs in again. Start with npm start${house ? ' -- --house' : ''}.`)
