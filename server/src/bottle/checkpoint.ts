@@ -97,6 +97,10 @@ export async function rebuildCheckpoints(db: Database, all: boolean): Promise<vo
   })
 }
 
-/** Forgets what a bottle's older lines came to, where they are to be read in another way from now on. */
-export const forgetCheckpoint = (db: Database, id: string, tx: Transaction | undefined): Promise<void> =>
-  db.run('update bottle_checkpoint set carried = 0, carried_at = null, carried_seq = null, carry = null where bottle_id = $1', [id], tx)
+/** Forgets what bottles' older lines came to, where they are to be read in another way from now on. */
+export const forgetCheckpoints = (db: Database, ids: string[], tx: Transaction | undefined): Promise<void> =>
+  db.run(
+    'update bottle_checkpoint set carried = 0, carried_at = null, carried_seq = null, carry = null where bottle_id = any($1::uuid[])',
+    [ids],
+    tx,
+  )

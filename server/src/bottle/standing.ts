@@ -3,7 +3,7 @@ import type { Router } from 'express'
 import { v7 as uuid } from 'uuid'
 import { notFound, Refusal, stale } from '../http/refusal'
 import { route, type House } from '../http/route'
-import { forgetCheckpoint } from './checkpoint'
+import { forgetCheckpoints } from './checkpoint'
 import { lockBottles, writeEntry } from './ledger'
 import { retire } from './retire'
 import { bottleById } from './rows'
@@ -139,7 +139,7 @@ export function standingRoutes(router: Router, house: House): void {
       },
       tx,
     )
-    await forgetCheckpoint(db, params.id, tx)
+    await forgetCheckpoints(db, [params.id], tx)
     return bottleById(db, params.id, now, tx)
   })
 

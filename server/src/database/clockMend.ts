@@ -1,4 +1,4 @@
-import { forgetCheckpoint, settle } from '../bottle/checkpoint'
+import { forgetCheckpoints, settle } from '../bottle/checkpoint'
 import type { Database } from './connection'
 
 const dayMs = 86_400_000
@@ -39,12 +39,9 @@ export async function mendClock(db: Database, now: number): Promise<number> {
     await db.run(`select set_config('selvrin.mending_clock', 'on', true)`, [], tx)
     for (const [table, column] of times) await db.run(`update ${table} set ${column} = $2 where ${column} > $1`, [far, new Date(now)], tx)
     await db.run(`select set_config('selvrin.mending_clock', '', true)`, [], tx)
-    for (const { id } of bottles) await forgetCheckpoint(db, id, tx)
-    await settle(
-      db,
-      bottles.map((one) => one.id),
-      tx,
-    )
+    const ids = bottles.map((one) => one.id)
+    await forgetCheckpoints(db, ids, tx)
+    await settle(db, ids, tx)
     return seen.far
   })
 }
