@@ -42,7 +42,10 @@ export const bottle = z.object({
   due: z.array(due),
   critical: z.array(due),
   /** a batch in it whose pH was off when it was mixed, until someone says why not */
-  phOff: z.object({ batchId: id, ph: z.number(), expected: z.number(), uncertainty: z.number() }).nullable().optional(),
+  phOff: z
+    .object({ batchId: id, ph: z.number(), celsius: z.number().nullable(), expected: z.number(), uncertainty: z.number() })
+    .nullable()
+    .optional(),
   /** what planned and running runs are promised of it: ml that will leave it, roll equivalents that will go through */
   reserved: z.object({ ml: z.number(), rolls: z.number(), runs: z.array(z.int()) }).optional(),
 })

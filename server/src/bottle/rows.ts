@@ -45,7 +45,7 @@ interface BottleRow {
   /** no other bottle in use of its batch, at its strength, comes before it: the batch's fresh reading is asked for once */
   firstOfBatch: boolean
   /** a batch in it whose pH was off when it was mixed, and nobody has said why not */
-  phOff: { batchId: string; ph: number; expected: number; uncertainty: number } | null
+  phOff: { batchId: string; ph: number; celsius: number | null; expected: number; uncertainty: number } | null
   carry: Checkpoint['carry']
 }
 
@@ -55,7 +55,7 @@ const bottleRows = `
     b.retired_why as "retiredWhy", batch.ph, coalesce(batch.note, '') as "batchNote", c.carry,
     (select o.letter || o.number from bottle o where o.id = b.from_bottle_id) as "mixedFrom",
     not exists (select from bottle o where o.batch_id = b.batch_id and o.parts is not distinct from b.parts and o.retired_at is null and o.number < b.number) as "firstOfBatch",
-    (select jsonb_build_object('batchId', t.id, 'ph', t.ph, 'expected', t.ph_expected, 'uncertainty', t.ph_uncertainty) from batch t
+    (select jsonb_build_object('batchId', t.id, 'celsius', t.ph_celsius, 'ph', t.ph, 'expected', t.ph_expected, 'uncertainty', t.ph_uncertainty) from batch t
      where t.ph_why is null and abs(t.ph - t.ph_expected) > t.ph_uncertainty and (t.id = b.batch_id
        or t.id in (select o.batch_id from bottle_entry e join bottle o on o.id = e.bottle_id where e.other_bottle_id = b.id and e.ml < 0)) limit 1) as "phOff"
   from bottle b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by left join batch on batch.id = b.batch_id
@@ -66,10 +66,10 @@ const oddDays = 28
 
 const named = (due: Due[]) => due.map((one) => ({ ...one, name: guideOf(one.kind).name }))
 
-const phFinding = ({ ph, expected, uncertainty }: NonNullable<BottleRow['phOff']>): Finding => ({
+const phFinding = ({ ph, celsius, expected, uncertainty }: NonNullable<BottleRow['phOff']>): Finding => ({
   rule: 'bottle-ph',
   severity: 'warning',
-  message: `Its batch read pH ${ph.toFixed(2)} where ${expected.toFixed(2)} ± ${uncertainty.toFixed(2)} was expected, and nobody has said why.`,
+  message: `Its batch read pH ${ph.toFixed(2)}${celsius === null ? '' : ` at ${celsius.toFixed(1)} °C`} where ${expected.toFixed(2)} ± ${uncertainty.toFixed(2)} was expected, and nobody has said why.`,
 })
 
 interface Known {

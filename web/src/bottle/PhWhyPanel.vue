@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { showTemperature } from '@selvrin/core'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { ref } from 'vue'
 import { call } from '../api/call'
@@ -6,11 +7,13 @@ import { useAction } from '../api/useAction'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
+import { useSession } from '../session/store'
 
 /** Why a batch whose pH is off may be used all the same: it takes the flag from its bottles and from what was made of them. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
 const emit = defineEmits<{ close: []; done: [] }>()
 const { busy, problem, act } = useAction()
+const session = useSession()
 const reason = ref('')
 async function keep(): Promise<void> {
   const off = bottle.phOff
@@ -24,9 +27,10 @@ async function keep(): Promise<void> {
   <ModalPanel open :title="`The pH of ${bottle.label}`" @close="$emit('close')">
     <form class="space-y-4" @submit.prevent="keep">
       <p v-if="bottle.phOff">
-        It read {{ bottle.phOff.ph.toFixed(2) }} where {{ bottle.phOff.expected.toFixed(2) }} ±
-        {{ bottle.phOff.uncertainty.toFixed(2) }} was expected of what was weighed. Its other bottles and what was made of them stand under
-        the same flag.
+        It read {{ bottle.phOff.ph.toFixed(2)
+        }}{{ bottle.phOff.celsius === null ? '' : ` at ${showTemperature(bottle.phOff.celsius, session.units)}` }} where
+        {{ bottle.phOff.expected.toFixed(2) }} ± {{ bottle.phOff.uncertainty.toFixed(2) }} was expected of what was weighed. Its other
+        bottles and what was made of them stand under the same flag.
       </p>
       <TextField v-model="reason" label="Why may it be used?" hint="such as: the scrap came out as always" />
       <ProblemLine :problem="problem" />
