@@ -23,6 +23,20 @@ export default ts.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
     },
   },
+  // amounts on a screen are in the person's units and with the person's decimal sign: web/src/session/useShow.ts writes and reads them
+  {
+    files: ['web/src/**/*.vue'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            { name: '@selvrin/core', importNames: ['showMass', 'showVolume', 'showTemperature', 'showConcentration', 'parseQuantity'] },
+          ],
+        },
+      ],
+    },
+  },
   { files: ['**/*.mjs'], languageOptions: { globals: globals.nodeBuiltin } },
   {
     files: ['web/public/**/*.js', 'scripts/shots.mjs', 'bench/clicks.mjs'],

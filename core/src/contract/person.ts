@@ -6,6 +6,8 @@ import { endpoint } from './endpoint'
 export const newPassword = z.string().min(10, 'A password needs at least 10 characters.').max(200)
 export const role = z.enum(['member', 'technician'])
 export const units = z.enum(['metric', 'us'])
+/** the sign before the decimals of what a person writes and reads */
+export const decimal = z.enum(['point', 'comma'])
 
 export const person = z.object({
   id,
@@ -17,7 +19,17 @@ export const person = z.object({
   hasPassword: z.boolean(),
   createdAt: z.number(),
 })
-export const me = z.object({ id, version, name: z.string(), login: z.string(), role, units, letterKeys: z.boolean(), sounds: z.boolean() })
+export const me = z.object({
+  id,
+  version,
+  name: z.string(),
+  login: z.string(),
+  role,
+  units,
+  decimal,
+  letterKeys: z.boolean(),
+  sounds: z.boolean(),
+})
 const codeAnswer = z.object({ person, code: z.string(), expiresAt: z.number() })
 const login = z
   .string()
@@ -68,7 +80,13 @@ export const personApi = {
     password: true,
   }),
   changeMe: endpoint('PUT', '/api/me', 'member', 'One’s own settings', {
-    body: z.strictObject({ version, units: units.optional(), letterKeys: z.boolean().optional(), sounds: z.boolean().optional() }),
+    body: z.strictObject({
+      version,
+      units: units.optional(),
+      decimal: decimal.optional(),
+      letterKeys: z.boolean().optional(),
+      sounds: z.boolean().optional(),
+    }),
     response: me,
   }),
 }

@@ -22,6 +22,8 @@ export interface DeviceLine {
   stable: boolean
 }
 
+/** the number is JavaScript's own by now */
+const asSent = { decimal: 'point' } as const
 const number = /^[+-]?\s*\d+(?:[.,]\d+)?$/
 
 /**
@@ -38,8 +40,8 @@ export function readDeviceLine(pattern: LinePattern, line: string, kind: 'scale'
   const unit = groups.unit ?? (kind === 'scale' ? 'g' : 'C')
   try {
     // parseQuantity takes no sign on masses
-    const value = Math.sign(plain) * parseQuantity(`${Math.abs(plain)} ${unit}`, kind === 'scale' ? 'mass' : 'temperature')
-    return { value: kind === 'thermometer' && plain < 0 ? parseQuantity(`${plain} ${unit}`, 'temperature') : value, stable }
+    const value = Math.sign(plain) * parseQuantity(`${Math.abs(plain)} ${unit}`, kind === 'scale' ? 'mass' : 'temperature', asSent)
+    return { value: kind === 'thermometer' && plain < 0 ? parseQuantity(`${plain} ${unit}`, 'temperature', asSent) : value, stable }
   } catch (error) {
     if (error instanceof DomainError) return null
     throw error

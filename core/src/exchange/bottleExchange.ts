@@ -4,7 +4,7 @@ import { cellReader } from './reader'
 import { bottleRecord, type BottleRecord } from './schemas'
 import { shaped, wrong, type Present, type Reader } from './understood'
 import { recordToUse, useToRecord } from './useExchange'
-import { dilution, given, moment, round } from './written'
+import { amount, dilution, given, moment } from './written'
 
 const codePattern = /^[2-9A-HJKMNP-Z]{6}$/
 
@@ -17,7 +17,7 @@ export const bottlesOut = (present: Present, nameOf: (formulaId: string) => stri
       label: bottle.label,
       formula: nameOf(bottle.formulaId),
       dilution: dilution(bottle.parts),
-      size: `${round(bottle.sizeMl)} ml`,
+      size: amount(bottle.sizeMl, 'ml'),
       made: moment(bottle.madeAt),
       ...given('shelf', shelf?.name),
       ...given('batch', bottle.batchId),

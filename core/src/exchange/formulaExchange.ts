@@ -8,7 +8,7 @@ import { DomainError } from '../error'
 import { chemicalNamed, cellReader } from './reader'
 import type { AdditionRecord, FormulaRecord } from './schemas'
 import { recordToUse, useToRecord } from './useExchange'
-import { given, round } from './written'
+import { amount, given } from './written'
 
 /** A formula as it is written into a file. `nameOf` gives the names of the formulas its parts come from. */
 export function formulaToRecord(body: FormulaBody, nameOf: (formulaId: string) => string): FormulaRecord {
@@ -17,26 +17,26 @@ export function formulaToRecord(body: FormulaBody, nameOf: (formulaId: string) =
     name: body.name,
     family: body.family,
     ...given('purpose', body.purpose),
-    makes: `${round(body.finalMl)} ml`,
-    start_with: `${round(body.startMl)} ml`,
-    mix_at: `${round(body.mixC)} °C`,
-    ...given('store_above', body.storeMinC === undefined ? null : `${body.storeMinC} °C`),
+    makes: amount(body.finalMl, 'ml'),
+    start_with: amount(body.startMl, 'ml'),
+    mix_at: amount(body.mixC, '°C'),
+    ...given('store_above', body.storeMinC === undefined ? null : amount(body.storeMinC, '°C')),
     ...given('water', body.water),
     additions: body.additions.map((line): AdditionRecord => ({
       chemical: line.chemical,
-      amount: line.grams === undefined ? `${round(line.millilitres ?? 0)} ml` : `${round(line.grams)} g`,
+      amount: line.grams === undefined ? amount(line.millilitres ?? 0, 'ml') : amount(line.grams, 'g'),
       ...given('percent', line.percent),
-      ...given('at', line.atC === undefined ? null : `${line.atC} °C`),
+      ...given('at', line.atC === undefined ? null : amount(line.atC, '°C')),
       ...given('role', line.role),
       ...given('whole_pack', line.wholePack),
       ...given('watch', line.note),
     })),
     ...(body.combine ? { combine: body.combine.map(({ part, formulaId }) => ({ part, formula: nameOf(formulaId) })) } : {}),
     ...useToRecord(use, nameOf),
-    ...given('usual_time', body.usualS === null ? null : `${round(body.usualS)} s`),
+    ...given('usual_time', body.usualS === null ? null : amount(body.usualS, 's')),
     ...given('temperature_coefficient', body.temperatureCoefficient),
-    ...given('coolest', body.rangeC === null ? null : `${body.rangeC[0]} °C`),
-    ...given('warmest', body.rangeC === null ? null : `${body.rangeC[1]} °C`),
+    ...given('coolest', body.rangeC === null ? null : amount(body.rangeC[0], '°C')),
+    ...given('warmest', body.rangeC === null ? null : amount(body.rangeC[1], '°C')),
     ...given('note', body.note),
   }
 }

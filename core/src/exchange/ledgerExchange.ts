@@ -6,7 +6,7 @@ import { bottleFinder } from './bottleExchange'
 import { cellReader } from './reader'
 import { ledgerRecord, type LedgerRecord } from './schemas'
 import { shaped, wrong, type Present, type Reader } from './understood'
-import { given, moment, round } from './written'
+import { amount, given, moment, round } from './written'
 
 const testsBehindShape = broughtShape.pick({ tests: true, fixS: true, clearingTimes: true, clearingRead: true })
 type TestsBehind = z.infer<typeof testsBehindShape>
@@ -22,13 +22,13 @@ export function ledgerOut(present: Present): LedgerRecord[] {
     bottle: codes.get(line.bottleId) ?? '',
     at: moment(line.at),
     what: line.kind,
-    change: `${round(line.ml)} ml`,
+    change: amount(line.ml, 'ml'),
     ...(line.rolls > 0 ? { rolls: round(line.rolls) } : {}),
     ...(line.paper > 0 ? { prints: round(line.paper) } : {}),
     ...(line.colourRolls > 0 ? { colour_rolls: round(line.colourRolls) } : {}),
-    ...(line.waterInMl > 0 ? { water_in: `${round(line.waterInMl)} ml` } : {}),
+    ...(line.waterInMl > 0 ? { water_in: amount(line.waterInMl, 'ml') } : {}),
     ...given('stands_in', line.container),
-    ...given('stands_at', line.celsius === null ? null : `${round(line.celsius)} °C`),
+    ...given('stands_at', line.celsius === null ? null : amount(line.celsius, '°C')),
     ...given(
       'brought',
       line.brings && [line.brings.strength, line.brings.rollsPerL, line.brings.silverGPerL, line.brings.aged].map(round).join('; '),

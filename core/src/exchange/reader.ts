@@ -29,9 +29,7 @@ export function cellReader(problems: string[]) {
       return read.text(cell)
     },
     quantity: (field: string, cell: Cell, kind: QuantityKind): number | null =>
-      blank(cell)
-        ? null
-        : attempt(field, () => (typeof cell === 'number' && kind === 'time' ? cell : parseQuantity(String(cell), kind)), null),
+      blank(cell) ? null : attempt(field, () => quantityOf(cell, kind), null),
     needQuantity: (field: string, cell: Cell, kind: QuantityKind): number => {
       if (blank(cell)) {
         need(field)
@@ -105,6 +103,12 @@ export function cellReader(problems: string[]) {
     },
   }
   return read
+}
+
+/** A number of a JSON file is g, ml, °C or s; a text may come from anywhere, so 1.000 in it is asked about. */
+function quantityOf(cell: Cell, kind: QuantityKind): number {
+  if (typeof cell !== 'number') return parseQuantity(String(cell), kind)
+  return parseQuantity(`${cell}${kind === 'time' ? ' s' : ''}`, kind, { decimal: 'point' })
 }
 
 function plain(cell: Cell): number {

@@ -3,7 +3,7 @@ import { bottleFinder } from './bottleExchange'
 import { cellReader } from './reader'
 import { testRecord, type TestRecord } from './schemas'
 import { shaped, wrong, type Present, type Reader } from './understood'
-import { given, moment, round } from './written'
+import { amount, given, moment, round } from './written'
 
 export function testsOut(present: Present): TestRecord[] {
   const codes = new Map(present.bottles?.map((bottle) => [bottle.id, bottle.code]))
@@ -19,7 +19,7 @@ export function testsOut(present: Present): TestRecord[] {
             ...given('reading', proof.reading.value === undefined ? null : round(proof.reading.value)),
             ...given('seen', proof.reading.look),
             ...given('fresh_beside', proof.reading.fresh === undefined ? null : round(proof.reading.fresh)),
-            ...given('temperature', proof.reading.celsius === undefined ? null : `${round(proof.reading.celsius)} °C`),
+            ...given('temperature', proof.reading.celsius === undefined ? null : amount(proof.reading.celsius, '°C')),
             ...given('base_fog', proof.reading.base === undefined ? null : round(proof.reading.base)),
             ...given('kept_because', proof.reading.doubtful),
             ...(proof.reading.slowClearing === undefined ? {} : { slow_film: proof.reading.slowClearing }),
@@ -66,7 +66,7 @@ export function testReader(present: Present, newId: () => string): Reader {
     }
     const id = read.id('id', record.id) ?? newId()
     if (problems.length > 0) return wrong(one.line, '', problems)
-    const says = `${bottle?.label ?? ''}: ${guide.name.toLowerCase()}, ${look || value}`
+    const says = `${bottle?.label ?? ''}: ${guide.name}, ${look || value}`
     return { line: one.line, state: 'new', says, changes: [], problems, notes: [], row: { kind: 'tests', id, body } }
   }
 }

@@ -2,7 +2,7 @@ import type { Compensation, FormulaUse } from '../bottle/bottle'
 import { showSteps } from '../bottle/compensationSteps'
 import type { cellReader } from './reader'
 import type { UseRecord } from './schemas'
-import { dilution, given, round } from './written'
+import { amount, dilution, given, round } from './written'
 
 /** The columns of a file that say how a bath is used up. `nameOf` gives the name of the replenisher’s formula. */
 export function useToRecord(use: FormulaUse, nameOf: (formulaId: string) => string): UseRecord {
@@ -11,14 +11,14 @@ export function useToRecord(use: FormulaUse, nameOf: (formulaId: string) => stri
     school: use.school,
     ...given('rolls_per_litre', use.capacityRollsPerL),
     dilutions: use.dilutions.map(dilution).join(', '),
-    ...given('least_stock_per_roll', use.minConcentrateMlPerRoll === 0 ? null : `${round(use.minConcentrateMlPerRoll)} ml`),
+    ...given('least_stock_per_roll', use.minConcentrateMlPerRoll === 0 ? null : amount(use.minConcentrateMlPerRoll, 'ml')),
     ...given('keeps_full_days', keeping.fullDays),
     ...given('keeps_half_days', keeping.halfDays),
     ...given('keeps_working_days', keeping.workingDays),
     ...given('keeps_tray_days', keeping.trayDays),
     ...(compensation && 'perRoll' in compensation ? { time_per_roll: round(compensation.perRoll * 100) } : {}),
     ...(compensation && 'table' in compensation ? { time_steps: showSteps(compensation.table) } : {}),
-    ...(replenishment ? { replenish_per_roll: `${round(replenishment.mlPerRoll)} ml`, replenish_turnovers: replenishment.turnovers } : {}),
+    ...(replenishment ? { replenish_per_roll: amount(replenishment.mlPerRoll, 'ml'), replenish_turnovers: replenishment.turnovers } : {}),
     ...given('replenish_from', replenishment?.formulaId == null ? null : nameOf(replenishment.formulaId)),
     ...(twoBath ? { pair_moves: twoBath.moves, ...given('pair_days', twoBath.days) } : {}),
     ...given('fixes', use.fixes),

@@ -5,7 +5,7 @@ import { ledgerOut } from './ledgerExchange'
 import { testsOut } from './testExchange'
 import type { ChartRecord, ExchangeKind, JarRecord } from './schemas'
 import type { Present } from './understood'
-import { dilution, round } from './written'
+import { amount, dilution, round } from './written'
 
 /** What is there, as the records of a file. */
 export function recordsOf(kind: ExchangeKind, present: Present): object[] {
@@ -18,11 +18,11 @@ export function recordsOf(kind: ExchangeKind, present: Present): object[] {
       chemical: jar.chemical,
       lot: jar.lot,
       place: jar.place,
-      holds: `${round(jar.grams)} g`,
+      holds: amount(jar.grams, 'g'),
       ...(jar.openedAt === null ? {} : { opened: new Date(jar.openedAt).toISOString().slice(0, 10) }),
       ...(jar.assay === null ? {} : { assay: `${round(jar.assay * 100)} %` }),
       ...(jar.pricePerKg === null ? {} : { price_per_kg: jar.pricePerKg }),
-      ...(jar.reorderG === null ? {} : { reorder_below: `${round(jar.reorderG)} g` }),
+      ...(jar.reorderG === null ? {} : { reorder_below: amount(jar.reorderG, 'g') }),
     }))
   if (kind === 'bottles') return bottlesOut(present, nameOf)
   if (kind === 'ledger') return ledgerOut(present)
@@ -32,8 +32,8 @@ export function recordsOf(kind: ExchangeKind, present: Present): object[] {
     formula: nameOf(row.formulaId),
     dilution: dilution(row.parts),
     ei: row.ei,
-    temperature: `${round(row.temperatureC)} °C`,
-    time: `${round(row.seconds)} s`,
+    temperature: amount(row.temperatureC, '°C'),
+    time: amount(row.seconds, 's'),
     source: row.source,
     note: row.note,
   }))

@@ -27,5 +27,5 @@ export function pouredTogether(
   )
   if (!worst) return null
   const name = (id: string) => chemicalOf(id, catalogue).name
-  return { danger: `${name(worst.one)} never meets ${name(worst.other).toLowerCase()}: ${worst.danger}.` }
+  return { danger: `${name(worst.one)} never meets ${name(worst.other)}: ${worst.danger}.` }
 }

@@ -43,7 +43,7 @@ const spills: { says: string; of: (line: Line) => boolean }[] = [
 export function safetyFirst(formula: Formula, catalogue: Catalogue = builtIn): string[] {
   const grave = linesOf(formula, catalogue).filter((line) => statementsOf(line).some((code) => graveStatements.includes(code)))
   if (grave.length === 0) return []
-  const names = [...new Set(grave.map((line) => line.chemical.name.toLowerCase()))].join(' and ')
+  const names = [...new Set(grave.map((line) => line.chemical.name))].join(' and ')
   return [
     `Not alone: there is ${names} in it. Someone else is within call.`,
     'The eyewash is filled and within reach. Skin or eye: water for 15 to 20 minutes, and call.',

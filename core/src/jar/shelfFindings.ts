@@ -35,9 +35,7 @@ export function shelfFindings(formula: Formula, jars: ShelfJar[], catalogue: Cat
     )
     const lacking = `${showMass(line.grams)} of ${line.chemical.name} are not on the shelf`
     if (!instead) return [{ rule: 'shelf-1', severity: 'advice', step: line.step, message: `${lacking}, nor anything that does its work.` }]
-    const words = instead.chemicals
-      .map((part) => `${showMass(part.grams)} ${chemicalOf(part.chemical, catalogue).name.toLowerCase()}`)
-      .join(' and ')
+    const words = instead.chemicals.map((part) => `${showMass(part.grams)} ${chemicalOf(part.chemical, catalogue).name}`).join(' and ')
     return [
       {
         rule: 'shelf-1',

@@ -43,7 +43,7 @@ export function clashesOf(chemicals: ChemicalId[], catalogue: Catalogue = builtI
     here.slice(i + 1).flatMap((other) => {
       const found = apart.find((row) => (row.one.holds(one) && row.other.holds(other)) || (row.one.holds(other) && row.other.holds(one)))
       return found
-        ? [{ one: one.id, other: other.id, message: `${one.name} and ${other.name.toLowerCase()} do not stand together: ${found.danger}.` }]
+        ? [{ one: one.id, other: other.id, message: `${one.name} and ${other.name} do not stand together: ${found.danger}.` }]
         : []
     }),
   )

@@ -27,9 +27,31 @@ export const unitSizes: Record<Exclude<QuantityKind, 'temperature'>, Record<stri
     liters: 1000,
     'fl oz': 29.5735,
     'imp fl oz': 28.4131,
+    'fluid ounce': 29.5735,
+    'fluid ounces': 29.5735,
+    cup: 236.588,
+    cups: 236.588,
+    pint: 473.176,
+    pints: 473.176,
+    quart: 946.353,
+    quarts: 946.353,
+    qt: 946.353,
     gal: 3785.41,
+    gallon: 3785.41,
+    gallons: 3785.41,
   },
   time: { s: 1, sec: 1, secs: 1, second: 1, seconds: 1, min: 60, mins: 60, minute: 60, minutes: 60, h: 3600, hour: 3600, hours: 3600 },
+}
+
+const avoirdupois = ['oz', 'ounce', 'ounces', 'lb', 'lbs', 'grain', 'grains']
+const metricVolumes = ['ml', 'cc', 'cl', 'l', 'litre', 'litres', 'liter', 'liters']
+
+/** The system a unit belongs to; amounts are written together in one system only. */
+export function systemOf(name: string, kind: Exclude<QuantityKind, 'temperature'>): string {
+  if (kind === 'time') return 'time'
+  if (kind === 'mass') return avoirdupois.includes(name) ? 'avoirdupois' : 'metric mass'
+  if (name.startsWith('imp ')) return 'imperial'
+  return metricVolumes.includes(name) ? 'metric volume' : 'US volume'
 }
 
 /** °C from a reading in each scale. */

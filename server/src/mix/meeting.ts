@@ -51,7 +51,7 @@ export async function jarEvent(
     lot: jar.lot,
   }
   const then = stateOf({ ...mix, events: [...mix.events, taken] }, catalogue)
-  requireHarmless(whatGoesIn(then, catalogue), `The jar of ${chemicalOf(jar.chemical, catalogue).name.toLowerCase()}`, catalogue)
+  requireHarmless(whatGoesIn(then, catalogue), `The jar of ${chemicalOf(jar.chemical, catalogue).name}`, catalogue)
   return taken
 }
 
@@ -70,7 +70,7 @@ export async function requireStock(
     return a.id === b.id || (a.group !== undefined && a.group === b.group)
   })
   if (!works)
-    throw new Refusal(422, 'other-stock', `There is no ${line.chemical.name.toLowerCase()} in that bottle. Take its stock solution.`, {
+    throw new Refusal(422, 'other-stock', `There is no ${line.chemical.name} in that bottle. Take its stock solution.`, {
       field: 'bottleId',
     })
   const others = whatGoesIn(state, catalogue)

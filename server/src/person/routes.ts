@@ -114,9 +114,9 @@ export function personRoutes(router: Router, house: House): void {
 
   route(router, house, api.person.changeMe, async ({ body, who, tx }) => {
     const changed = await db.rows(
-      `update person set units = coalesce($3, units), letter_keys = coalesce($4::boolean, letter_keys), sounds = coalesce($5::boolean, sounds), version = version + 1
+      `update person set units = coalesce($3, units), letter_keys = coalesce($4::boolean, letter_keys), sounds = coalesce($5::boolean, sounds), decimal = coalesce($6, decimal), version = version + 1
        where id = $1 and version = $2 returning id`,
-      [who.id, body.version, body.units ?? null, body.letterKeys ?? null, body.sounds ?? null],
+      [who.id, body.version, body.units ?? null, body.letterKeys ?? null, body.sounds ?? null, body.decimal ?? null],
       tx,
     )
     if (changed.length === 0) throw who.id === '' ? notFound('person') : stale(await meOf(db, who.id, tx))

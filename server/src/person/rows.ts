@@ -13,7 +13,7 @@ export async function personRow(db: Database, id: string, tx?: Transaction): Pro
 
 export async function meOf(db: Database, id: string, tx?: Transaction): Promise<Me> {
   const row = await db.one<Me>(
-    `select id, version, name, login, role, units, letter_keys as "letterKeys", sounds from person where id = $1`,
+    `select id, version, name, login, role, units, decimal, letter_keys as "letterKeys", sounds from person where id = $1`,
     [id],
     tx,
   )

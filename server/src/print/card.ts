@@ -9,8 +9,10 @@ import {
   showTemperature,
   showVolume,
   whatToWatch,
+  inManner,
   type Catalogue,
   type Formula,
+  type Manner,
   type Taking,
 } from '@selvrin/core'
 import { chemicalOf } from '@selvrin/core'
@@ -22,7 +24,15 @@ const right = 192 * mm
 const bottom = 280 * mm
 
 /** The bench card of a formula at a volume: its ladder with a box to tick for every rung, what to watch, cautions, and room for pH and initials. */
-export function cardPdf(row: FormulaRow, finalMl: number, takings: Taking[], origin: string, catalogue: Catalogue): Promise<Uint8Array> {
+export function cardPdf(
+  row: FormulaRow,
+  finalMl: number,
+  takings: Taking[],
+  origin: string,
+  catalogue: Catalogue,
+  manner: Manner,
+): Promise<Uint8Array> {
+  const told = (text: string) => inManner(text, manner)
   const formula = scaleFormula({ id: row.id, ...row.body } as Formula, finalMl)
   const lines = linesOf(formula, catalogue)
   const doc = newDocument('A4', row.body.name)
@@ -30,7 +40,7 @@ export function cardPdf(row: FormulaRow, finalMl: number, takings: Taking[], ori
   oneLine(doc, row.body.name, left + 46, 18 * mm, right - left - 46 - 70, 'bold', 20)
   oneLine(
     doc,
-    `${showVolume(finalMl)} · version ${row.number} · ${row.body.purpose}`,
+    `${showVolume(finalMl, manner)} · version ${row.number} · ${row.body.purpose}`,
     left + 46,
     18 * mm + 26,
     right - left - 46 - 70,
@@ -41,7 +51,7 @@ export function cardPdf(row: FormulaRow, finalMl: number, takings: Taking[], ori
   let y = 42 * mm
   const rung = (amount: string, what: string, watch: string) => {
     doc.font('text').fontSize(9.5)
-    const height = Math.max(30, 20 + doc.heightOfString(printable(watch), { width: right - left - 150 }))
+    const height = Math.max(30, 20 + doc.heightOfString(printable(told(watch)), { width: right - left - 150 }))
     if (y + height > bottom) {
       doc.addPage({ size: 'A4', margin: 0 })
       y = 20 * mm
@@ -55,12 +65,12 @@ export function cardPdf(row: FormulaRow, finalMl: number, takings: Taking[], ori
       .font('mono')
       .fontSize(15)
       .fillColor('black')
-      .text(printable(amount), left + 20, y + 2, { width: 110, align: 'right', lineBreak: false })
-    oneLine(doc, what, left + 146, y + 2, right - left - 146, 'bold', 13)
+      .text(printable(told(amount)), left + 20, y + 2, { width: 110, align: 'right', lineBreak: false })
+    oneLine(doc, told(what), left + 146, y + 2, right - left - 146, 'bold', 13)
     doc
       .font('text')
       .fontSize(9.5)
-      .text(printable(watch), left + 146, y + 19, { width: right - left - 150 })
+      .text(printable(told(watch)), left + 146, y + 19, { width: right - left - 150 })
     doc
       .lineWidth(0.4)
       .strokeColor('#999999')
@@ -91,14 +101,15 @@ export function cardPdf(row: FormulaRow, finalMl: number, takings: Taking[], ori
     'Cold water to the mark',
     'Only when everything is dissolved. Cool, measure pH, bottle full to the neck, label.',
   )
-  y = closing(doc, y, asTaken(formula, takings, catalogue), catalogue)
+  y = closing(doc, y, asTaken(formula, takings, catalogue), catalogue, manner)
   return finished(doc)
 }
 
 /** Findings, cautions, and what is written by hand. */
-function closing(doc: Page, from: number, formula: Formula, catalogue: Catalogue): number {
+function closing(doc: Page, from: number, formula: Formula, catalogue: Catalogue, manner: Manner): number {
   let y = from + 8
-  const say = (text: string, font: 'text' | 'bold' = 'text') => {
+  const say = (canonical: string, font: 'text' | 'bold' = 'text') => {
+    const text = inManner(canonical, manner)
     doc.font(font).fontSize(9.5)
     const height = doc.heightOfString(printable(text), { width: right - left })
     if (y + height > bottom) {
@@ -114,12 +125,14 @@ function closing(doc: Page, from: number, formula: Formula, catalogue: Catalogue
     say(finding.message, 'bold')
   const byWord = new Map<string, Set<string>>()
   for (const line of linesOf(formula, catalogue))
-    for (const word of cautions(line.chemical)) byWord.set(word, (byWord.get(word) ?? new Set()).add(line.chemical.name.toLowerCase()))
+    for (const word of cautions(line.chemical)) byWord.set(word, (byWord.get(word) ?? new Set()).add(line.chemical.name))
   for (const [word, names] of byWord) say(`${word} (${[...names].join(', ')}).`)
   say(
     'Gloves, eye protection, apron; air on; away from film and paper. The supplier’s safety sheet decides. Skin or eye: water for 15 to 20 minutes, and call.',
   )
   y += 10
-  say('Mixed on ______________   by ______________   looked at by ______________   pH ________ at ________ °C   bottles ______________')
+  say(
+    `Mixed on ______________   by ______________   looked at by ______________   pH ________ at ________ ${manner.units === 'us' ? '°F' : '°C'}   bottles ______________`,
+  )
   return y
 }

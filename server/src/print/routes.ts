@@ -1,4 +1,4 @@
-import { asOnShelf, chemicalOf, mixtureStatements, perLitre, scaleFormula, type Catalogue, type Chemical } from '@selvrin/core'
+import { asOnShelf, chemicalOf, inManner, mixtureStatements, perLitre, scaleFormula, type Catalogue, type Chemical } from '@selvrin/core'
 import { api, type Jar } from '@selvrin/core/contract'
 import type { Request, Router } from 'express'
 import { contentsOf } from '../bottle/contents'
@@ -8,6 +8,7 @@ import { catalogueOf } from '../chemical/chemistry'
 import { formulaRow } from '../formula/rows'
 import { Refusal } from '../http/refusal'
 import { route, type House } from '../http/route'
+import { meOf } from '../person/rows'
 import { jarRows } from '../jar/rows'
 import { cardPdf } from './card'
 import { bottleLabel, jarLabel, labelsPdf, type LabelContent } from './labels'
@@ -27,7 +28,8 @@ export function printRoutes(router: Router, house: House): void {
     return { statements }
   }
 
-  route(router, house, api.print.labels, async ({ query, now, request }) => {
+  route(router, house, api.print.labels, async ({ query, who, now, request }) => {
+    const manner = await meOf(db, who.id)
     const wanted = [...(query.bottles ?? []), ...(query.jars ?? [])]
     if (wanted.length === 0) throw new Refusal(422, 'nothing', 'Say which bottles or jars to print labels for.')
     const zone = (await db.one<{ zone: string }>('select zone from darkroom'))?.zone ?? 'UTC'
@@ -44,10 +46,19 @@ export function printRoutes(router: Router, house: House): void {
     }
     if (labels.length < wanted.length)
       throw new Refusal(404, 'not-found', 'One of these bottles or jars is not there (any more). Load the page again.')
-    return { name: 'labels.pdf', type: 'application/pdf', bytes: await labelsPdf(labels, query.sheet, query.from) }
+    return {
+      name: 'labels.pdf',
+      type: 'application/pdf',
+      bytes: await labelsPdf(
+        labels.map((label) => ({ ...label, lines: label.lines.map((line) => inManner(line, manner)) })),
+        query.sheet,
+        query.from,
+      ),
+    }
   })
 
-  route(router, house, api.print.card, async ({ params, query, request }) => {
+  route(router, house, api.print.card, async ({ params, query, who, request }) => {
+    const manner = await meOf(db, who.id)
     const row = await formulaRow(db, params.id)
     const formula = usedFormula(row.id, row.body)
     const finalMl = query.ml ?? formula.finalMl
@@ -57,7 +68,7 @@ export function printRoutes(router: Router, house: House): void {
     return {
       name: `${row.body.name}.pdf`,
       type: 'application/pdf',
-      bytes: await cardPdf(row, finalMl, takings, originOf(request), catalogue),
+      bytes: await cardPdf(row, finalMl, takings, originOf(request), catalogue, manner),
     }
   })
 }

@@ -158,11 +158,11 @@ function changesOf(before: Plan, after: Plan): string[] {
     if (Math.abs(old.seconds - step.seconds) > sameS) {
       const factor = after.developing?.steps.find((one) => one.name === 'used bath')
       const why = step.time === 'chart' && factor ? ' for the use of its bath' : ''
-      said.push(`${step.name.toLowerCase()} takes ${showTime(step.seconds)} instead of ${showTime(old.seconds)}${why}`)
+      said.push(`${step.name} takes ${showTime(step.seconds)} instead of ${showTime(old.seconds)}${why}`)
     }
     if (Math.abs((old.partsMl[0] ?? 0) - (step.partsMl[0] ?? 0)) > sameS && step.bottle)
       said.push(
-        `${step.name.toLowerCase()} takes ${(step.partsMl[0] ?? 0).toFixed(0)} ml of ${step.bottle.label} instead of ${(old.partsMl[0] ?? 0).toFixed(0)} ml`,
+        `${step.name} takes ${(step.partsMl[0] ?? 0).toFixed(0)} ml of ${step.bottle.label} instead of ${(old.partsMl[0] ?? 0).toFixed(0)} ml`,
       )
     return said
   })

@@ -88,5 +88,11 @@ export async function call<E extends Endpoint>(
   )
 }
 
+let retell = (text: string): string => text
+/** How sentences are retold in the units of whoever is signed in. */
+export const onTelling = (teller: (text: string) => string): void => {
+  retell = teller
+}
+
 /** The sentence to show for anything that was thrown. */
-export const sentence = (error: unknown): string => (error instanceof Error ? error.message : 'Something went wrong. Try again.')
+export const sentence = (error: unknown): string => (error instanceof Error ? retell(error.message) : 'Something went wrong. Try again.')

@@ -1,18 +1,19 @@
 <script setup lang="ts">
-import { showParts, showTemperature, showVolume } from '@selvrin/core'
+import { showParts } from '@selvrin/core'
 import type { BottlePage } from '@selvrin/core/contract'
 import { computed } from 'vue'
 import FindingList from '../marks/FindingList.vue'
 import TallyMarks from '../marks/TallyMarks.vue'
 import { percent, showDate, showMoment, showRolls, showRollsLeft, showSpan } from '../marks/words'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import LifeBar from './LifeBar.vue'
+import { digits } from '../session/manner'
 
 /** What a bottle is and has left, the governing reason first. */
 const { bottle, zone } = defineProps<{ bottle: BottlePage; zone: string }>()
-const session = useSession()
+const show = useShow()
 const state = computed(() => bottle.state)
-const volume = (ml: number) => showVolume(ml, session.units)
+const volume = (ml: number) => show.volume(ml)
 const age = computed(() => {
   const keeps = state.value.keepsDays
   return `${showSpan(state.value.ageDays)} old${keeps === null ? '' : ` of ${showSpan(keeps)}`}`
@@ -52,7 +53,7 @@ const place = computed(() => {
 
 <template>
   <p class="mt-5 text-5xl font-bold">{{ bottle.retiredAt === null ? `${percent(state.remaining)} left` : 'Retired' }}</p>
-  <p v-if="bottle.retiredWhy" class="text-xl">{{ bottle.retiredWhy }}</p>
+  <p v-if="bottle.retiredWhy" class="text-xl">{{ show.said(bottle.retiredWhy) }}</p>
   <p v-else class="text-xl">
     {{ state.rollsLeft === null ? '' : `good for ${showRollsLeft(state.rollsLeft)} · `
     }}<b class="font-mono">{{ volume(state.volumeMl) }}</b> of {{ volume(bottle.sizeMl) }} · {{ age }}
@@ -62,11 +63,11 @@ const place = computed(() => {
   <FindingList :findings="state.findings" class="mb-4" />
   <p class="text-xl">
     <template v-if="state.nextTimeFactor !== 1"
-      ><b>Next roll ×{{ state.nextTimeFactor.toFixed(2) }}.</b> </template
-    >{{ state.nextTimeWhy }}
+      ><b>Next roll ×{{ digits(state.nextTimeFactor, 2) }}.</b> </template
+    >{{ show.said(state.nextTimeWhy) }}
     <template v-if="state.fixS">
       <b>Fix {{ Math.round(state.fixS) }} s</b>, by its clearing test<template v-if="clearingC !== null">
-        at {{ showTemperature(clearingC, session.units) }}</template
+        at {{ show.temperature(clearingC) }}</template
       >; a run at another temperature takes its own.</template
     >
   </p>
@@ -88,7 +89,8 @@ const place = computed(() => {
     }}{{ state.rolls > 0 && state.paper > 0 ? ' and ' : '' }}{{ state.paper > 0 ? `${Math.round(state.paper)} prints` : '' }} so far
   </p>
   <p v-if="state.silverGPerL" class="mt-2">
-    About <b class="font-mono">{{ state.silverGPerL.toFixed(1) }} g/L</b> silver by count, of {{ state.silverLimitGPerL }} it may hold.
+    About <b class="font-mono">{{ show.concentration(state.silverGPerL) }}</b> silver by count, of
+    {{ show.concentration(state.silverLimitGPerL ?? 0) }} it may hold.
     <b v-if="closed.length > 0">Closed for {{ closed.join(' and ') }}.</b>
   </p>
   <p v-if="bottle.reserved && bottle.reserved.runs.length > 0" class="mt-2">
@@ -100,12 +102,13 @@ const place = computed(() => {
     }}.
   </p>
   <p v-if="state.acidUsed" class="mt-2">
-    {{ percent(state.acidUsed) }} of its acid is used, pH about <b class="font-mono">{{ state.ph?.toFixed(1) }}</b> by count.
+    {{ percent(state.acidUsed) }} of its acid is used, pH about
+    <b class="font-mono">{{ state.ph === null ? '' : digits(state.ph, 1) }}</b> by count.
   </p>
   <p v-if="state.strength < 0.999" class="mt-2">Thinned to {{ percent(state.strength) }} of its strength by water.</p>
   <p class="mt-2 text-quiet">
     Mixed {{ showMoment(bottle.madeAt, zone) }} by {{ bottle.madeBy }}, formula version {{ bottle.formulaNumber
-    }}{{ bottle.ph === null ? '' : `, pH ${bottle.ph.toFixed(1)}` }}. At {{ showTemperature(state.celsius, session.units)
+    }}{{ bottle.ph === null ? '' : `, pH ${digits(bottle.ph, 1)}` }}. At {{ show.temperature(state.celsius)
     }}{{ containers[state.container] }}. Code <b class="font-mono">{{ bottle.code }}</b>{{
       bottle.parts ? `, ${showParts(bottle.parts)}` : ''
     }}{{ bottle.ownUse ? '. Used otherwise than its formula says' : '' }}.

@@ -5,7 +5,9 @@ import { computed } from 'vue'
 import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
 import VerdictMark from '../proof/VerdictMark.vue'
+import { useShow } from '../session/useShow'
 
+const show = useShow()
 /** What the tests say of a bottle, what is due, and the way to the next one. */
 const { bottle, zone } = defineProps<{ bottle: BottlePage; zone: string }>()
 const session = useSession()
@@ -19,7 +21,7 @@ const others = computed(() => testsFor(bottle.family).filter((guide) => !bottle.
     <ul v-if="bottle.due.length > 0 && bottle.retiredAt === null" class="mb-3 space-y-2">
       <li v-for="one in bottle.due" :key="one.kind" class="flex flex-wrap items-center gap-x-4 gap-y-1 border-l-4 border-alarm pl-3">
         <p class="min-w-0 flex-1">
-          <b>Due: {{ one.name }}.</b> {{ one.says.charAt(0).toUpperCase() + one.says.slice(1) }}.
+          <b>Due: {{ one.name }}.</b> {{ show.said(one.says.charAt(0).toUpperCase() + one.says.slice(1)) }}.
         </p>
         <RouterLink v-if="open" :to="`/proofs/${one.kind}/${bottle.id}`" class="button button-small">Test it</RouterLink>
       </li>
@@ -29,7 +31,7 @@ const others = computed(() => testsFor(bottle.family).filter((guide) => !bottle.
         <VerdictMark :verdict="one.failed ? 'failed' : one.newest.verdict" />
         <p>
           <b>{{ guideOf(one.kind).name }}</b>, {{ showDate(one.at, zone) }}.
-          {{ one.failed && one.newest.verdict !== 'failed' ? one.failed.reason : one.newest.reason }}
+          {{ show.said(one.failed && one.newest.verdict !== 'failed' ? one.failed.reason : one.newest.reason) }}
           <template v-if="one.newest.overruled"> Used all the same: {{ one.newest.overruled }}.</template>
         </p>
       </li>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { bottlesToFill, standsFull, showVolume } from '@selvrin/core'
+import { bottlesToFill, standsFull } from '@selvrin/core'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -8,13 +8,13 @@ import { useAction } from '../api/useAction'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import OverruleField from './OverruleField.vue'
 
 /** Into small bottles that stand full: each takes its share of the history along. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
 const emit = defineEmits<{ close: []; done: [] }>()
-const session = useSession()
+const show = useShow()
 const { busy, problem, act } = useAction()
 const overrule = ref('')
 interface Row {
@@ -34,7 +34,7 @@ const fill = (sizes: number[]): Row[] => {
 }
 const rows = ref<Row[]>(fill(bottle.decant?.into ?? bottlesToFill(bottle.state.volumeMl, bottle.sizeMl) ?? [500]))
 const rest = computed(() => bottle.state.volumeMl - rows.value.reduce((sum, row) => sum + (row.ml ?? 0), 0))
-const volume = (ml: number) => showVolume(ml, session.units)
+const volume = (ml: number) => show.volume(ml)
 
 async function write(): Promise<void> {
   const into = rows.value.flatMap(({ id, sizeMl, ml }) => (sizeMl !== null && ml !== null && ml > 0 ? [{ id, sizeMl, ml }] : []))

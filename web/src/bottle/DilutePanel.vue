@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dilute, parseRatio, showParts, showVolume } from '@selvrin/core'
+import { dilute, parseRatio, showParts } from '@selvrin/core'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -10,11 +10,11 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
 const { bottle } = defineProps<{ bottle: Bottle }>()
 const emit = defineEmits<{ close: []; made: [] }>()
-const session = useSession()
+const show = useShow()
 const router = useRouter()
 const { busy, problem, act } = useAction()
 const newId = uuid()
@@ -35,7 +35,7 @@ const read = computed((): { parts: number[] | null; problem: string; ambiguous: 
 const amounts = computed(() =>
   read.value.parts && totalMl.value !== null ? dilute({ parts: read.value.parts, totalMl: totalMl.value }) : null,
 )
-const volume = (ml: number) => showVolume(ml, session.units)
+const volume = (ml: number) => show.volume(ml)
 
 async function make(): Promise<void> {
   const { parts } = read.value

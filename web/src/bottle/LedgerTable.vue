@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { showVolume } from '@selvrin/core'
 import type { LedgerEntry } from '@selvrin/core/contract'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { entryWords } from './entryWords'
 
 /** Lines of a ledger, newest first; what was taken back stays readable. */
 defineProps<{ lines: LedgerEntry[]; zone: string }>()
 defineEmits<{ takeBack: [entry: LedgerEntry] }>()
 const session = useSession()
-const volume = (ml: number) => showVolume(ml, session.units)
+const show = useShow()
+const volume = (ml: number) => show.volume(ml)
 const kept = ['reverse', 'move', 'change', 'move-up']
 const canTakeBack = (entry: LedgerEntry, last: boolean) =>
   session.isTechnician && !entry.reversedBy && !kept.includes(entry.kind) && !(entry.kind === 'fill' && last)
@@ -44,7 +45,7 @@ const canTakeBack = (entry: LedgerEntry, last: boolean) =>
             >
             <RouterLink v-if="entry.otherId" class="link ml-1" :to="`/shelf/${entry.otherId}`">{{ entry.otherLabel }}</RouterLink>
             <span v-if="entry.reversedBy"> taken back</span>
-            <span v-if="entry.note" class="block text-quiet">{{ entry.note }}</span>
+            <span v-if="entry.note" class="block text-quiet">{{ show.said(entry.note) }}</span>
           </td>
           <td class="py-2 pr-3 text-right font-mono whitespace-nowrap">
             {{ entry.ml === 0 ? '' : `${entry.ml > 0 ? '+' : '−'}${volume(Math.abs(entry.ml))}` }}

@@ -8,7 +8,7 @@ import { computed, useTemplateRef } from 'vue'
 import { guideOf } from '@selvrin/core'
 import { chartStyle } from '../chart/style'
 import { useChart } from '../chart/useChart'
-import { percent, showDate, showDay } from '../marks/words'
+import { percent, showDate, showDay, inSentence } from '../marks/words'
 
 use([LineChart, GridComponent, MarkLineComponent, SVGRenderer])
 
@@ -44,6 +44,7 @@ function option(): Record<string, unknown> {
     grid: { left: 52, right: 20, top: 20, bottom: 34 },
     xAxis: {
       type: 'time',
+      minInterval: 86_400_000,
       ...axis,
       splitLine: { show: false },
       axisLabel: { ...text, hideOverlap: true, formatter: (value: number) => showDay(value, zone) },
@@ -103,7 +104,7 @@ useChart(box, option, () => curve)
       {{ says }}
       <span v-if="curve.tests.length > 0" class="text-quiet">
         Marks are tests: ring passed, triangle marginal, square failed ({{
-          [...new Set(curve.tests.map((test) => guideOf(test.kind as 'fixer-ph').name.toLowerCase()))].join(', ')
+          [...new Set(curve.tests.map((test) => inSentence(guideOf(test.kind as 'fixer-ph').name)))].join(', ')
         }}).
       </span>
       <span class="text-quiet"> The darker part is use, the lighter age.</span>

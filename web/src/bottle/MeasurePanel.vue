@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { showVolume } from '@selvrin/core'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -9,17 +8,17 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
 /** What a bottle holds, measured: the graduate decides over the sum of its lines. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
 const emit = defineEmits<{ close: []; done: [page: BottlePage] }>()
-const session = useSession()
+const show = useShow()
 const { busy, problem, act } = useAction()
 const entryId = uuid()
 const ml = ref<number | null>(null)
 const note = ref('')
-const volume = (amount: number) => showVolume(amount, session.units)
+const volume = (amount: number) => show.volume(amount)
 const off = computed(() => (ml.value === null ? null : ml.value - bottle.state.volumeMl))
 
 async function write(): Promise<void> {
@@ -37,7 +36,13 @@ async function write(): Promise<void> {
 <template>
   <ModalPanel open :title="`What ${bottle.label} holds`" @close="$emit('close')">
     <form class="space-y-4" @submit.prevent="write">
-      <QuantityField v-model="ml" kind="volume" label="Measured" :hint="`by its lines ${volume(bottle.state.volumeMl)}`" />
+      <QuantityField
+        v-model="ml"
+        kind="volume"
+        label="Measured"
+        :near="bottle.state.volumeMl"
+        :hint="`by its lines ${volume(bottle.state.volumeMl)}`"
+      />
       <p v-if="off !== null" class="text-lg" role="status">
         {{
           Math.abs(off) < 0.5

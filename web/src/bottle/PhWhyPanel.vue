@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { showTemperature } from '@selvrin/core'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { ref } from 'vue'
 import { call } from '../api/call'
@@ -7,13 +6,14 @@ import { useAction } from '../api/useAction'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
+import { digits } from '../session/manner'
 
 /** Why a batch whose pH is off may be used all the same: it takes the flag from its bottles and from what was made of them. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
 const emit = defineEmits<{ close: []; done: [] }>()
 const { busy, problem, act } = useAction()
-const session = useSession()
+const show = useShow()
 const reason = ref('')
 async function keep(): Promise<void> {
   const off = bottle.phOff
@@ -27,9 +27,9 @@ async function keep(): Promise<void> {
   <ModalPanel open :title="`The pH of ${bottle.label}`" @close="$emit('close')">
     <form class="space-y-4" @submit.prevent="keep">
       <p v-if="bottle.phOff">
-        It read {{ bottle.phOff.ph.toFixed(2)
-        }}{{ bottle.phOff.celsius === null ? '' : ` at ${showTemperature(bottle.phOff.celsius, session.units)}` }} where
-        {{ bottle.phOff.expected.toFixed(2) }} ± {{ bottle.phOff.uncertainty.toFixed(2) }} was expected of what was weighed. Its other
+        It read {{ digits(bottle.phOff.ph, 2)
+        }}{{ bottle.phOff.celsius === null ? '' : ` at ${show.temperature(bottle.phOff.celsius)}` }} where
+        {{ digits(bottle.phOff.expected, 2) }} ± {{ digits(bottle.phOff.uncertainty, 2) }} was expected of what was weighed. Its other
         bottles and what was made of them stand under the same flag.
       </p>
       <TextField v-model="reason" label="Why may it be used?" hint="such as: the scrap came out as always" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showParts, showVolume } from '@selvrin/core'
+import { showParts } from '@selvrin/core'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
@@ -10,14 +10,14 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useBottles } from '../stores'
 import OverruleField from './OverruleField.vue'
 
 type Kind = 'pour-out' | 'pour-back' | 'top-up' | 'water' | 'evaporate' | 'discard'
 const { bottle } = defineProps<{ bottle: BottlePage }>()
 const emit = defineEmits<{ close: []; done: [page: BottlePage] }>()
-const session = useSession()
+const show = useShow()
 const bottles = useBottles()
 onMounted(() => void bottles.load())
 const { busy, problem, act } = useAction()
@@ -45,7 +45,7 @@ const sources = computed(() => [
     .map((one) => ({
       value: one.id,
       name: `${one.label} ${one.name}, ${showParts(one.parts)}`,
-      detail: showVolume(one.state.volumeMl, session.units),
+      detail: show.volume(one.state.volumeMl),
     })),
 ])
 const asks = computed(() => kind.value === 'pour-out')
@@ -76,7 +76,8 @@ async function write(): Promise<void> {
         v-model="ml"
         kind="volume"
         label="How much"
-        :hint="`it holds ${showVolume(bottle.state.volumeMl, session.units)} of ${showVolume(bottle.sizeMl, session.units)}`"
+        :near="bottle.state.volumeMl"
+        :hint="`it holds ${show.volume(bottle.state.volumeMl)} of ${show.volume(bottle.sizeMl)}`"
       />
       <TextField v-model="note" label="Note, if any" />
       <OverruleField v-if="asks" v-model="overrule" :bottle="bottle" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { replenishSteps, showParts, showVolume } from '@selvrin/core'
+import { replenishSteps, showParts } from '@selvrin/core'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
@@ -9,13 +9,13 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useBottles } from '../stores'
 
 /** Replenishing, in the order of the hands: water, bleed, replenisher. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
 const emit = defineEmits<{ close: []; done: [page: BottlePage] }>()
-const session = useSession()
+const show = useShow()
 const bottles = useBottles()
 onMounted(() => void bottles.load())
 const { busy, problem, act } = useAction()
@@ -44,7 +44,7 @@ const steps = computed(() =>
     evaporatedMl: evaporated.value ?? 0,
   }),
 )
-const volume = (amount: number) => showVolume(amount, session.units)
+const volume = (amount: number) => show.volume(amount)
 async function write(): Promise<void> {
   if (ml.value === null || ml.value <= 0) {
     problem.value = 'Write how much replenisher goes in.'
@@ -64,7 +64,8 @@ async function write(): Promise<void> {
   <ModalPanel open :title="`Replenish ${bottle.label} ${bottle.name}`" @close="$emit('close')">
     <form class="space-y-4" @submit.prevent="write">
       <p>
-        {{ rate }} ml a roll; <b>{{ volume(bottle.state.replenishDueMl) }}</b> are due. It is kept at {{ volume(bottle.state.nominalMl) }}.
+        {{ show.volume(rate) }} a roll; <b>{{ volume(bottle.state.replenishDueMl) }}</b> are due. It is kept at
+        {{ volume(bottle.state.nominalMl) }}.
       </p>
       <div class="grid grid-cols-2 gap-4">
         <QuantityField v-model="ml" kind="volume" label="Replenisher" />

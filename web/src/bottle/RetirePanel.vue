@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { showVolume } from '@selvrin/core'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { ref } from 'vue'
 import { call } from '../api/call'
@@ -8,11 +7,11 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
 const { bottle, sink = false, why = '' } = defineProps<{ bottle: Bottle; sink?: boolean; why?: string }>()
 const emit = defineEmits<{ close: []; done: [] }>()
-const session = useSession()
+const show = useShow()
 const { busy, problem, act } = useAction()
 const reason = ref(why || (bottle.state.findings.find((finding) => finding.severity === 'error')?.message ?? ''))
 const discard = ref(sink)
@@ -30,7 +29,7 @@ async function retire(): Promise<void> {
       <TextField v-model="reason" label="Why?" />
       <SwitchField
         v-model="discard"
-        :label="`Pour away the ${showVolume(bottle.state.volumeMl, session.units)} it holds`"
+        :label="`Pour away the ${show.volume(bottle.state.volumeMl)} it holds`"
         detail="written into the waste: fixers to the silver drum, never down the drain with developer"
       />
       <p class="text-quiet">Gloves and goggles on; one kind at a time. Your local rules and the supplier’s sheet say what may go where.</p>

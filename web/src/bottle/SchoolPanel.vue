@@ -9,12 +9,14 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import SchoolFields from '../formula/SchoolFields.vue'
 import { readSchool, schoolDraftOf } from '../formula/schoolDraft'
+import { useSession } from '../session/store'
 
+const session = useSession()
 /** This one bottle used otherwise than its formula says, with the reason. */
 const { bottle } = defineProps<{ bottle: Bottle }>()
 const emit = defineEmits<{ close: []; done: [] }>()
 const { busy, problem, act } = useAction()
-const draft = reactive(schoolDraftOf(bottle.use as FormulaUse))
+const draft = reactive(schoolDraftOf(bottle.use as FormulaUse, session.manner))
 const reason = ref('')
 const problems = ref<Record<string, string>>({})
 
@@ -29,7 +31,7 @@ async function save(back: boolean): Promise<void> {
     }
   }
   const fixer = bottle.state.silverGPerL !== null
-  const said = readSchool(draft, fixer, read, (field, says) => void (found[field] = says))
+  const said = readSchool(draft, fixer, read, (field, says) => void (found[field] = says), session.manner)
   problems.value = back ? {} : found
   if (!back && Object.keys(found).length > 0) return
   const { keeping, dilutions } = bottle.use

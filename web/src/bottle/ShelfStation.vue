@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { familyNames, showTemperature, type Family } from '@selvrin/core'
+import { familyNames, type Family } from '@selvrin/core'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
@@ -11,6 +11,7 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import { percent, showRollsLeft } from '../marks/words'
 import NoticeList from '../proof/NoticeList.vue'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useBottles, useMixes, useRuns, useShelves } from '../stores'
 import { isReused } from './bottleActions'
 import BottleVessel from './BottleVessel.vue'
@@ -24,6 +25,7 @@ import { sink, useShelfDrag } from './useShelfDrag'
 
 const ShelvesPanel = defineAsyncComponent(() => import('./ShelvesPanel.vue'))
 const session = useSession()
+const show = useShow()
 const router = useRouter()
 const bottles = useBottles()
 const mixes = useMixes()
@@ -129,7 +131,7 @@ watch(
       <section v-for="plank in planks" :key="plank.id" :aria-label="plank.name">
         <h2 class="flex items-baseline gap-3 pt-2 text-lg font-bold">
           {{ plank.name }}
-          <span v-if="plank.celsius !== null" class="font-normal text-quiet">{{ showTemperature(plank.celsius, session.units) }}</span>
+          <span v-if="plank.celsius !== null" class="font-normal text-quiet">{{ show.temperature(plank.celsius) }}</span>
         </h2>
         <ul class="flex min-h-14 flex-wrap items-end" :data-shelf="plank.id">
           <template v-for="group in plank.groups" :key="group.family">
@@ -172,7 +174,7 @@ watch(
           <b class="font-mono">{{ i + 1 }}</b>
           <p>
             <RouterLink :to="task.to" class="text-lg font-bold underline-offset-4 hover:underline">{{ task.what }}</RouterLink>
-            <span class="block text-quiet">{{ task.why }}</span>
+            <span class="block text-quiet">{{ show.said(task.why) }}</span>
           </p>
         </li>
       </ol>
@@ -185,7 +187,7 @@ watch(
       class="fixed bottom-24 left-1/2 z-20 flex -translate-x-1/2 items-center gap-5 rounded-sm border-2 border-ink bg-panel px-5 py-3 text-lg"
       role="status"
     >
-      {{ quick.written.value.says }}
+      {{ show.said(quick.written.value.says) }}
       {{ percent(bottles.rows.find((one) => one.id === quick.written.value?.bottle.id)?.state.remaining ?? 0) }} left.
       <button class="button button-small" @click="quick.undo()">Undo</button>
       <button class="link min-h-11" aria-label="Close" @click="quick.written.value = null">✕</button>

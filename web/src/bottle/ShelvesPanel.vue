@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { showTemperature } from '@selvrin/core'
 import { api, type Shelf } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { onMounted, ref } from 'vue'
@@ -9,12 +8,12 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useShelves } from '../stores'
 
 /** The places bottles stand, with their temperature. */
 defineEmits<{ close: [] }>()
-const session = useSession()
+const show = useShow()
 const shelves = useShelves()
 onMounted(() => void shelves.load())
 const { busy, problem, act } = useAction()
@@ -53,7 +52,7 @@ async function remove(shelf: Shelf): Promise<void> {
     <ul class="mb-4 divide-y divide-line border-y border-line">
       <li v-for="shelf in shelves.rows" :key="shelf.id" class="flex flex-wrap items-center gap-4 py-1">
         <b class="min-w-40 flex-1 text-lg">{{ shelf.name }}</b>
-        <span class="font-mono">{{ showTemperature(shelf.celsius, session.units) }}</span>
+        <span class="font-mono">{{ show.temperature(shelf.celsius) }}</span>
         <button class="link min-h-11" @click="edit(shelf)">Change {{ shelf.name }}</button>
         <button class="link min-h-11" @click="remove(shelf)">Take {{ shelf.name }} away</button>
       </li>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showTemperature, type Container } from '@selvrin/core'
+import { type Container } from '@selvrin/core'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
@@ -8,22 +8,20 @@ import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useShelves } from '../stores'
 
 /** Where and how it stands: both set how fast it ages. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
 const emit = defineEmits<{ close: []; done: [] }>()
-const session = useSession()
+const show = useShow()
 const shelves = useShelves()
 onMounted(() => void shelves.load())
 const { busy, problem, act } = useAction()
 const entryId = uuid()
 const shelf = ref<string | null>(bottle.shelfId)
 const container = ref<Container | null>(bottle.state.container)
-const places = computed(() =>
-  shelves.rows.map((one) => ({ value: one.id, name: one.name, detail: showTemperature(one.celsius, session.units) })),
-)
+const places = computed(() => shelves.rows.map((one) => ({ value: one.id, name: one.name, detail: show.temperature(one.celsius) })))
 const containers: { value: Container; name: string; detail: string }[] = [
   { value: 'bottle', name: 'In its bottle', detail: 'with the air above it' },
   { value: 'airless', name: 'Air pressed or purged out', detail: 'ages like a full bottle' },
@@ -45,7 +43,7 @@ async function write(): Promise<void> {
     <form class="space-y-4" @submit.prevent="write">
       <ChoiceField v-model="shelf" label="Shelf" :choices="places" placeholder="on no shelf yet" />
       <ChoiceField v-model="container" label="It stands" :choices="containers" />
-      <p class="text-quiet">Above 25 °C everything keeps half as long for each 10 °C.</p>
+      <p class="text-quiet">{{ show.said('Above 25 °C everything keeps half as long') }} for each {{ show.degrees(10) }}.</p>
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Move it</button>

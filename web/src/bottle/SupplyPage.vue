@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { costPerRoll, showMass, type Formula, type RollCost } from '@selvrin/core'
+import { costPerRoll, type Formula, type RollCost } from '@selvrin/core'
 import { computed, onMounted } from 'vue'
 import { belowReorder, costOf, lackingFor, pricesFor } from '../chemical/chemistry'
 import { now } from '../clock'
@@ -8,11 +8,14 @@ import { showMoney } from '../formula/missing'
 import BathMark from '../marks/BathMark.vue'
 import { daysBetween, showDate, showRollsLeft, showSpan } from '../marks/words'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useBottles, useFormulas, useJars } from '../stores'
 import { useSupply } from './supply'
+import { digits } from '../session/manner'
 
 /** How long each formula lasts and what to pour first; what to order for the mixes ahead; what a roll really costs. */
 const session = useSession()
+const show = useShow()
 const supply = useSupply()
 const [bottles, formulas, jars] = [useBottles(), useFormulas(), useJars()]
 onMounted(() => void Promise.all([supply.load(true), bottles.load(), formulas.load(), jars.load()]))
@@ -68,7 +71,7 @@ function otherwise(id: string, perLitre: number | null): string {
       : ml > 0
         ? `used once, at least ${ml} ml a roll`
         : ''
-  return words === '' ? '' : `By its formula, ${words}${perLitre === null ? '' : `: ${money((perLitre * ml) / 1000)}`}.`
+  return words === '' ? '' : `By its formula, ${show.said(words)}${perLitre === null ? '' : `: ${money((perLitre * ml) / 1000)}`}.`
 }
 const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?? 'EUR')
 </script>
@@ -90,7 +93,7 @@ const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?
             }}</RouterLink>
             <p>
               {{ showRollsLeft(row.rollsLeft) }} left<template v-if="row.rollsPerDay > 0"
-                >, {{ (row.rollsPerDay * 7).toFixed(1) }} a week</template
+                >, {{ digits(row.rollsPerDay * 7, 1) }} a week</template
               ><template v-if="row.plannedRolls > 0">, {{ row.plannedRolls }} planned</template>.
               <template v-if="row.order.length > 0">
                 Pour
@@ -120,10 +123,8 @@ const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?
           <p v-if="jars.loaded && shopping.length === 0">The jars are enough for what is to be mixed in the next two weeks.</p>
           <ul>
             <li v-for="one in shopping" :key="one.chemical" class="border-b border-line py-2">
-              <b>{{ one.name }}</b> <span class="font-mono">{{ showMass(one.wantedG, session.units) }}</span> wanted,
-              <span class="font-mono">{{ showMass(one.heldG, session.units) }}</span> here<span class="block text-quiet">{{
-                one.why
-              }}</span>
+              <b>{{ one.name }}</b> <span class="font-mono">{{ show.mass(one.wantedG) }}</span> wanted,
+              <span class="font-mono">{{ show.mass(one.heldG) }}</span> here<span class="block text-quiet">{{ one.why }}</span>
             </li>
           </ul>
         </section>
@@ -138,7 +139,7 @@ const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?
                   v-else
                   class="text-quiet"
                   >no price</span
-                >, {{ cost.mlPerRoll.toFixed(0) }} ml a roll over {{ Math.round(cost.rolls) }} rolls
+                >, {{ show.volume(cost.mlPerRoll) }} a roll over {{ Math.round(cost.rolls) }} rolls
               </span>
               <span class="block text-quiet">{{ one.otherwise }}</span>
             </li>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { carryOutMl, formats, rollEquivalents, showVolume } from '@selvrin/core'
+import { carryOutMl, formats, rollEquivalents } from '@selvrin/core'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -12,14 +12,15 @@ import QuantityField from '../fields/QuantityField.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import { showRolls } from '../marks/words'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import OverruleField from './OverruleField.vue'
 import { usualFormat, usualLoad } from './usualLoad'
+import { digits } from '../session/manner'
 
 /** What went through and was poured back: by format or by area, with its carry-out and what a pre-wet carried in. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
 const emit = defineEmits<{ close: []; done: [page: BottlePage] }>()
-const session = useSession()
+const show = useShow()
 const { busy, problem, act } = useAction()
 const entryId = uuid()
 const byArea = 'area'
@@ -103,8 +104,8 @@ async function write(): Promise<void> {
         <SwitchField v-model="onPaper" label="Paper" detail="counted on its own scale" />
       </div>
       <p v-if="load">
-        Counts as <b>{{ paper ? `${load.amount.toFixed(1).replace('.0', '')} prints of 8×10 in` : showRolls(load.amount) }}</b>;
-        {{ showVolume(carry, session.units) }} left with them.
+        Counts as <b>{{ paper ? `${digits(load.amount, 1).replace(/[.,]0$/, '')} prints of 8×10 in` : showRolls(load.amount) }}</b>;
+        {{ show.volume(carry) }} left with them.
       </p>
       <div class="grid grid-cols-2 items-end gap-4">
         <QuantityField v-model="carried" kind="volume" label="Carried out, if you know better" />

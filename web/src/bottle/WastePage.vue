@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { familyNames, showMass, showVolume, type Family } from '@selvrin/core'
+import { familyNames, type Family } from '@selvrin/core'
 import { computed, onMounted } from 'vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import BathMark from '../marks/BathMark.vue'
-import { showMoment } from '../marks/words'
+import { showMoment, inSentence } from '../marks/words'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useWaste } from '../stores'
 
 /** What was poured away: by family with its silver, and line by line. */
 const session = useSession()
+const show = useShow()
 const waste = useWaste()
 onMounted(() => void waste.load())
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
@@ -34,17 +36,17 @@ const nameOf = (family: string) => familyNames[family as Family] ?? family
       <li v-for="sum in sums" :key="sum.family" class="flex items-center gap-3">
         <BathMark :family="sum.family" :size="40" />
         <p>
-          <b class="font-mono text-3xl">{{ showVolume(sum.ml, session.units) }}</b><br />{{ nameOf(sum.family)
-          }}<template v-if="sum.silverG > 0">, {{ showMass(sum.silverG, session.units) }} silver</template>
+          <b class="font-mono text-3xl">{{ show.volume(sum.ml) }}</b><br />{{ nameOf(sum.family)
+          }}<template v-if="sum.silverG > 0">, {{ show.mass(sum.silverG) }} silver</template>
         </p>
       </li>
     </ul>
     <p class="mb-4 text-quiet">Fixers to the silver drum, developers and acids apart; your local rules and a licensed disposal decide.</p>
     <ul>
       <li v-for="row in waste.rows" :key="row.id" class="border-b border-line py-2">
-        <span class="font-mono font-bold">{{ showVolume(row.ml, session.units) }}</span> from
-        <RouterLink :to="`/shelf/${row.bottleId}`" class="link">{{ row.label }}</RouterLink>, {{ nameOf(row.family).toLowerCase()
-        }}<template v-if="row.silverG > 0.005">, {{ showMass(row.silverG, session.units) }} silver</template>
+        <span class="font-mono font-bold">{{ show.volume(row.ml) }}</span> from
+        <RouterLink :to="`/shelf/${row.bottleId}`" class="link">{{ row.label }}</RouterLink>, {{ inSentence(nameOf(row.family))
+        }}<template v-if="row.silverG > 0.005">, {{ show.mass(row.silverG) }} silver</template>
         <span class="block text-quiet">{{ showMoment(row.at, zone) }}, {{ row.by }}{{ row.note ? `: ${row.note}` : '' }}</span>
       </li>
     </ul>

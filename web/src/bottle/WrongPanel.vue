@@ -50,7 +50,7 @@ async function write(): Promise<void> {
         gases free.
       </p>
       <ChoiceField v-model="into" label="Into" :choices="others" />
-      <QuantityField v-model="ml" kind="volume" label="How much, about" />
+      <QuantityField v-model="ml" kind="volume" label="How much, about" :near="bottle.state.volumeMl" />
       <TextField v-model="reason" label="How it came about" />
       <p>{{ bottle.label }} and {{ label }} are both retired: nobody knows any more what is in them.</p>
       <ProblemLine :problem="problem" />

@@ -37,13 +37,13 @@ describe('the shelf', () => {
 
 describe('before tonight', () => {
   const what = (...bottles: Parameters<typeof todoList>[0]) => todoList(bottles, [], []).map((task) => task.what)
-  test('retires what is spent, then mixes what runs out', () => expect(what(old, worn)).toEqual(['Retire F1', 'Mix citric stop bath']))
+  test('retires what is spent, then mixes what runs out', () => expect(what(old, worn)).toEqual(['Retire F1', 'Mix Citric stop bath']))
   test('mixes nothing that a fresh bottle can take over from', () => {
     expect(what(worn, shelfBottle({ label: 'S2', family: 'stop-bath', formulaId: 'stop' }))).toEqual([])
   })
   test('of two that are nearly done it names the better one, once', () => {
     expect(what(worn, shelfBottle({ label: 'S2', family: 'stop-bath', formulaId: 'stop', name: 'Citric stop bath', rolls: 15 }))).toEqual([
-      'Mix citric stop bath',
+      'Mix Citric stop bath',
     ])
   })
   test('what is under way comes first', () => {
@@ -136,7 +136,7 @@ describe('what runs out', () => {
   const tasks = (part: object) => todoList([younger], [], [], [supply(part)], 'UTC').map((task) => task.what)
   test('within the week it says before which day to mix', () => {
     const day = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(today + 4 * 86_400_000)
-    expect(tasks({})).toEqual([`Mix neutral rapid fixer before ${day}`])
+    expect(tasks({})).toEqual([`Mix Neutral rapid fixer before ${day}`])
     expect(tasks({ runsOutAt: today + 20 * 86_400_000 })).toEqual([])
     expect(tasks({ runsOutAt: null })).toEqual([])
   })

@@ -63,8 +63,8 @@ export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummar
     .filter((bottle) => isLast(bottle, bottles))
     .map((bottle) => ({
       key: `low ${bottle.id}`,
-      what: `Mix ${bottle.name.toLowerCase()}`,
-      short: `the ${bottle.name.toLowerCase()}`,
+      what: `Mix ${bottle.name}`,
+      short: `the ${bottle.name}`,
       why: `${bottle.label}, the last one, has ${percent(bottle.state.remaining)} of its life${bottle.state.rollsLeft === null ? '' : ` and ${showRollsLeft(bottle.state.rollsLeft)}`} left.`,
       to: `/formulary/${bottle.formulaId}`,
     }))
@@ -92,8 +92,8 @@ function runningOut(supplies: SupplyRow[], bottles: Bottle[], zone: string): Tas
     .sort((a, b) => (a.runsOutAt ?? 0) - (b.runsOutAt ?? 0))
     .map((row) => ({
       key: `supply ${row.formulaId}`,
-      what: `Mix ${row.name.toLowerCase()} before ${weekday(row.runsOutAt ?? 0, zone)}`,
-      short: `the ${row.name.toLowerCase()}`,
+      what: `Mix ${row.name} before ${weekday(row.runsOutAt ?? 0, zone)}`,
+      short: `the ${row.name}`,
       why: `${showRollsLeft(row.rollsLeft)} left; on ${showDate(row.runsOutAt ?? 0, zone)} ${row.because === 'age' ? 'the last is too old' : 'it runs out'}.`,
       to: `/formulary/${row.formulaId}`,
     }))

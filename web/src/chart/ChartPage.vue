@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { checkChart, showParts, showTemperature, showTime, type Finding } from '@selvrin/core'
+import { checkChart, showParts, showTime, type Finding } from '@selvrin/core'
 import type { ChartRow } from '@selvrin/core/contract'
 import { computed, onMounted, ref } from 'vue'
 import ProblemLine from '../fields/ProblemLine.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useChart, useFormulas } from '../stores'
 import ChartRowForm from './ChartRowForm.vue'
 import ChartRowPanel from './ChartRowPanel.vue'
 
 /** The darkroom's own development chart: every row with its source and what is wrong with it; rows are added, mended, tried, taken out. */
-const session = useSession()
+const show = useShow()
 const chart = useChart()
 const formulas = useFormulas()
 onMounted(() => void Promise.all([chart.load(), formulas.load()]))
@@ -76,7 +76,7 @@ async function done(): Promise<void> {
                 <td class="py-2 pr-3 font-semibold">{{ row.film }}</td>
                 <td class="pr-3">{{ row.ei }}</td>
                 <td class="pr-3">{{ named.get(row.formulaId) }}, {{ showParts(row.parts) }}</td>
-                <td class="pr-3 font-mono whitespace-nowrap">{{ showTemperature(row.temperatureC, session.units) }}</td>
+                <td class="pr-3 font-mono whitespace-nowrap">{{ show.temperature(row.temperatureC) }}</td>
                 <td class="pr-3 text-right font-mono text-lg font-bold">{{ showTime(row.seconds) }}</td>
                 <td class="pr-3 text-quiet">
                   {{ row.source }}{{ row.note ? `: ${row.note}` : '' }}<b v-if="row.tried" class="text-ink"> · tried</b>
@@ -85,7 +85,7 @@ async function done(): Promise<void> {
                   <button
                     type="button"
                     class="link min-h-11 whitespace-nowrap"
-                    :aria-label="`Change ${row.film}, ${showTemperature(row.temperatureC, session.units)}`"
+                    :aria-label="`Change ${row.film}, ${show.temperature(row.temperatureC)}`"
                     @click="open = row"
                   >
                     change
@@ -94,7 +94,7 @@ async function done(): Promise<void> {
               </tr>
               <tr v-for="finding in wrong.get(row.id) ?? []" :key="finding.message" class="border-b border-line">
                 <td colspan="7" class="py-2">
-                  <b :class="finding.severity === 'error' ? 'text-alarm' : ''">{{ finding.message }}</b>
+                  <b :class="finding.severity === 'error' ? 'text-alarm' : ''">{{ show.said(finding.message) }}</b>
                 </td>
               </tr>
             </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showTemperature, showTime } from '@selvrin/core'
+import { showTime } from '@selvrin/core'
 import { api, type ChartRow } from '@selvrin/core/contract'
 import { ref } from 'vue'
 import { call } from '../api/call'
@@ -9,11 +9,13 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
 /** What can be done with a row of the chart: mend it, say how a film by it came out, take it out. */
 const { row, developer } = defineProps<{ row: ChartRow; developer: string }>()
 const emit = defineEmits<{ close: []; mend: []; done: [] }>()
 const session = useSession()
+const show = useShow()
 const { busy, problem, act } = useAction()
 const note = ref(row.tried?.note ?? '')
 async function tried(): Promise<void> {
@@ -28,7 +30,7 @@ async function remove(): Promise<void> {
   <ModalPanel open :title="`${row.film} in ${developer}`" @close="$emit('close')">
     <form class="space-y-4" @submit.prevent="tried">
       <p class="text-2xl">
-        <b class="font-mono">{{ showTime(row.seconds) }}</b> at {{ showTemperature(row.temperatureC, session.units) }}, EI {{ row.ei }}
+        <b class="font-mono">{{ showTime(row.seconds) }}</b> at {{ show.temperature(row.temperatureC) }}, EI {{ row.ei }}
       </p>
       <p v-if="row.tried" class="text-quiet">
         Tried {{ showDate(row.tried.at, session.darkroom?.zone ?? 'UTC') }} by {{ row.tried.by

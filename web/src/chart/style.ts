@@ -1,3 +1,5 @@
+import { figure } from '../session/manner'
+
 /** Colours, type and axes of every chart, from the light it is seen in. */
 export function chartStyle() {
   const style = getComputedStyle(document.documentElement)
@@ -5,7 +7,7 @@ export function chartStyle() {
   const text = { color: colour('ink'), fontFamily: 'Atkinson Hyperlegible Next Variable', fontSize: 15 }
   const axis = {
     axisLine: { lineStyle: { color: colour('ink') } },
-    axisLabel: text,
+    axisLabel: { ...text, formatter: (value: number | string) => (typeof value === 'number' ? figure(value) : value) },
     nameTextStyle: text,
     splitLine: { lineStyle: { color: colour('line') } },
   }

@@ -6,7 +6,11 @@ import TextField from '../fields/TextField.vue'
 import { useChemicals } from '../stores'
 import { catalogue } from './chemistry'
 import ChemicalPanel from './ChemicalPanel.vue'
+import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
+const session = useSession()
+const show = useShow()
 /** The catalogue of chemicals with the source of its figures; each can be given the darkroom's own. */
 const own = useChemicals()
 onMounted(() => void own.load())
@@ -20,8 +24,12 @@ const shown = computed(() =>
 const standing = (id: string) => (!own.rows.some((row) => row.id === id) ? '' : Object.hasOwn(builtIn, id) ? 'own figures' : 'own chemical')
 const soluble = (chemical: Chemical) => {
   const at20 = chemical.solubility.find((point) => point.celsius === 20) ?? chemical.solubility[0]
-  if (chemical.densityGPerMl !== undefined) return `liquid, ${chemical.densityGPerMl} g/ml`
-  return at20 ? `${at20.gPer100Ml} g in 100 ml at ${at20.celsius} °C` : 'solubility not known'
+  if (chemical.densityGPerMl !== undefined) return `liquid, density ${show.plain(chemical.densityGPerMl)}`
+  return at20
+    ? session.units === 'us'
+      ? `${show.mass(at20.gPer100Ml * 9.46353)} in a quart at ${show.temperature(at20.celsius)}`
+      : `${show.plain(at20.gPer100Ml)} g in 100 ml at ${show.temperature(at20.celsius)}`
+    : 'solubility not known'
 }
 </script>
 
@@ -41,8 +49,8 @@ const soluble = (chemical: Chemical) => {
             standing(chemical.id)
           }}</b>
           <p class="text-quiet">
-            {{ chemical.molarMass === null ? 'by mass only' : `${chemical.molarMass} g/mol` }} · {{ soluble(chemical)
-            }}{{ chemical.note ? ` · ${chemical.note}` : '' }} · {{ chemical.source }}
+            {{ chemical.molarMass === null ? 'by mass only' : `${show.plain(chemical.molarMass)} g/mol` }} · {{ soluble(chemical)
+            }}{{ chemical.note ? ` · ${show.said(chemical.note)}` : '' }} · {{ chemical.source }}
           </p>
         </div>
         <button class="button button-small" :aria-label="`Edit ${chemical.name}`" @click="open = chemical">Edit</button>

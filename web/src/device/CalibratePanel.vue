@@ -9,7 +9,10 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { useDevices } from '../stores'
 import { useReadings } from './readings'
+import { useShow } from '../session/useShow'
+import { digits } from '../session/manner'
 
+const show = useShow()
 /** A pH meter in its buffers, one after another. Carbonate developers need one near 10. */
 const { device } = defineProps<{ device: Device }>()
 const emit = defineEmits<{ close: [] }>()
@@ -18,7 +21,7 @@ const readings = useReadings()
 const { busy, problem, act } = useAction()
 const buffer = ref<string | null>(null)
 const buffers = calibrationBuffers.flatMap(({ name, at }) =>
-  at.map(([celsius, ph]) => ({ value: `${ph}`, name: `${name} at ${celsius} °C: ${ph.toFixed(2)}` })),
+  at.map(([celsius, ph]) => ({ value: `${ph}`, name: `${name} at ${show.temperature(celsius)}: ${show.number(ph, 2)}` })),
 )
 const points = ref<{ read: number; buffer: number }[]>([])
 const live = computed(() => readings.latest.get(device.id))
@@ -45,7 +48,7 @@ async function keep(): Promise<void> {
     <div class="space-y-4">
       <p>Rinse, dip, wait until it stands still. Two buffers at least two pH apart; one near 10 for carbonate developers.</p>
       <p class="text-4xl font-bold">
-        <span class="font-mono">{{ live?.value?.toFixed(2) ?? '—' }}</span><span
+        <span class="font-mono">{{ live?.value == null ? '—' : digits(live.value, 2) }}</span><span
           v-if="live && !live.stable"
           class="ml-3 text-base font-normal"
           >still moving</span
@@ -54,7 +57,7 @@ async function keep(): Promise<void> {
       <ChoiceField v-model="buffer" label="The electrode stands in" :choices="buffers" />
       <button class="button" :disabled="!live?.stable || buffer === null" @click="take">Take this reading</button>
       <ul>
-        <li v-for="point in points" :key="point.buffer" class="font-mono">{{ point.read.toFixed(2) }} in {{ point.buffer.toFixed(2) }}</li>
+        <li v-for="point in points" :key="point.buffer" class="font-mono">{{ digits(point.read, 2) }} in {{ digits(point.buffer, 2) }}</li>
       </ul>
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">

@@ -2,15 +2,15 @@
 import type { Device, DeviceKind } from '@selvrin/core/contract'
 import { computed, onMounted, onScopeDispose, ref } from 'vue'
 import ProblemLine from '../fields/ProblemLine.vue'
-import { showMass, showTemperature } from '@selvrin/core'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useDevices } from '../stores'
 import CalibratePanel from './CalibratePanel.vue'
 import DevicePanel from './DevicePanel.vue'
 import { useReadings } from './readings'
+import { digits } from '../session/manner'
 
 /** The scales, thermometers and pH meters at the bench: what they say now, and how they are reached. */
-const session = useSession()
+const show = useShow()
 const devices = useDevices()
 const readings = useReadings()
 onMounted(() => void devices.load())
@@ -28,10 +28,10 @@ const rows = computed(() =>
       value === null
         ? ''
         : device.kind === 'scale'
-          ? showMass(value, session.units)
+          ? show.mass(value)
           : device.kind === 'thermometer'
-            ? showTemperature(Math.round(value * 10) / 10, session.units)
-            : `pH ${value.toFixed(2)}`
+            ? show.temperature(Math.round(value * 10) / 10)
+            : `pH ${digits(value, 2)}`
     return { device, says, moving: value !== null && !reading?.stable }
   }),
 )
@@ -59,7 +59,7 @@ const rows = computed(() =>
           </p>
           <p v-if="device.calibration" class="text-quiet">
             Calibrated: slope {{ Math.round(device.calibration.slope * 100) }} %, {{ device.calibration.offset >= 0 ? '+' : '−'
-            }}{{ Math.abs(device.calibration.offset).toFixed(2) }} at pH 7
+            }}{{ digits(Math.abs(device.calibration.offset), 2) }} at pH 7
           </p>
         </div>
         <p class="text-right text-4xl font-bold max-sm:text-left">

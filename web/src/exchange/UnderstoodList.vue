@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { Understood } from '@selvrin/core'
 import { computed, ref } from 'vue'
+import { useShow } from '../session/useShow'
 
+const show = useShow()
 /** What was understood of a file, line by line. */
 const { lines } = defineProps<{ lines: Understood[] }>()
 const words = { new: 'New', changed: 'Changes', same: 'The same', wrong: 'Wrong' }
@@ -41,7 +43,7 @@ const shown = computed(() => matching.value.slice(0, many * more.value))
           }}{{ words[line.state] }}</b
         >
         <div>
-          <p>{{ line.says }}</p>
+          <p>{{ show.said(line.says) }}</p>
           <p v-for="change in line.changes" :key="change.what">
             <span class="text-quiet">{{ change.what.replaceAll('_', ' ') }}:</span> <s>{{ change.from }}</s> → <b>{{ change.to }}</b>
           </p>

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="T extends string">
 import { Listbox, ListboxButton, ListboxLabel, ListboxOption, ListboxOptions } from '@headlessui/vue'
 import { computed } from 'vue'
+import { useShow } from '../session/useShow'
 
 export interface Choice<V> {
   value: V
@@ -9,6 +10,7 @@ export interface Choice<V> {
   disabled?: boolean
 }
 const { choices } = defineProps<{ label: string; choices: Choice<T>[]; problem?: string; placeholder?: string }>()
+const show = useShow()
 const model = defineModel<T | null>({ required: true })
 const chosen = computed(() => choices.find((choice) => choice.value === model.value))
 </script>
@@ -28,7 +30,7 @@ const chosen = computed(() => choices.find((choice) => choice.value === model.va
       </svg>
     </ListboxButton>
     <p v-if="problem" class="mt-1 font-semibold text-alarm" role="alert">{{ problem }}</p>
-    <p v-else-if="chosen?.detail" class="mt-1 text-quiet">{{ chosen.detail }}</p>
+    <p v-else-if="chosen?.detail" class="mt-1 text-quiet">{{ show.said(chosen.detail) }}</p>
     <ListboxOptions
       class="absolute z-30 mt-1 max-h-80 w-full min-w-64 overflow-auto rounded-sm border-2 border-ink bg-panel py-1 focus:outline-none"
     >
@@ -45,7 +47,7 @@ const chosen = computed(() => choices.find((choice) => choice.value === model.va
           :class="[active ? 'bg-primary text-on-primary' : '', choice.disabled ? 'text-quiet line-through' : '']"
         >
           <span :class="selected ? 'font-bold' : ''">{{ selected ? '✓ ' : '' }}{{ choice.name }}</span>
-          <span v-if="choice.detail" class="block">{{ choice.detail }}</span>
+          <span v-if="choice.detail" class="block">{{ show.said(choice.detail) }}</span>
         </li>
       </ListboxOption>
     </ListboxOptions>

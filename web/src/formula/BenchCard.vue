@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cautions, heatFindings, scaleFormula, showMass, showParts, showTime, showVolume, type Formula } from '@selvrin/core'
+import { cautions, heatFindings, scaleFormula, showParts, showTime, type Formula } from '@selvrin/core'
 import { api, type FormulaBatch, type FormulaVersion } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
@@ -27,6 +27,7 @@ import FindingList from '../marks/FindingList.vue'
 import { showDate } from '../marks/words'
 import PhPanel from '../ph/PhPanel.vue'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useBottles, useFormulas, useJars } from '../stores'
 import CombinePanel from './CombinePanel.vue'
 import FormulaLadder from './FormulaLadder.vue'
@@ -38,6 +39,7 @@ const PhCurves = defineAsyncComponent(() => import('../ph/PhCurves.vue'))
 const route = useRoute()
 const router = useRouter()
 const session = useSession()
+const show = useShow()
 const formulas = useFormulas()
 const jars = useJars()
 const bottles = useBottles()
@@ -88,7 +90,7 @@ const findings = computed(() =>
                   rule: 'shelf-2',
                   severity: 'error' as const,
                   step,
-                  message: `The shelf has only ${chemicalOf(chemical).name.toLowerCase()} for this line. ${blocked}`,
+                  message: `The shelf has only ${chemicalOf(chemical).name} for this line. ${blocked}`,
                 },
               ],
         ),
@@ -118,8 +120,8 @@ const hazards = computed(() => {
     for (const word of cautions(line.chemical)) byWord.set(word, [...new Set([...(byWord.get(word) ?? []), line.chemical.name])])
   return [...byWord].map(([word, names]) => ({ word, names: names.join(', ') }))
 })
-const mass = (grams: number) => showMass(grams, session.units)
-const volume = (ml: number) => showVolume(ml, session.units)
+const mass = (grams: number) => show.mass(grams)
+const volume = (ml: number) => show.volume(ml)
 const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?? 'EUR')
 const keeping = computed(() => {
   const keeps = body.value?.use.keeping
@@ -204,13 +206,14 @@ async function bring(): Promise<void> {
               <b>{{ one.name }}</b>: {{ mass(one.neededG) }} needed, {{ mass(one.onShelfG) }} there.
             </li>
           </ul>
-          <p v-for="finding in instead" :key="finding.message" class="mt-1">{{ finding.message }}</p>
+          <p v-for="finding in instead" :key="finding.message" class="mt-1">{{ show.said(finding.message) }}</p>
         </section>
         <section v-if="cost && lines.length > 0">
           <h2 class="mb-1 text-xl font-bold">Cost</h2>
           <p>
-            <b class="font-mono">{{ money(cost.batch) }}</b> this batch · <b class="font-mono">{{ money(cost.perLitre) }}</b> a
-            litre<template v-if="cost.perRoll !== null">
+            <b class="font-mono">{{ money(cost.batch) }}</b> this batch · <b class="font-mono">{{ money(show.each(cost.perLitre)) }}</b> a
+            {{ show.big()
+            }}<template v-if="cost.perRoll !== null">
               · <b class="font-mono">{{ money(cost.perRoll) }}</b> a roll</template
             >
           </p>
@@ -219,7 +222,7 @@ async function bring(): Promise<void> {
             {{
               lines
                 .filter((line) => cost?.unpriced.includes(line.chemical.id))
-                .map((line) => line.chemical.name.toLowerCase())
+                .map((line) => line.chemical.name)
                 .join(', ')
             }}: no price on its jar.
           </p>
@@ -228,7 +231,7 @@ async function bring(): Promise<void> {
           <h2 class="mb-1 text-xl font-bold">Gloves, eyes, air</h2>
           <ul class="space-y-1">
             <li v-for="hazard in hazards" :key="hazard.word">
-              {{ hazard.word }} <span class="text-quiet">({{ hazard.names.toLowerCase() }})</span>
+              {{ hazard.word }} <span class="text-quiet">({{ hazard.names }})</span>
             </li>
           </ul>
           <p class="mt-1 text-quiet">The supplier’s safety sheet decides.</p>
@@ -236,7 +239,7 @@ async function bring(): Promise<void> {
         <section>
           <h2 class="mb-1 text-xl font-bold">Use</h2>
           <p>
-            {{ body.use.dilutions.map((parts) => showParts(parts)).join(', ') }}{{ schoolWords(body.use)
+            {{ body.use.dilutions.map((parts) => showParts(parts)).join(', ') }}{{ show.said(schoolWords(body.use))
             }}{{ body.usualS ? `; usually ${showTime(body.usualS)}` : '' }}
           </p>
           <p>Keeps: {{ keeping || 'not known' }}.</p>

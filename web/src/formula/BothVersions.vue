@@ -1,19 +1,19 @@
 <script setup lang="ts">
-import { showMass, type Formula } from '@selvrin/core'
+import { type Formula } from '@selvrin/core'
 import type { FormulaBody } from '@selvrin/core/contract'
 import { computed } from 'vue'
 import { chemicalOf, compareFormulas } from '../chemical/chemistry'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
 /** Someone else's version and one's own, side by side: what differs, per litre and in words. */
 const { theirs, mine } = defineProps<{ theirs: FormulaBody; mine: FormulaBody }>()
-const session = useSession()
+const show = useShow()
 const plain: [keyof FormulaBody, string][] = [
   ['name', 'Name'],
   ['purpose', 'For'],
-  ['finalMl', 'Makes, ml'],
-  ['startMl', 'Water, ml'],
-  ['mixC', 'At, °C'],
+  ['finalMl', 'Makes'],
+  ['startMl', 'Water'],
+  ['mixC', 'At'],
   ['note', 'Note'],
 ]
 const differing = computed(() => [
@@ -24,8 +24,8 @@ const differing = computed(() => [
     .filter((line) => line.differs)
     .map((line) => ({
       name: chemicalOf(line.one?.chemical ?? line.other?.chemical ?? '').name,
-      theirs: line.one ? showMass(line.one.grams, session.units) : 'none',
-      mine: line.other ? showMass(line.other.grams, session.units) : 'none',
+      theirs: line.one ? show.mass(line.one.grams) : 'none',
+      mine: line.other ? show.mass(line.other.grams) : 'none',
     })),
   ...(JSON.stringify(theirs.use) === JSON.stringify(mine.use) ? [] : [{ name: 'Use', theirs: 'another', mine: 'as written here' }]),
 ])

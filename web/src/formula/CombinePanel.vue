@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cautions, dilute, showParts, showVolume } from '@selvrin/core'
+import { cautions, dilute, showParts } from '@selvrin/core'
 import { api, type FormulaRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, reactive, ref } from 'vue'
@@ -10,12 +10,12 @@ import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useBottles, useFormulas } from '../stores'
 
 /** Parts of their own bottles poured together, in their order, at a ratio, with water. */
 const { row } = defineProps<{ row: FormulaRow }>()
-const session = useSession()
+const show = useShow()
 const router = useRouter()
 const bottles = useBottles()
 const formulas = useFormulas()
@@ -28,7 +28,7 @@ const combine = computed(() => row.body.combine ?? [])
 const ratios = computed(() => row.body.use.dilutions.map((parts, i) => ({ value: String(i), name: showParts(parts) })))
 const parts = computed(() => row.body.use.dilutions[Number(ratio.value)] ?? [])
 const volumes = computed(() => (totalMl.value ? dilute({ parts: parts.value, totalMl: totalMl.value }) : []))
-const volume = (ml: number) => showVolume(ml, session.units)
+const volume = (ml: number) => show.volume(ml)
 const picked = reactive<Record<string, string | null>>({})
 const choices = (formulaId: string) =>
   bottles.rows

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DomainError, showMass, showParts, showTemperature, type Formula } from '@selvrin/core'
+import { DomainError, showParts, type Formula } from '@selvrin/core'
 import type { FormulaRow } from '@selvrin/core/contract'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -8,13 +8,16 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import BathMark from '../marks/BathMark.vue'
 import { percent } from '../marks/words'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useFormulas, useJars } from '../stores'
 import { showMoney } from './missing'
+import { digits, figure } from '../session/manner'
 
 /** Two formulas side by side, per litre. */
 const route = useRoute()
 const router = useRouter()
 const session = useSession()
+const show = useShow()
 const formulas = useFormulas()
 const jars = useJars()
 onMounted(() => void Promise.all([formulas.load(), jars.load()]))
@@ -42,7 +45,7 @@ const lines = computed(() => (left.value && right.value ? compareFormulas(asForm
 function phOf(row: FormulaRow): string {
   try {
     const { ph, uncertainty } = estimatePh(perLitre(asFormula(row)))
-    return `${ph.toFixed(2)} ± ${uncertainty}`
+    return `${digits(ph, 2)} ± ${figure(uncertainty)}`
   } catch (error) {
     if (error instanceof DomainError) return 'no data'
     throw error
@@ -52,15 +55,18 @@ const facts = computed(() => {
   if (!left.value || !right.value) return []
   const of = (row: FormulaRow) => ({
     'Predicted pH': phOf(row),
-    Water: `${percent(row.body.startMl / row.body.finalMl)} at ${showTemperature(row.body.mixC, session.units)}`,
+    Water: `${percent(row.body.startMl / row.body.finalMl)} at ${show.temperature(row.body.mixC)}`,
     Dilutions: row.body.use.dilutions.map((parts) => showParts(parts)).join(', '),
     'Keeps, full bottle': row.body.use.keeping.fullDays === null ? 'not known' : `${row.body.use.keeping.fullDays} days`,
-    'Cost a litre': showMoney(costOf(asFormula(row), pricesFor(asFormula(row), jars.rows)).perLitre, session.darkroom?.currency ?? 'EUR'),
+    [`Cost a ${show.big()}`]: showMoney(
+      show.each(costOf(asFormula(row), pricesFor(asFormula(row), jars.rows)).perLitre),
+      session.darkroom?.currency ?? 'EUR',
+    ),
   })
   const [a, b] = [of(left.value), of(right.value)]
   return (Object.keys(a) as (keyof typeof a)[]).map((name) => ({ name, one: a[name], other: b[name], differs: a[name] !== b[name] }))
 })
-const times = (ratio: number | null) => (ratio === null || Math.abs(ratio - 1) < 0.005 ? '' : `× ${ratio.toFixed(2)}`)
+const times = (ratio: number | null) => (ratio === null || Math.abs(ratio - 1) < 0.005 ? '' : `× ${digits(ratio, 2)}`)
 </script>
 
 <template>
@@ -68,7 +74,7 @@ const times = (ratio: number | null) => (ratio === null || Math.abs(ratio - 1) <
     <RouterLink :to="one ? `/formulary/${one}` : '/formulary'" class="link inline-flex min-h-11 items-center"
       >← {{ left?.body.name ?? 'Formulary' }}</RouterLink
     >
-    <h1 class="mb-4 text-3xl font-bold">Side by side, per litre</h1>
+    <h1 class="mb-4 text-3xl font-bold">Side by side, a {{ show.big() }} of each</h1>
     <div class="mb-6 grid max-w-4xl grid-cols-2 gap-8">
       <ChoiceField v-model="one" label="One formula" :choices="choices" />
       <ChoiceField v-model="other" label="Beside it" :choices="choices" />
@@ -81,8 +87,8 @@ const times = (ratio: number | null) => (ratio === null || Math.abs(ratio - 1) <
             <th class="py-2 pr-4 text-2xl">
               <span class="inline-flex items-center gap-3"><BathMark :family="left.body.family" />{{ left.body.name }}</span>
             </th>
-            <th class="pr-4 text-right">g a litre</th>
-            <th class="pr-4 text-right">g a litre</th>
+            <th class="pr-4 text-right">a {{ show.big() }}</th>
+            <th class="pr-4 text-right">a {{ show.big() }}</th>
             <th class="py-2 text-2xl">
               <span class="inline-flex items-center gap-3"><BathMark :family="right.body.family" />{{ right.body.name }}</span>
             </th>
@@ -99,8 +105,8 @@ const times = (ratio: number | null) => (ratio === null || Math.abs(ratio - 1) <
           >
             <td class="py-2.5" :aria-label="line.differs ? 'differs' : 'the same'">{{ line.differs ? '≠' : '=' }}</td>
             <td class="pr-4">{{ line.one ? chemicalOf(line.one.chemical).name : '—' }}</td>
-            <td class="pr-4 text-right font-mono">{{ line.one ? showMass(line.one.grams, session.units) : '' }}</td>
-            <td class="pr-4 text-right font-mono">{{ line.other ? showMass(line.other.grams, session.units) : '' }}</td>
+            <td class="pr-4 text-right font-mono">{{ line.one ? show.mass(line.one.grams) : '' }}</td>
+            <td class="pr-4 text-right font-mono">{{ line.other ? show.mass(line.other.grams) : '' }}</td>
             <td>{{ line.other ? chemicalOf(line.other.chemical).name : '—' }}</td>
             <td class="text-right font-mono">{{ times(line.ratio) }}</td>
           </tr>

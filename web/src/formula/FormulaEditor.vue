@@ -17,14 +17,16 @@ import { useFormulas, useJars } from '../stores'
 import BothVersions from './BothVersions.vue'
 import SchoolFields from './SchoolFields.vue'
 import { draftOf, emptyDraft, emptyLine, formulaOf, readDraft, withPack, type Problems } from './draft'
+import { useShow } from '../session/useShow'
 
+const show = useShow()
 const route = useRoute()
 const router = useRouter()
 const formulas = useFormulas()
 const session = useSession()
 const jars = useJars()
 const { busy, problem, current, act } = useAction()
-const draft = reactive(emptyDraft())
+const draft = reactive(emptyDraft(session.manner))
 const shown = ref<Problems>({})
 const newId = uuid()
 const versionId = ref(uuid())
@@ -38,7 +40,7 @@ onMounted(async () => {
   await formulas.load()
   const source = formulas.rows.find((row) => row.id === (editing.value ?? route.query.from))
   if (source) {
-    Object.assign(draft, draftOf(source.body))
+    Object.assign(draft, draftOf(source.body, session.manner))
     if (editing.value) based.value = source
     else draft.name = `${draft.name}, copy`
   }
@@ -64,7 +66,7 @@ const waters = [
   { value: 'tap' as const, name: 'Tap water' },
   { value: 'deionised' as const, name: 'Deionised water' },
 ]
-const read = computed(() => readDraft(draft))
+const read = computed(() => readDraft(draft, session.manner))
 const findings = computed((): Finding[] => {
   if (!read.value.body) return []
   try {
@@ -83,7 +85,7 @@ const findings = computed((): Finding[] => {
 function repair(change: Repair): void {
   if (!read.value.body) return
   const mended = applyRepair(formulaOf(read.value.body), change)
-  Object.assign(draft, draftOf({ ...read.value.body, ...(mended as unknown as FormulaBody) }))
+  Object.assign(draft, draftOf({ ...read.value.body, ...(mended as unknown as FormulaBody) }, session.manner))
 }
 function move(from: number, by: number): void {
   const [line] = draft.lines.splice(from, 1)
@@ -148,7 +150,7 @@ function overTheirs(): void {
                 v-model="line.amount"
                 label="Amount"
                 :problem="shown[`line ${line.key}`] ?? ''"
-                :hint="line.amount === '' ? 'g; ml for liquids' : ''"
+                :hint="line.amount === '' ? `${show.unit('mass', null)}; ${show.unit('volume', null)} for liquids` : ''"
               />
               <TextField v-model="line.percent" label="% stock" />
               <div class="flex gap-1 pt-7">

@@ -1,36 +1,34 @@
 <script setup lang="ts">
-import { mixCourse, showMass, showTemperature, showVolume, whatToWatch, type Formula, type Taking } from '@selvrin/core'
+import { mixCourse, whatToWatch, type Formula, type Taking } from '@selvrin/core'
 import { computed } from 'vue'
 import { chemicalOf, linesOf, mixState } from '../chemical/chemistry'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
 /** The additions as a bench card reads: each with its weight large, what it is, what to watch, and what the jar on the shelf changes. */
 const { formula, takings } = defineProps<{ formula: Formula; takings: Taking[] }>()
-const session = useSession()
+const show = useShow()
 const lines = computed(() => linesOf(formula))
 const course = computed(() => mixCourse(mixState(formula, formula.finalMl, [])))
-const volume = (ml: number) => showVolume(ml, session.units)
+const volume = (ml: number) => show.volume(ml)
 const rungs = computed(() =>
   lines.value.map((line) => {
     const taking = takings.find((one) => one.step === line.step)
     const converted = taking && taking.jarId !== null && Math.abs(taking.factor - 1) > 1e-9 ? taking : undefined
     const chemical = converted ? chemicalOf(converted.chemical) : line.chemical
     const poured = line.addition.millilitres !== undefined && !converted
-    const amount = poured ? volume(line.addition.millilitres ?? 0) : showMass(converted?.grams ?? line.grams, session.units)
+    const amount = poured ? volume(line.addition.millilitres ?? 0) : show.mass(converted?.grams ?? line.grams)
     const point = course.value[line.step]
     const change = point ? Math.round(point.afterC - point.beforeC) : 0
     return {
       step: line.step,
       amount,
-      formulaAmount: converted ? showMass(line.grams, session.units) : '',
+      formulaAmount: converted ? show.mass(line.grams) : '',
       name: `${chemical.name}${line.addition.percent ? `, ${line.addition.percent} % solution` : ''}`,
-      at: line.addition.atC === undefined ? '' : ` at ${showTemperature(line.addition.atC, session.units)}`,
-      watch: whatToWatch(line),
-      because: converted?.because ?? '',
+      at: line.addition.atC === undefined ? '' : ` at ${show.temperature(line.addition.atC)}`,
+      watch: show.said(whatToWatch(line)),
+      because: show.said(converted?.because ?? ''),
       heat:
-        point && Math.abs(change) >= 2
-          ? `${change > 0 ? 'warms' : 'cools'} it to about ${showTemperature(Math.round(point.afterC), session.units)}`
-          : '',
+        point && Math.abs(change) >= 2 ? `${change > 0 ? 'warms' : 'cools'} it to about ${show.temperature(Math.round(point.afterC))}` : '',
     }
   }),
 )
@@ -41,9 +39,7 @@ const rungs = computed(() =>
     <li class="rung">
       <b class="amount">{{ volume(formula.startMl) }}</b>
       <div>
-        <b class="text-xl"
-          >{{ formula.water === 'deionised' ? 'Deionised water' : 'Water' }} at {{ showTemperature(formula.mixC, session.units) }}</b
-        >
+        <b class="text-xl">{{ formula.water === 'deionised' ? 'Deionised water' : 'Water' }} at {{ show.temperature(formula.mixC) }}</b>
         <p class="text-quiet">
           {{ Math.round((formula.startMl / formula.finalMl) * 100) }} % of the final volume. Never start with all of it.
         </p>

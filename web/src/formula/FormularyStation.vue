@@ -27,7 +27,7 @@ function state(row: FormulaRow): string {
   if (row.body.combine) return 'poured together from its parts'
   if (row.body.additions.length === 0) return 'bought ready made'
   const missing = missingFor({ id: row.id, ...row.body }, jars.rows)
-  return missing.length === 0 ? 'all in the jars' : `short of ${missing.map((one) => one.name.toLowerCase()).join(', ')}`
+  return missing.length === 0 ? 'all in the jars' : `short of ${missing.map((one) => one.name).join(', ')}`
 }
 </script>
 

@@ -6,7 +6,10 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ProblemLine from '../fields/ProblemLine.vue'
+import { useShow } from '../session/useShow'
+import { digits } from '../session/manner'
 
+const show = useShow()
 /** The capacity this darkroom's own tests come to, beside the formula's: offered, never taken by itself. */
 const { row } = defineProps<{ row: FormulaRow }>()
 const emit = defineEmits<{ changed: [] }>()
@@ -38,14 +41,13 @@ async function take(): Promise<void> {
   <div v-if="found && found.bottles > 0 && !declined">
     <template v-if="found.estimate">
       <p>
-        This darkroom’s own tests: <b class="font-mono">{{ found.estimate.rollsPerL.toFixed(1) }}</b> rolls a litre ({{
-          found.estimate.low.toFixed(1)
-        }}
-        to {{ found.estimate.high.toFixed(1) }}, {{ found.estimate.bottles }} bottles).
+        This darkroom’s own tests: <b class="font-mono">{{ show.number(show.each(found.estimate.rollsPerL), 1) }}</b> rolls a
+        {{ show.big() }} ({{ digits(found.estimate.low, 1) }} to {{ digits(found.estimate.high, 1) }},
+        {{ found.estimate.bottles }} bottles).
       </p>
       <div v-if="differs" class="mt-2 flex flex-wrap gap-3">
         <button class="button button-small" :disabled="busy" @click="take">
-          Take {{ whole }} rolls a litre as version {{ row.number + 1 }}
+          Take {{ show.plain(show.each(whole)) }} rolls a {{ show.big() }} as version {{ row.number + 1 }}
         </button>
         <button class="link min-h-11" @click="declined = true">Leave it at {{ row.body.use.capacityRollsPerL }}</button>
       </div>

@@ -6,7 +6,9 @@ import TextField from '../fields/TextField.vue'
 import { computed, onMounted } from 'vue'
 import { useFormulas } from '../stores'
 import type { SchoolDraft } from './schoolDraft'
+import { useShow } from '../session/useShow'
 
+const show = useShow()
 /** The five schools of use, each with what it needs. */
 const { family } = defineProps<{ family: string; fixer: boolean; problems: Record<string, string> }>()
 const draft = defineModel<SchoolDraft>({ required: true })
@@ -32,9 +34,9 @@ const replenisher = computed({
   set: (id: string | null) => (draft.value.replenisher = id === own ? null : id),
 })
 const fixables: { value: Fixable; name: string; detail: string }[] = [
-  { value: 'film', name: 'Film', detail: 'silver to 6 g/L, plain fixer 4' },
-  { value: 'rc-paper', name: 'RC prints', detail: 'silver to 2 g/L' },
-  { value: 'fibre-paper', name: 'Fibre prints', detail: 'silver to 1 g/L' },
+  { value: 'film', name: 'Film', detail: `silver to ${show.concentration(6)}, plain fixer ${show.concentration(4)}` },
+  { value: 'rc-paper', name: 'RC prints', detail: `silver to ${show.concentration(2)}` },
+  { value: 'fibre-paper', name: 'Fibre prints', detail: `silver to ${show.concentration(1)}` },
 ]
 </script>
 
@@ -45,7 +47,7 @@ const fixables: { value: Fixable; name: string; detail: string }[] = [
       <TextField
         v-if="draft.school !== 'one-shot' && draft.school !== 'replenished'"
         v-model="draft.capacity"
-        label="Rolls a litre"
+        :label="`Rolls a ${show.big()}`"
         :problem="problems.capacity ?? ''"
       />
       <TextField
@@ -58,7 +60,7 @@ const fixables: { value: Fixable; name: string; detail: string }[] = [
         v-if="draft.school === 'compensated'"
         v-model="draft.growth"
         label="Time grows by"
-        hint="4 % a roll and litre, or 5 x1.2, 10 x1.4"
+        :hint="`4 % a roll and litre, or rolls a litre with their factor: 5 x1.2, 10 x1.4`"
         :problem="problems.growth ?? ''"
       />
       <template v-if="draft.school === 'replenished'">

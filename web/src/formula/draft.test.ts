@@ -50,7 +50,7 @@ test.each<[string, Partial<Draft>, string]>([
 })
 
 test('a line without its chemical or with an ambiguous amount is marked, an empty line is passed over', () => {
-  const lines = [{ ...emptyLine(), amount: '5 g' }, { ...emptyLine(), chemical: 'metol', amount: '1,000' }, emptyLine()]
+  const lines = [{ ...emptyLine(), amount: '5 g' }, { ...emptyLine(), chemical: 'metol', amount: '11/2' }, emptyLine()]
   const { problems } = readDraft(draft({ lines }))
   expect(Object.keys(problems).sort()).toEqual([`line ${lines[0]?.key}`, `line ${lines[1]?.key}`].sort())
 })

@@ -1,4 +1,16 @@
-import { DomainError, parseQuantity, parseRatio, showVolume, type Formula, type FormulaUse } from '@selvrin/core'
+import {
+  DomainError,
+  parseNumber,
+  parseQuantity,
+  parseRatio,
+  readKept,
+  usualManner,
+  withSign,
+  writeExactly,
+  type Formula,
+  type FormulaUse,
+  type Manner,
+} from '@selvrin/core'
 import { formulaBody, type FormulaBody } from '@selvrin/core/contract'
 import { catalogue } from '../chemical/chemistry'
 import { emptySchool, readSchool, schoolDraftOf, type SchoolDraft } from './schoolDraft'
@@ -37,20 +49,20 @@ export interface Draft {
 
 let keys = 0
 export const emptyLine = (): DraftLine => ({ key: keys++, chemical: null, amount: '', percent: '', at: '', note: '', kept: {} })
-const number = (value: number | null | undefined): string =>
-  value === null || value === undefined ? '' : String(Math.round(value * 1e4) / 1e4)
+const number = (value: number | null | undefined, manner: Manner): string =>
+  value === null || value === undefined ? '' : withSign(String(Math.round(value * 1e4) / 1e4), manner)
 
-export const emptyDraft = (): Draft => ({
+export const emptyDraft = (manner = usualManner): Draft => ({
   name: '',
   family: null,
   purpose: '',
-  final: '1 L',
-  start: '750 ml',
-  mix: '45 °C',
+  final: writeExactly(manner.units === 'us' ? 946.353 : 1000, 'volume', manner),
+  start: writeExactly(manner.units === 'us' ? 709.765 : 750, 'volume', manner),
+  mix: writeExactly(45, 'temperature', manner),
   water: 'tap',
   lines: [emptyLine()],
   parts: [],
-  school: emptySchool(),
+  school: emptySchool(manner),
   dilutions: 'stock',
   full: '180',
   half: '60',
@@ -61,30 +73,30 @@ export const emptyDraft = (): Draft => ({
   kept: { temperatureCoefficient: null, rangeC: null },
 })
 
-export const draftOf = (body: FormulaBody): Draft => ({
+export const draftOf = (body: FormulaBody, manner = usualManner): Draft => ({
   name: body.name,
   family: body.family,
   purpose: body.purpose,
-  final: showVolume(body.finalMl),
-  start: showVolume(body.startMl),
-  mix: `${body.mixC} °C`,
+  final: writeExactly(body.finalMl, 'volume', manner),
+  start: writeExactly(body.startMl, 'volume', manner),
+  mix: writeExactly(body.mixC, 'temperature', manner),
   water: body.water ?? 'tap',
   lines: body.additions.map((line) => ({
     ...emptyLine(),
     chemical: line.chemical,
-    amount: line.grams === undefined ? `${number(line.millilitres)} ml` : `${number(line.grams)} g`,
-    percent: number(line.percent),
-    at: line.atC === undefined ? '' : `${line.atC} °C`,
+    amount: line.grams === undefined ? writeExactly(line.millilitres ?? 0, 'volume', manner) : writeExactly(line.grams, 'mass', manner),
+    percent: number(line.percent, manner),
+    at: line.atC === undefined ? '' : writeExactly(line.atC, 'temperature', manner),
     note: line.note ?? '',
     kept: { ...(line.role ? { role: line.role } : {}), ...(line.wholePack === undefined ? {} : { wholePack: line.wholePack }) },
   })),
   parts: (body.combine ?? []).map((part) => ({ ...part })),
-  school: schoolDraftOf(body.use as FormulaUse),
+  school: schoolDraftOf(body.use as FormulaUse, manner),
   dilutions: body.use.dilutions.map((parts) => (parts.length === 1 ? 'stock' : parts.join('+'))).join(', '),
-  full: number(body.use.keeping.fullDays),
-  half: number(body.use.keeping.halfDays),
-  working: number(body.use.keeping.workingDays),
-  tray: number(body.use.keeping.trayDays),
+  full: number(body.use.keeping.fullDays, manner),
+  half: number(body.use.keeping.halfDays, manner),
+  working: number(body.use.keeping.workingDays, manner),
+  tray: number(body.use.keeping.trayDays, manner),
   usual: body.usualS === null ? '' : `${body.usualS} s`,
   note: body.note,
   kept: {
@@ -101,7 +113,7 @@ export const withPack = ({ wholePack: _was, ...rest }: DraftLine['kept'], pack: 
 export type Problems = Record<string, string>
 
 /** Reads a draft: the formula it describes, or what is wrong with which field. */
-export function readDraft(draft: Draft): { body: FormulaBody | null; problems: Problems } {
+export function readDraft(draft: Draft, manner = usualManner): { body: FormulaBody | null; problems: Problems } {
   const problems: Problems = {}
   const read = <T>(field: string, work: () => T, instead: T): T => {
     try {
@@ -112,7 +124,7 @@ export function readDraft(draft: Draft): { body: FormulaBody | null; problems: P
     }
   }
   const days = (field: 'full' | 'half' | 'working' | 'tray') =>
-    read(field, () => (draft[field].trim() === '' ? null : parseQuantity(draft[field].replace(/\s*days?$/, ''), 'volume')), null)
+    read(field, () => (draft[field].trim() === '' ? null : parseNumber(draft[field].replace(/\s*days?$/, ''), manner)), null)
   const additions = draft.lines
     .filter((line) => line.chemical !== null || line.amount.trim() !== '')
     .map((line) => {
@@ -120,14 +132,14 @@ export function readDraft(draft: Draft): { body: FormulaBody | null; problems: P
       const chemical = line.chemical ? catalogue()[line.chemical] : undefined
       if (!chemical) problems[field] = 'Choose the chemical.'
       const liquid = chemical?.densityGPerMl !== undefined || line.percent.trim() !== ''
-      const inMl = liquid && !/(g|kg|oz|lb|grains?)$/i.test(line.amount.trim())
-      const amount = read(field, () => parseQuantity(line.amount, inMl ? 'volume' : 'mass'), 0)
+      const inMl = liquid && !/(?:^|[^l]) ?(?:g|kg|mg|oz|lb|grains?)$/i.test(line.amount.trim().replace(/fl\s*oz$/i, 'fl'))
+      const amount = read(field, () => readKept(line.amount, inMl ? 'volume' : 'mass', manner), 0)
       return {
         chemical: line.chemical ?? '',
         ...line.kept,
         ...(inMl ? { millilitres: amount } : { grams: amount }),
-        ...(line.percent.trim() === '' ? {} : { percent: read(field, () => parseQuantity(line.percent.replace('%', ''), 'volume'), 1) }),
-        ...(line.at.trim() === '' ? {} : { atC: read(field, () => parseQuantity(line.at, 'temperature'), 20) }),
+        ...(line.percent.trim() === '' ? {} : { percent: read(field, () => parseNumber(line.percent.replace('%', ''), manner), 1) }),
+        ...(line.at.trim() === '' ? {} : { atC: read(field, () => readKept(line.at, 'temperature', manner), 20) }),
         ...(line.note.trim() === '' ? {} : { note: line.note.trim() }),
       }
     })
@@ -139,9 +151,9 @@ export function readDraft(draft: Draft): { body: FormulaBody | null; problems: P
     name: draft.name,
     family: draft.family ?? 'other',
     purpose: draft.purpose,
-    finalMl: read('final', () => parseQuantity(draft.final, 'volume'), 1000),
-    startMl: read('start', () => parseQuantity(draft.start, 'volume'), 750),
-    mixC: read('mix', () => parseQuantity(draft.mix, 'temperature'), 45),
+    finalMl: read('final', () => readKept(draft.final, 'volume', manner), 1000),
+    startMl: read('start', () => readKept(draft.start, 'volume', manner), 750),
+    mixC: read('mix', () => readKept(draft.mix, 'temperature', manner), 45),
     water: draft.water ?? 'tap',
     additions,
     ...(draft.parts.length > 0 ? { combine: draft.parts.map(({ part, formulaId }) => ({ part, formulaId: formulaId ?? '' })) } : {}),
@@ -162,9 +174,10 @@ export function readDraft(draft: Draft): { body: FormulaBody | null; problems: P
         draft.family === 'fixer' || draft.family === 'bleach-fix',
         read,
         (field, says) => void (problems[field] = says),
+        manner,
       ),
     },
-    usualS: read('usual', () => (draft.usual.trim() === '' ? null : parseQuantity(draft.usual, 'time')), null),
+    usualS: read('usual', () => (draft.usual.trim() === '' ? null : parseQuantity(draft.usual, 'time', manner)), null),
     note: draft.note,
     ...draft.kept,
   }

@@ -1,3 +1,4 @@
+import { manner } from '../session/manner'
 import { isStockFor, type Formula, type Line } from '@selvrin/core'
 import { chemicalOf, shortages } from '../chemical/chemistry'
 import type { Bottle, FormulaRow, Jar } from '@selvrin/core/contract'
@@ -13,7 +14,9 @@ export const showMoney = (amount: number, currency: string): string =>
     currency,
     minimumFractionDigits: 2,
     maximumFractionDigits: amount < 1 ? 3 : 2,
-  }).format(amount)
+  })
+    .format(amount)
+    .replace('.', manner.value.decimal === 'comma' ? ',' : '.')
 
 /** Usable bottles on the shelf that hold the stock solution a line is drawn from, at its strength. */
 export function stockFor(line: Line, formulas: FormulaRow[], bottles: Bottle[]): Bottle[] {

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { showMass } from '@selvrin/core'
 import { api, type Jar } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref, shallowRef } from 'vue'
@@ -8,12 +7,12 @@ import { useAction } from '../api/useAction'
 import { useBench } from '../device/readings'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useJars } from '../stores'
 import { byPlace, nameOf } from './reorder'
 
 /** Stock-take: along the shelf, one jar after another. */
-const session = useSession()
+const show = useShow()
 const jars = useJars()
 const { busy, problem, act } = useAction()
 const scale = useBench('scale')
@@ -32,7 +31,7 @@ const jar = computed(() => {
   const wanted = order.value[at.value]
   return jars.rows.find((one) => one.id === wanted?.id) ?? wanted
 })
-const mass = (grams: number) => showMass(grams, session.units)
+const mass = (grams: number) => show.mass(grams)
 function next(): void {
   at.value += 1
   weighed.value = null

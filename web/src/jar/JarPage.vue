@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { assayOf, neverWith, showMass, storageGroup, storageWords } from '@selvrin/core'
+import { assayOf, neverWith, storageGroup, storageWords } from '@selvrin/core'
 import { api, type JarEntry, type JarPage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
@@ -17,6 +17,7 @@ import ProtectionSigns from '../hazard/ProtectionSigns.vue'
 import { showDate, showMoment } from '../marks/words'
 import PrintLabels from '../print/PrintLabels.vue'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useFormulas, useJars } from '../stores'
 import EditJarPanel from './EditJarPanel.vue'
 import { enoughFor, nameOf } from './reorder'
@@ -24,6 +25,7 @@ import SheetPanel from './SheetPanel.vue'
 
 const route = useRoute()
 const session = useSession()
+const show = useShow()
 const jars = useJars()
 const formulas = useFormulas()
 const jar = shallowRef<JarPage | null>(null)
@@ -50,7 +52,7 @@ onMounted(() => void Promise.all([jars.load(), formulas.load()]))
 onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === id.value) && load())))
 
 const chemical = computed(() => (jar.value ? catalogue()[jar.value.chemical] : undefined))
-const mass = (value: number) => showMass(value, session.units)
+const mass = (value: number) => show.mass(value)
 const group = computed(() => (chemical.value ? (jar.value?.storage ?? storageGroup(chemical.value)) : null))
 const clashes = computed(() =>
   jar.value && jar.value.place !== ''
@@ -122,7 +124,7 @@ async function write(): Promise<void> {
           <p v-for="one in neverWith(chemical)" :key="one.what + one.danger" class="mt-1">
             <b>Never with {{ one.what }}:</b> {{ one.danger }}.
           </p>
-          <p v-for="clash in clashes" :key="clash.message" class="mt-1 font-semibold text-alarm">▲ {{ clash.message }}</p>
+          <p v-for="clash in clashes" :key="clash.message" class="mt-1 font-semibold text-alarm">▲ {{ show.said(clash.message) }}</p>
           <p class="mt-3 text-quiet">
             Assay {{ Math.round(assay * 1000) / 10 }} %{{ jar.assay === null ? ', the usual' : '' }} ·
             {{ jar.pricePerKg === null ? 'no price' : `${jar.pricePerKg} ${session.darkroom?.currency ?? ''} a kg` }} ·

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { hazardLabel, showMass } from '@selvrin/core'
+import { hazardLabel } from '@selvrin/core'
 import type { Jar } from '@selvrin/core/contract'
 import { computed } from 'vue'
 import { catalogue } from '../chemical/chemistry'
 import HazardSign from '../hazard/HazardSign.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { nameOf } from './reorder'
 
 /** A jar as it stands on the shelf: its level of what was ever received, its paper label, its pictograms. */
 const { jar, mostG, low } = defineProps<{ jar: Jar; mostG: number; low: boolean }>()
-const session = useSession()
+const show = useShow()
 const level = computed(() => Math.min(1, mostG > 0 ? jar.grams / mostG : 0))
 const signs = computed(() => (catalogue()[jar.chemical] ? hazardLabel(catalogue()[jar.chemical]!).pictograms : []))
 </script>
@@ -27,7 +27,7 @@ const signs = computed(() => (catalogue()[jar.chemical] ? hazardLabel(catalogue(
         >{{ jar.lot ? `lot ${jar.lot} · ` : '' }}<span class="font-mono">{{ jar.code }}</span></span
       >
       <span class="block"
-        ><b class="font-mono whitespace-nowrap">{{ showMass(jar.grams, session.units) }}</b
+        ><b class="font-mono whitespace-nowrap">{{ show.mass(jar.grams) }}</b
         ><b v-if="low" class="ml-2 text-alarm">▲ order</b></span
       >
     </span>

@@ -1,17 +1,16 @@
 <script setup lang="ts">
-import { showMass } from '@selvrin/core'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { belowReorder, clashesOf } from '../chemical/chemistry'
 import ProblemLine from '../fields/ProblemLine.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useJars } from '../stores'
 import JarVessel from './JarVessel.vue'
 import NewJarPanel from './NewJarPanel.vue'
 import { byPlace } from './reorder'
 
 /** The jars of raw chemicals as they stand: by place, with what runs out and what must not stand together. */
-const session = useSession()
+const show = useShow()
 const router = useRouter()
 const jars = useJars()
 onMounted(() => void jars.load())
@@ -51,8 +50,7 @@ const mostG = (grams: number) => [25, 50, 100, 250, 500, 1000, 2500, 5000, 10_00
       <h2 id="to-order" class="text-xl font-bold">To order</h2>
       <p class="text-lg">
         <template v-for="(one, i) in order" :key="one.chemical"
-          >{{ i > 0 ? ' · ' : '' }}<b>{{ one.name }}</b> {{ showMass(one.heldG, session.units) }} of at least
-          {{ showMass(one.wantedG, session.units) }}</template
+          >{{ i > 0 ? ' · ' : '' }}<b>{{ one.name }}</b> {{ show.mass(one.heldG) }} of at least {{ show.mass(one.wantedG) }}</template
         >
       </p>
     </section>
@@ -63,7 +61,7 @@ const mostG = (grams: number) => [25, 50, 100, 250, 500, 1000, 2500, 5000, 10_00
       <section v-for="{ place, list, clashes } in places" :key="place" class="mb-6 break-inside-avoid">
         <h2 class="border-b-4 border-plank pb-1 text-xl font-bold">{{ place }}</h2>
         <p v-for="clash in clashes" :key="clash.message" class="border-b border-line py-1.5 font-semibold text-alarm">
-          ▲ {{ clash.message }}
+          ▲ {{ show.said(clash.message) }}
         </p>
         <JarVessel v-for="jar in list" :key="jar.id" :jar="jar" :most-g="mostG(jar.grams)" :low="low(jar.chemical)" />
       </section>

@@ -13,7 +13,9 @@ import ProtectionSigns from '../hazard/ProtectionSigns.vue'
 import { useJars } from '../stores'
 import { emptyJar, readJar } from './draft'
 import JarFields from './JarFields.vue'
+import { useShow } from '../session/useShow'
 
+const show = useShow()
 const emit = defineEmits<{ close: []; made: [id: string] }>()
 const jars = useJars()
 const { busy, problem, act } = useAction()
@@ -63,7 +65,7 @@ async function receive(): Promise<void> {
       </div>
       <ProtectionSigns v-if="picked" :chemical="picked" />
       <JarFields v-model="draft" :problems="problems" />
-      <p v-for="clash in clashes" :key="clash.message" class="font-semibold text-alarm">{{ clash.message }}</p>
+      <p v-for="clash in clashes" :key="clash.message" class="font-semibold text-alarm">{{ show.said(clash.message) }}</p>
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Put it on the shelf</button>

@@ -4,6 +4,7 @@ import { useTemplateRef } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ProblemLine from '../fields/ProblemLine.vue'
+import { digits } from '../session/manner'
 
 /** The supplier's safety sheet, attached to the jar. */
 const { jar } = defineProps<{ jar: JarPage }>()
@@ -15,7 +16,7 @@ async function attach(): Promise<void> {
   const file = input.value?.files?.[0]
   if (!file) return
   if (file.size > sheetBytes) {
-    problem.value = `A safety sheet may have ${sheetBytes / 1e6} MB; this one has ${(file.size / 1e6).toFixed(1)} MB.`
+    problem.value = `A safety sheet may have ${sheetBytes / 1e6} MB; this one has ${digits(file.size / 1e6, 1)} MB.`
     return
   }
   const good = await act(() => call(api.jar.putSheet, { params: { id: jar.id }, body: { name: file.name }, file }))

@@ -2,7 +2,9 @@
 import type { Finding, Repair } from '@selvrin/core'
 import { getCurrentInstance } from 'vue'
 import { repairWords } from './repairWords'
+import { useShow } from '../session/useShow'
 
+const show = useShow()
 /** Findings, worst first. Where someone listens for repairs, each that has one offers it. */
 defineProps<{ findings: Finding[] }>()
 defineEmits<{ repair: [repair: Repair] }>()
@@ -22,9 +24,9 @@ const words = { error: 'Error', warning: 'Warning', advice: 'Advice' }
       </svg>
       <p>
         <strong>{{ words[finding.severity] }}{{ finding.step === undefined ? '' : `, step ${finding.step + 1}` }}.</strong>
-        {{ finding.message }}
+        {{ show.said(finding.message) }}
         <button v-if="mends && finding.repair" type="button" class="link block min-h-11 text-left" @click="$emit('repair', finding.repair)">
-          {{ repairWords(finding.repair) }}
+          {{ show.said(repairWords(finding.repair)) }}
         </button>
       </p>
     </li>

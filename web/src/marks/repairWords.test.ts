@@ -17,7 +17,7 @@ test.each<[Repair, string]>([
         { chemical: 'sodium-hydroxide', grams: 2 },
       ],
     },
-    'Take 9.53 g borax, 10-water and 2.00 g sodium hydroxide instead',
+    'Take 9.53 g Borax, 10-water and 2.00 g Sodium hydroxide instead',
   ],
 ])('a repair says what its button does', (repair, words) => {
   expect(repairWords(repair)).toBe(words)

@@ -17,6 +17,6 @@ export function repairWords(repair: Repair): string {
     case 'pinch':
       return `Put ${showMass(repair.grams)} of it first`
     case 'substitute':
-      return `Take ${repair.additions.map((line) => `${showMass(line.grams ?? 0)} ${chemicalOf(line.chemical).name.toLowerCase()}`).join(' and ')} instead`
+      return `Take ${repair.additions.map((line) => `${showMass(line.grams ?? 0)} ${chemicalOf(line.chemical).name}`).join(' and ')} instead`
   }
 }

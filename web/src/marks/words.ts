@@ -1,3 +1,5 @@
+import { digits } from '../session/manner'
+
 const days = 86_400_000
 
 /** 'Tue 14 Apr' in the darkroom's zone. */
@@ -20,11 +22,16 @@ export function showSpan(spanDays: number): string {
 }
 export const daysBetween = (from: number, to: number): number => (to - from) / days
 
+/** A term of ours inside a sentence; what begins otherwise than with one capital ('pH', 'EDTA') stays. Never for names people gave. */
+export const inSentence = (term: string): string => (/^[A-Z][a-z\s]/.test(term) ? term.charAt(0).toLowerCase() + term.slice(1) : term)
+/** '1 bottle', '3 bottles' */
+export const counted = (count: number, word: string): string => `${count} ${word}${count === 1 ? '' : 's'}`
+
 /** for style sheets: '40%' */
 export const cssPercent = (share: number): string => `${Math.round(share * 1000) / 10}%`
 export const percent = (share: number): string => `${Math.round(share * 100)} %`
 export const rollWord = (count: number): string => (Math.abs(count - 1) < 0.05 ? 'roll' : 'rolls')
 /** '7 rolls', '1 roll', '6.5 rolls' */
-export const showRolls = (count: number): string => `${count.toFixed(1).replace('.0', '')} ${rollWord(count)}`
+export const showRolls = (count: number): string => `${digits(count, 1).replace(/[.,]0$/, '')} ${rollWord(count)}`
 /** What a bath is still good for, rather too little than too much: whole rolls from ten on. */
 export const showRollsLeft = (count: number): string => showRolls(count >= 10 ? Math.floor(count) : Math.floor(count * 10) / 10)

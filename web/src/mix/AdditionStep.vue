@@ -1,8 +1,5 @@
 <script setup lang="ts">
 import {
-  showMass,
-  showTemperature,
-  showVolume,
   volumeFor,
   levelSpoons,
   neverWith,
@@ -27,10 +24,11 @@ import QuantityField from '../fields/QuantityField.vue'
 import ProtectionSigns from '../hazard/ProtectionSigns.vue'
 import FindingList from '../marks/FindingList.vue'
 import { isDoneKey, useKeys } from '../room/keys'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import CheckPanel from './CheckPanel.vue'
 import DemoPour from './DemoPour.vue'
 import { useAutoWeigh } from './useAutoWeigh'
+import { digits } from '../session/manner'
 
 /** One addition on the whole screen: the weight to reach, the needle, and what to do with it. */
 const { mix, state, line, jar, jars, stock, course, findings, busy, problem, record } = defineProps<{
@@ -48,16 +46,16 @@ const { mix, state, line, jar, jars, stock, course, findings, busy, problem, rec
   record: (...events: MixEvent[]) => Promise<boolean>
 }>()
 const emit = defineEmits<{ again: []; jar: [id: string]; checked: [mix: Mix] }>()
-const session = useSession()
+const show = useShow()
 const scale = useBench('scale')
 const probe = useBench('thermometer')
 const taring = useAction()
 const weighed = ref<number | null>(null)
 const wrong = ref('')
 const step = computed(() => line.line.step)
-const amount = (value: number) => (line.unit === 'g' ? showMass(value, session.units) : showVolume(value, session.units))
-const volume = (ml: number) => showVolume(ml, session.units)
-const temperature = (celsius: number) => showTemperature(Math.round(celsius), session.units)
+const amount = (value: number) => (line.unit === 'g' ? show.mass(value) : show.volume(value))
+const volume = (ml: number) => show.volume(ml)
+const temperature = (celsius: number) => show.temperature(Math.round(celsius))
 
 const because = computed(() => (jar && !line.line.dissolved ? takingFrom(line.line, jar).because : ''))
 /** The jar's own record says it will not do alone. */
@@ -66,7 +64,7 @@ const jarChoices = computed(() =>
   jars.map((one) => ({
     value: one.id,
     name: `${one.chemical === line.line.chemical.id ? '' : `${chemicalOf(one.chemical).name}, `}lot ${one.lot}, ${one.place}`,
-    detail: `${showMass(one.grams, session.units)} left`,
+    detail: `${show.mass(one.grams)} left`,
   })),
 )
 const bottleId = ref<string | null>(null)
@@ -133,12 +131,12 @@ useKeys((event) => {
       }}</template>
       <template v-else>{{
         jar
-          ? `lot ${jar.lot}, ${jar.place}, ${showMass(jar.grams, session.units)} left${scant ? ', too little for it' : ''}. `
+          ? `lot ${jar.lot}, ${jar.place}, ${show.mass(jar.grams)} left${scant ? ', too little for it' : ''}. `
           : 'No jar of it on the shelf: the record will not know where it came from. '
       }}</template>
-      {{ whatToWatch(line.line) }}
+      {{ show.said(whatToWatch(line.line)) }}
     </p>
-    <p v-if="because" class="mt-1 border-l-4 border-primary pl-3 text-lg" data-because>{{ because }}</p>
+    <p v-if="because" class="mt-1 border-l-4 border-primary pl-3 text-lg" data-because>{{ show.said(because) }}</p>
     <ProtectionSigns v-if="line.state === 'open' || line.state === 'to-come'" :chemical="line.chemical" class="mt-2" />
     <p v-if="never.length > 0 && line.state === 'open'" class="mt-1">
       <template v-for="one in never" :key="one.what + one.danger"
@@ -177,7 +175,7 @@ useKeys((event) => {
         }}<template v-if="probe.reading.value?.value != null"
           >; {{ probe.device.value?.name }} <b class="font-mono">{{ temperature(probe.reading.value.value) }}</b></template
         >.
-        <template v-if="spoons !== null"> About {{ spoons.toFixed(1) }} level spoons, ± 30 %: the scale decides.</template>
+        <template v-if="spoons !== null"> About {{ digits(spoons, 1) }} level spoons, ± 30 %: the scale decides.</template>
       </p>
       <p class="ml-auto font-mono text-lg">
         {{ amount(line.low) }} to {{ amount(line.high)
@@ -202,6 +200,7 @@ useKeys((event) => {
             v-model="weighed"
             :kind="line.unit === 'g' ? 'mass' : 'volume'"
             :label="again ? 'Weighed now, more' : line.unit === 'g' ? 'The scale says' : 'The graduate says'"
+            :near="line.target"
             :problem="wrong"
           />
         </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DomainError, spread, showVolume, type MixEvent, type MixState, showTemperature } from '@selvrin/core'
+import { DomainError, spread, type MixEvent, type MixState } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -11,12 +11,13 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import { causeWords } from '../ph/causeWords'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import DemoDip from './DemoDip.vue'
+import { digits } from '../session/manner'
 
 const { mixId, state, record } = defineProps<{ mixId: string; state: MixState; record: (...events: MixEvent[]) => Promise<boolean> }>()
 const emit = defineEmits<{ bottled: [ids: string[]] }>()
-const session = useSession()
+const show = useShow()
 const { busy, problem, act } = useAction()
 const batchId = uuid()
 const ids = Array.from({ length: 24 }, () => uuid())
@@ -28,7 +29,7 @@ const phProblem = ref('')
 const note = ref('')
 const meter = useBench('ph-meter')
 const probe = useBench('thermometer')
-const volume = (ml: number) => showVolume(ml, session.units)
+const volume = (ml: number) => show.volume(ml)
 const number = computed(() => (/^\d{1,2}$/.test(count.value.trim()) ? Number(count.value) : null))
 const fills = computed(() =>
   number.value === null || sizeMl.value === null ? [] : spread(state.formula.finalMl, number.value, sizeMl.value),
@@ -97,12 +98,12 @@ async function finish(): Promise<void> {
         :disabled="!meter.reading.value.stable"
         @click="fromMeter"
       >
-        {{ meter.device.value?.name }}: <b class="font-mono">{{ meter.reading.value.value.toFixed(2) }}</b>
+        {{ meter.device.value?.name }}: <b class="font-mono">{{ digits(meter.reading.value.value, 2) }}</b>
       </button>
       <DemoDip v-if="meter.device.value?.simulated && compared" :device="meter.device.value" :value="compared.predicted - 0.06" />
       <p v-if="compared" class="text-lg">
-        Predicted <b class="font-mono">{{ compared.predicted.toFixed(2) }}</b> ± {{ compared.uncertainty.toFixed(2) }} at
-        {{ showTemperature(phC ?? 20, session.units) }}
+        Predicted <b class="font-mono">{{ digits(compared.predicted, 2) }}</b> ± {{ digits(compared.uncertainty, 2) }} at
+        {{ show.temperature(phC ?? 20) }}
       </p>
     </div>
     <p v-if="compared?.read && compared.outside" class="text-lg font-semibold text-alarm" role="alert">
@@ -113,7 +114,7 @@ async function finish(): Promise<void> {
         {{
           compared.causes
             .slice(0, 3)
-            .map((cause) => `${causeWords(cause)} (${cause.ph.toFixed(2)})`)
+            .map((cause) => `${causeWords(cause)} (${digits(cause.ph, 2)})`)
             .join('; ')
         }}.</template
       >

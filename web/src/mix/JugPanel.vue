@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { DomainError, fitTimeConstant, showTemperature, showTime, timeToTemperature } from '@selvrin/core'
+import { DomainError, fitTimeConstant, showTime, timeToTemperature } from '@selvrin/core'
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import { now } from '../clock'
 import { useBench } from '../device/readings'
 import QuantityField from '../fields/QuantityField.vue'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
 /** When to take a jug out of its bath: from two readings some minutes apart. */
 const { mixId, targetC } = defineProps<{ mixId: string; targetC: number }>()
 const session = useSession()
+const show = useShow()
 const probe = useBench('thermometer')
 interface Kept {
   bathC: number | null
@@ -22,7 +24,7 @@ const jugC = ref<number | null>(null)
 const at = ref(now())
 const timer = window.setInterval(() => (at.value = now()), 1000)
 onScopeDispose(() => clearInterval(timer))
-const temperature = (celsius: number) => showTemperature(Math.round(celsius * 10) / 10, session.units)
+const temperature = (celsius: number) => show.temperature(Math.round(celsius * 10) / 10)
 
 function note(): void {
   const c = jugC.value ?? probe.reading.value?.value ?? null

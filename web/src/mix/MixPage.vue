@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { heatFindings, cautions, mixCourse, showMass, showTemperature, showVolume, type Finding, type MixLine } from '@selvrin/core'
+import { heatFindings, cautions, mixCourse, type Finding, type MixLine } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -11,6 +11,7 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import PrintLabels from '../print/PrintLabels.vue'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useBottles } from '../stores'
 import AdditionStep from './AdditionStep.vue'
 import BottleStep from './BottleStep.vue'
@@ -18,10 +19,12 @@ import JugPanel from './JugPanel.vue'
 import RecordTable from './RecordTable.vue'
 import { useMix } from './useMix'
 import WaterStep from './WaterStep.vue'
+import { inSentence } from '../marks/words'
 
 const route = useRoute()
 const router = useRouter()
 const session = useSession()
+const show = useShow()
 const bottles = useBottles()
 const id = String(route.params.id)
 const { mix, missing, state, fitting, jar, stock, pick, record, busy, problem, act } = useMix(id)
@@ -36,8 +39,8 @@ const upcoming = computed(() =>
       ? state.value.lines[state.value.at + 1]
       : undefined,
 )
-const volume = (ml: number) => showVolume(ml, session.units)
-const amount = (one: MixLine, value: number) => (one.unit === 'g' ? showMass(value, session.units) : volume(value))
+const volume = (ml: number) => show.volume(ml)
+const amount = (one: MixLine, value: number) => (one.unit === 'g' ? show.mass(value) : volume(value))
 const warn = (one: MixLine | undefined) => (one ? cautions(one.chemical) : [])
 const course = computed(() => (state.value ? mixCourse(state.value) : []))
 /** What is worth a word before this step: heat, gas, what never meets. */
@@ -80,7 +83,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
       <ul v-if="references.length > 0" class="space-y-2">
         <li v-for="one in references" :key="one.kind" class="flex flex-wrap items-center gap-4 border-l-4 border-alarm pl-4">
           <p>
-            <b>While it is fresh: {{ one.name.toLowerCase() }}.</b> Every later test is held against it.
+            <b>While it is fresh: {{ inSentence(one.name) }}.</b> Every later test is held against it.
           </p>
           <RouterLink :to="`/proofs/${one.kind}/${made[0]?.id}`" class="button button-small">Take it</RouterLink>
         </li>
@@ -93,8 +96,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
         <h2 class="mb-2 text-lg font-bold">{{ volume(state.formula.finalMl) }} {{ mix.formulaName }}</h2>
         <ol class="ladder">
           <li :class="{ here: state.at === 'water' }">
-            <span class="mark">{{ state.at === 'water' ? '1' : '✓' }}</span><span
-              >Water at {{ showTemperature(state.formula.mixC, session.units) }}</span
+            <span class="mark">{{ state.at === 'water' ? '1' : '✓' }}</span><span>Water at {{ show.temperature(state.formula.mixC) }}</span
             ><b>{{ volume(state.startMl) }}</b>
           </li>
           <li
@@ -119,7 +121,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
             <b>{{ word }}.</b>
           </p>
           <p v-if="upcoming && warn(upcoming).length > 0">
-            Next, {{ upcoming.chemical.name.toLowerCase() }}: {{ warn(upcoming).join('; ').toLowerCase() }}.
+            Next, {{ upcoming.chemical.name }}: {{ warn(upcoming).map(inSentence).join('; ') }}.
           </p>
           <p v-if="warn(line).length === 0 && warn(upcoming).length === 0">
             Gloves, eye protection and apron; air on; away from film and paper.

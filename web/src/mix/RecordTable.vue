@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { showMass, showVolume } from '@selvrin/core'
 import type { Mix } from '@selvrin/core/contract'
 import { catalogue } from '../chemical/chemistry'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
 /** The record of a mix, line by line. */
 defineProps<{ mix: Mix }>()
-const session = useSession()
-const amount = (unit: 'g' | 'ml', value: number) => (unit === 'g' ? showMass(value, session.units) : showVolume(value, session.units))
+const show = useShow()
+const amount = (unit: 'g' | 'ml', value: number) => (unit === 'g' ? show.mass(value) : show.volume(value))
 </script>
 
 <template>

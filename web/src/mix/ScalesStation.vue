@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { families, showVolume, type Family } from '@selvrin/core'
+import { families, type Family } from '@selvrin/core'
 import { computed, onMounted } from 'vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import BathMark from '../marks/BathMark.vue'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useFormulas, useMixes } from '../stores'
 
 const session = useSession()
+const show = useShow()
 const mixes = useMixes()
 const formulas = useFormulas()
 onMounted(() => void Promise.all([mixes.load(), formulas.load()]))
@@ -31,7 +33,7 @@ const zone = () => session.session?.darkroom.zone ?? 'UTC'
         <li v-for="mix in mixes.rows" :key="mix.id">
           <RouterLink :to="`/scales/${mix.id}`" class="card flex flex-wrap items-center gap-5 border-2 border-ink">
             <BathMark :family="mix.family" :size="40" />
-            <span class="text-2xl font-bold">{{ showVolume(mix.finalMl, session.units) }} {{ mix.formulaName }}</span>
+            <span class="text-2xl font-bold">{{ show.volume(mix.finalMl) }} {{ mix.formulaName }}</span>
             <span class="text-quiet">begun {{ showMoment(mix.startedAt, zone()) }} by {{ mix.by }}</span>
             <span class="button button-main ml-auto">Go on mixing</span>
           </RouterLink>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { blendWater, DomainError, showTemperature, showVolume, type MixEvent, type MixState } from '@selvrin/core'
+import { blendWater, DomainError, type MixEvent, type MixState } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -9,6 +9,7 @@ import { useBench } from '../device/readings'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import MeasuredTemperature from '../proof/MeasuredTemperature.vue'
 import DemoDip from './DemoDip.vue'
 import JugPanel from './JugPanel.vue'
@@ -22,14 +23,15 @@ const { state, busy, problem, record, mixId } = defineProps<{
   record: (...events: MixEvent[]) => Promise<boolean>
 }>()
 const session = useSession()
+const show = useShow()
 const probe = useBench('thermometer')
 const keeping = useAction()
 const hotC = ref<number | null>(session.darkroom?.tapHotC ?? null)
 const coldC = ref<number | null>(session.darkroom?.tapColdC ?? null)
 const typedC = ref<number | null>(null)
 const readC = ref<number | null>(null)
-const temperature = (celsius: number) => showTemperature(Math.round(celsius * 10) / 10, session.units)
-const volume = (ml: number) => showVolume(ml, session.units)
+const temperature = (celsius: number) => show.temperature(Math.round(celsius * 10) / 10)
+const volume = (ml: number) => show.volume(ml)
 const blend = computed(() => {
   if (hotC.value === null || coldC.value === null) return null
   try {

@@ -18,8 +18,13 @@ const units = [
   { value: 'metric' as const, name: 'g, ml, °C' },
   { value: 'us' as const, name: 'oz, fl oz, °F' },
 ]
+const decimals = [
+  { value: 'point' as const, name: '2.5', detail: 'a point; 1,000 is a thousand' },
+  { value: 'comma' as const, name: '2,5', detail: 'a comma; 1.000 is a thousand' },
+]
 const my = reactive({
   units: session.person?.units ?? null,
+  decimal: session.person?.decimal ?? null,
   letterKeys: session.person?.letterKeys ?? true,
   sounds: session.person?.sounds ?? true,
 })
@@ -43,7 +48,13 @@ async function keepMine(): Promise<void> {
   kept.value = ''
   const good = await mine.act(async () => {
     await call(api.person.changeMe, {
-      body: { version: session.person?.version ?? 1, units: my.units ?? 'metric', letterKeys: my.letterKeys, sounds: my.sounds },
+      body: {
+        version: session.person?.version ?? 1,
+        units: my.units ?? 'metric',
+        decimal: my.decimal ?? 'point',
+        letterKeys: my.letterKeys,
+        sounds: my.sounds,
+      },
     })
     await session.load()
   })
@@ -91,7 +102,10 @@ const endAll = () =>
     <div class="grid grid-cols-2 gap-10 max-md:grid-cols-1">
       <form class="space-y-4" @submit.prevent="keepMine">
         <h2 class="text-xl font-bold">{{ session.person?.name }}</h2>
-        <ChoiceField v-model="my.units" label="Units" :choices="units" />
+        <div class="grid grid-cols-2 gap-4">
+          <ChoiceField v-model="my.units" label="Units" :choices="units" />
+          <ChoiceField v-model="my.decimal" label="Decimal sign" :choices="decimals" />
+        </div>
         <SwitchField v-model="my.letterKeys" label="Letter keys" detail="H, L, T during a run" />
         <SwitchField v-model="my.sounds" label="Sounds" detail="cues of the clock" />
         <ProblemLine :problem="mine.problem.value" />

@@ -1,12 +1,15 @@
 <script setup lang="ts">
-import { DomainError, showMass, type Formula } from '@selvrin/core'
+import { DomainError, type Formula } from '@selvrin/core'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { catalogue, chemicalOf, estimatePh, perLitre } from '../chemical/chemistry'
 import type { Line } from '../chart/LineChart.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import { useFormulas } from '../stores'
 import { sweeps } from './sweeps'
+import { useShow } from '../session/useShow'
+import { digits } from '../session/manner'
 
+const show = useShow()
 /** What if another amount goes in, and how the pH creeps up in the bottle; the second with another formula in the same picture. */
 const { formula } = defineProps<{ formula: Formula }>()
 const LineChart = defineAsyncComponent(() => import('../chart/LineChart.vue'))
@@ -81,7 +84,7 @@ const creep = computed(() => {
   const [fresh, fifth] = [points?.[0]?.[1], points?.find(([share]) => share >= 20)?.[1]]
   return fresh === undefined || fifth === undefined
     ? ''
-    : `pH ${fresh.toFixed(2)} fresh, ${fifth.toFixed(2)} when air has taken a fifth of the hydroquinone`
+    : `pH ${digits(fresh, 2)} fresh, ${digits(fifth, 2)} when air has taken a fifth of the hydroquinone`
 })
 </script>
 
@@ -91,18 +94,20 @@ const creep = computed(() => {
       <h2 id="what-if" class="text-xl font-bold">What if</h2>
       <ChoiceField v-model="chemical" label="More or less of" :choices="chemicals" />
       <label class="block"
-        ><span class="font-semibold">{{ showMass(tried) }} a litre</span>
+        ><span class="font-semibold">{{ show.massEach(tried) }} a {{ show.big() }}</span>
         <input v-model.number="tried" class="range" type="range" min="0" :max="upTo" :step="upTo / 250" />
       </label>
       <p v-if="then !== null" class="text-xl" aria-live="polite">
-        pH <b class="font-mono text-2xl" data-what-if>{{ then.toFixed(2) }}</b>
-        <span class="ml-2 text-quiet">instead of {{ known.ph.toFixed(2) }}</span>
+        pH <b class="font-mono text-2xl" data-what-if>{{ digits(then, 2) }}</b>
+        <span class="ml-2 text-quiet">instead of {{ digits(known.ph, 2) }}</span>
       </p>
       <LineChart
-        :lines="amountLines"
-        :x-name="`${chemical ? chemicalOf(chemical).name : ''}, g/L`"
+        :lines="
+          amountLines.map((line) => ({ ...line, points: line.points.map(([x, y]) => [show.concentrationOn(x), y] as [number, number]) }))
+        "
+        :x-name="`${chemical ? chemicalOf(chemical).name : ''}, ${show.concentrationUnit()}`"
         y-name="pH"
-        :mark="{ x: tried, name: '' }"
+        :mark="{ x: show.concentrationOn(tried), name: '' }"
         :says="`pH against the amount of ${chemical ? chemicalOf(chemical).name : ''}`"
       />
     </section>

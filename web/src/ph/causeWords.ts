@@ -8,10 +8,10 @@ export function causeWords(cause: Cause): string {
     case 'left-out':
       return `${name} left out`
     case 'half':
-      return `half of the ${name.toLowerCase()}`
+      return `half of the ${name}`
     case 'twice':
-      return `twice the ${name.toLowerCase()}`
+      return `twice the ${name}`
     case 'other-product':
-      return `${chemicalOf(cause.instead ?? cause.chemical).name} taken for ${name.toLowerCase()}, gram for gram`
+      return `${chemicalOf(cause.instead ?? cause.chemical).name} taken for ${name}, gram for gram`
   }
 }

@@ -7,6 +7,7 @@ import { SVGRenderer } from 'echarts/renderers'
 import { computed, useTemplateRef } from 'vue'
 import { chartStyle } from '../chart/style'
 import { useChart } from '../chart/useChart'
+import { digits } from '../session/manner'
 
 use([LineChart, GridComponent, MarkLineComponent, SVGRenderer])
 
@@ -32,9 +33,9 @@ const words = {
 const off = computed(() => last.value - mean)
 const says = computed(() => {
   const distance =
-    Math.abs(off.value) < 0.005 ? 'on the mean' : `${off.value > 0 ? '+' : '−'}${Math.abs(off.value).toFixed(2)} from ${mean.toFixed(2)}`
+    Math.abs(off.value) < 0.005 ? 'on the mean' : `${off.value > 0 ? '+' : '−'}${digits(Math.abs(off.value), 2)} from ${digits(mean, 2)}`
   const rules = now.value.map((flag) => words[flag.rule]).join(', ')
-  return `${stripMeasureNames[measure]} ${last.value.toFixed(2)}, ${distance}${rules ? `: ${rules}` : ''}`
+  return `${stripMeasureNames[measure]} ${digits(last.value, 2)}, ${distance}${rules ? `: ${rules}` : ''}`
 })
 
 function option(): Record<string, unknown> {
@@ -62,7 +63,7 @@ function option(): Record<string, unknown> {
       max: Number((mean + reach).toFixed(3)),
       ...axis,
       splitLine: { show: false },
-      axisLabel: { ...text, formatter: (value: number) => value.toFixed(2), showMinLabel: false, showMaxLabel: false },
+      axisLabel: { ...text, formatter: (value: number) => digits(value, 2), showMinLabel: false, showMaxLabel: false },
     },
     series: [
       {

@@ -3,7 +3,10 @@ import { showTime, type Guide } from '@selvrin/core'
 import { computed, ref, watch } from 'vue'
 import { isDoneKey, useKeys } from '../room/keys'
 import { useStopwatch } from './useStopwatch'
+import { useShow } from '../session/useShow'
+import { digits } from '../session/manner'
 
+const show = useShow()
 /** The procedure, one step at a time and large: with its timer, or the stopwatch the reading is taken on. Space goes on. */
 const { guide, normalS } = defineProps<{ guide: Guide; normalS: number | null }>()
 const emit = defineEmits<{ done: [seconds: number | null] }>()
@@ -51,10 +54,10 @@ useKeys((event) => {
         Step {{ i + 1 }}{{ i < at ? ' ✓' : '' }}
       </li>
     </ol>
-    <p class="max-w-4xl text-4xl leading-tight font-bold max-sm:text-2xl">{{ step?.says }}</p>
+    <p class="max-w-4xl text-4xl leading-tight font-bold max-sm:text-2xl">{{ show.said(step?.says ?? '') }}</p>
     <p v-if="timed" class="my-5 font-mono text-8xl font-bold max-sm:text-6xl" role="timer">
       {{ step?.stopwatch ? showTime(Math.floor(stopwatch.elapsedS.value)) : showTime(Math.ceil(leftS)) }}
-      <span v-if="step?.stopwatch && !stopwatch.running.value && watchS !== null" class="text-3xl">{{ watchS.toFixed(1) }} s</span>
+      <span v-if="step?.stopwatch && !stopwatch.running.value && watchS !== null" class="text-3xl">{{ digits(watchS, 1) }} s</span>
     </p>
     <p v-else-if="step?.normalTime" class="my-5 text-2xl">Its normal time is that of the chart or the process.</p>
     <div class="mt-6 flex flex-wrap items-center gap-4">

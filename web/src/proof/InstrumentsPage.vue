@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { coinMinutes, guideOf, showTemperature } from '@selvrin/core'
+import { coinMinutes, guideOf } from '@selvrin/core'
 import { api, type Instrument } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref, shallowRef } from 'vue'
@@ -12,17 +12,19 @@ import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useDevices, useInstruments } from '../stores'
 
 /** What tests are done with, and lamps: each proven itself. */
 const session = useSession()
+const show = useShow()
 const instruments = useInstruments()
 const devices = useDevices()
 onMounted(() => void Promise.all([instruments.load(), devices.load()]))
 const { busy, problem, act } = useAction()
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
 const of = (kind: Instrument['kind']) => instruments.rows.filter((one) => one.kind === kind)
-const degrees = (celsius: number) => showTemperature(celsius, session.units)
+const degrees = (celsius: number) => show.temperature(celsius)
 const offsets = (one: Instrument) =>
   one.points.length === 0
     ? 'not compared yet'
@@ -165,7 +167,7 @@ async function keep(): Promise<void> {
       <form v-if="open" class="space-y-4" @submit.prevent="keep">
         <ol class="list-decimal space-y-1 pl-6">
           <li v-for="step in guideOf(open.kind === 'lamp' ? 'safelight-coin' : 'thermometer-points').steps" :key="step.says">
-            {{ step.says }}
+            {{ show.said(step.says) }}
           </li>
         </ol>
         <template v-if="open.kind === 'thermometer'">
@@ -174,7 +176,9 @@ async function keep(): Promise<void> {
             <QuantityField v-model="warmRead" kind="temperature" label="Near the working temperature it reads" />
             <QuantityField v-model="warmTrue" kind="temperature" label="and the reference" />
           </div>
-          <p class="text-quiet">Both replace what was known. Without a point near 38 °C it cannot vouch for ±0.2 °C there.</p>
+          <p class="text-quiet">
+            Both replace what was known. {{ show.said('Without a point near 38 °C it cannot vouch for ±0.2 °C there.') }}
+          </p>
         </template>
         <ChoiceField v-else v-model="coin" label="The shortest time whose coin shows" :choices="coins" />
         <ProblemLine :problem="problem" />

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { correctedTemperature, showTemperature, vouchesFor } from '@selvrin/core'
+import { correctedTemperature, vouchesFor } from '@selvrin/core'
 import { computed, onMounted } from 'vue'
 import { useBench } from '../device/readings'
 import ChoiceField from '../fields/ChoiceField.vue'
 import QuantityField from '../fields/QuantityField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useInstruments } from '../stores'
 import { thermometerId } from './thermometers'
 
@@ -23,7 +23,7 @@ const {
 }>()
 const model = defineModel<number | null>({ required: true })
 const typed = defineModel<number | null>('typed', { default: null })
-const session = useSession()
+const show = useShow()
 const instruments = useInstruments()
 onMounted(() => void instruments.load())
 const probe = useBench('thermometer')
@@ -49,11 +49,11 @@ const read = computed({
 const meant = computed(() =>
   read.value === null || points.value.length === 0
     ? ''
-    : `${showTemperature(read.value, session.units)} on it is ${showTemperature(correctedTemperature(read.value, points.value), session.units)}`,
+    : `${show.temperature(read.value)} on it is ${show.temperature(correctedTemperature(read.value, points.value))}`,
 )
 const doubt = computed(() =>
   atProcess !== null && chosen.value && !vouchesFor(atProcess, points.value)
-    ? `${chosen.value.name} was not compared near ${showTemperature(atProcess, session.units)}: it cannot vouch for ±0.2 °C there.`
+    ? `${chosen.value.name} was not compared near ${show.temperature(atProcess)}: it cannot vouch for ±${show.degrees(0.2)} there.`
     : '',
 )
 function pick(value: string | null): void {
@@ -75,7 +75,7 @@ function fromProbe(): void {
       <ChoiceField v-if="glasses.length > 0" :model-value="thermometerId" label="Read with" :choices="choices" @update:model-value="pick" />
     </div>
     <button v-if="probeToo && probe.reading.value?.value != null" type="button" class="link min-h-11" @click="fromProbe">
-      Take {{ showTemperature(Math.round(probe.reading.value.value * 10) / 10, session.units) }} from {{ probe.device.value?.name }}
+      Take {{ show.temperature(Math.round(probe.reading.value.value * 10) / 10) }} from {{ probe.device.value?.name }}
     </button>
     <p v-if="doubt" class="text-quiet">{{ doubt }}</p>
   </div>

@@ -7,6 +7,8 @@ import SwitchField from '../fields/SwitchField.vue'
 import { light } from '../room/light'
 import { areaBetween, byKey, firstMarks, firstPlace, wedgeStep, type Mark } from './marking'
 import { pictures } from './pictures'
+import { inSentence } from '../marks/words'
+import { digits } from '../session/manner'
 
 /** Densities off a photograph: pick or drop it, mark the areas by pointer or keys, see the reading follow. */
 const emit = defineEmits<{ read: [reading: PictureReading | null, keep: { name: string; blob: Blob; marks: PictureMarks } | null] }>()
@@ -165,7 +167,7 @@ const shortName = (mark: Mark): string => (mark.density === undefined ? mark.nam
 const marked = computed(() => marks.value.flatMap((mark) => (mark.area ? [{ ...mark, area: mark.area }] : [])))
 const percentOf = (share: number) => `${share * 100}%`
 const shown = (value: { density: number; spread: number; opaque: boolean }) =>
-  value.opaque ? 'opaque' : `${value.density.toFixed(2)} ±${value.spread.toFixed(2)}`
+  value.opaque ? 'opaque' : `${digits(value.density, 2)} ±${digits(value.spread, 2)}`
 const shownOf = (key: string): string => {
   const found = reading.value
   const area = found && { fresh: found.fresh, scrap: found.scrap, base: found.base }[key]
@@ -227,7 +229,7 @@ const shownOf = (key: string): string => {
           Choose an area and draw it on the picture; or place and move it with the arrow keys, with Shift its size, with Alt finely.
         </p>
         <p v-if="toMark.length > 0" class="text-lg font-semibold" role="status">
-          Still to mark: {{ toMark.map((mark) => mark.name.toLowerCase()).join(', ') }}.
+          Still to mark: {{ toMark.map((mark) => inSentence(mark.name)).join(', ') }}.
         </p>
         <SwitchField
           v-model="noClear"
@@ -250,7 +252,7 @@ const shownOf = (key: string): string => {
               <input
                 v-model="mark.density"
                 class="input w-24 font-mono"
-                :aria-label="`Density of ${mark.name.toLowerCase()}`"
+                :aria-label="`Density of ${inSentence(mark.name)}`"
                 placeholder="D"
               />
               <button

@@ -16,7 +16,9 @@ import { useBottles, useInstruments } from '../stores'
 import ControlChart from './ControlChart.vue'
 import LimitsPanel from './LimitsPanel.vue'
 import { readFigure } from './readings'
+import { useShow } from '../session/useShow'
 
+const show = useShow()
 /** A process under control strips: what the newest one calls for, and the four charts. */
 const route = useRoute()
 const session = useSession()
@@ -114,7 +116,7 @@ async function add(): Promise<void> {
         <h1 class="text-3xl font-bold">{{ one.name }}</h1>
         <p v-if="chart.judgement" class="mt-1 text-5xl font-bold">{{ calls[chart.judgement.newest] }}</p>
         <ul v-if="chart.judgement" class="mt-2 text-lg">
-          <li v-for="line in chart.judgement.says" :key="line">{{ line }}</li>
+          <li v-for="line in chart.judgement.says" :key="line">{{ show.said(line) }}</li>
         </ul>
         <p v-if="strips.length === 0" class="mt-3 text-xl">No strip yet. Read the first one in, or a reference strip.</p>
         <p v-else-if="chart.problem" class="mt-3 text-xl">{{ chart.problem }}</p>

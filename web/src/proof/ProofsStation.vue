@@ -13,7 +13,9 @@ import { useSession } from '../session/store'
 import { useBottles, useInstruments } from '../stores'
 import { showReading } from './readings'
 import VerdictMark from './VerdictMark.vue'
+import { useShow } from '../session/useShow'
 
+const show = useShow()
 /** What is due, first and largest; then anything else that can be tested, and what was. */
 const session = useSession()
 const router = useRouter()
@@ -71,7 +73,7 @@ const to = (proof: Proof) => (proof.bottleId ? `/shelf/${proof.bottleId}` : proo
             <RouterLink :to="`/shelf/${bottle.id}`" class="font-bold underline-offset-4 hover:underline"
               >{{ bottle.label }} {{ bottle.name }}</RouterLink
             >
-            stands still. {{ bottle.state.findings.find((finding) => finding.rule === 'bottle-failed')?.message }}
+            stands still. {{ show.said(bottle.state.findings.find((finding) => finding.rule === 'bottle-failed')?.message ?? '') }}
           </p>
         </li>
       </ul>
@@ -89,7 +91,7 @@ const to = (proof: Proof) => (proof.bottleId ? `/shelf/${proof.bottleId}` : proo
           <b class="w-16 text-3xl">{{ one.bottle.label }}</b>
           <p class="min-w-0 flex-1">
             <span class="block text-xl font-bold">{{ one.name }}</span>
-            <span class="block">{{ one.bottle.name }}: {{ one.says }}.</span>
+            <span class="block">{{ one.bottle.name }}: {{ show.said(one.says) }}.</span>
           </p>
           <RouterLink :to="`/proofs/${one.kind}/${one.bottle.id}`" class="button" :class="one === due[0] ? 'button-main' : ''"
             >Test {{ one.bottle.label }}</RouterLink
@@ -103,10 +105,10 @@ const to = (proof: Proof) => (proof.bottleId ? `/shelf/${proof.bottleId}` : proo
           <p class="flex-1" :class="proof.takenBack ? 'text-quiet' : ''">
             <RouterLink :to="to(proof)" class="link mr-1.5">{{ what(proof) }}</RouterLink>
             <b :class="proof.takenBack ? 'line-through' : ''">{{ guideOf(proof.kind).name }}</b>{{
-              proof.reading.value === undefined ? '' : `, ${showReading(proof.kind, proof.reading.value)}`
+              proof.reading.value === undefined ? '' : `, ${show.said(showReading(proof.kind, proof.reading.value))}`
             }}{{ proof.fresh ? ', the fresh reading' : '' }}{{ proof.takenBack ? ', taken back' : '' }}.
             <a v-if="proof.picture" class="link" :href="`/api/proofs/${proof.id}/picture`" target="_blank" rel="noopener">Its picture</a>
-            <span class="block text-quiet">{{ showDate(proof.at, zone) }}, {{ proof.by }}. {{ proof.judgement.reason }}</span>
+            <span class="block text-quiet">{{ showDate(proof.at, zone) }}, {{ proof.by }}. {{ show.said(proof.judgement.reason) }}</span>
           </p>
         </li>
       </ul>

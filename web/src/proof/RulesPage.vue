@@ -12,6 +12,7 @@ import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import BathMark from '../marks/BathMark.vue'
 import { useDueRules } from '../stores'
+import { inSentence } from '../marks/words'
 
 /** When each test falls due, as rules a technician can change. */
 const rules = useDueRules()
@@ -97,7 +98,7 @@ async function save(): Promise<void> {
       <li v-for="rule in sorted" :key="rule.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
         <BathMark :family="rule.family" :size="28" />
         <p class="min-w-0 flex-1">
-          <b class="text-lg">{{ familyNames[rule.family] }}: {{ guideOf(rule.kind).name.toLowerCase() }}</b
+          <b class="text-lg">{{ familyNames[rule.family] }}: {{ inSentence(guideOf(rule.kind).name) }}</b
           ><br />{{ rule.active ? when(rule).charAt(0).toUpperCase() + when(rule).slice(1) : 'Switched off' }}.
         </p>
         <button
@@ -111,7 +112,7 @@ async function save(): Promise<void> {
     </ul>
     <ModalPanel
       :open="open !== null"
-      :title="open === 'new' ? 'Another test' : kind && family ? `${familyNames[family]}: ${guideOf(kind).name.toLowerCase()}` : ''"
+      :title="open === 'new' ? 'Another test' : kind && family ? `${familyNames[family]}: ${inSentence(guideOf(kind).name)}` : ''"
       @close="open = null"
     >
       <form class="space-y-4" @submit.prevent="save">

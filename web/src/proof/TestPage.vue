@@ -25,7 +25,10 @@ import TestsBefore from './TestsBefore.vue'
 import { trendOf } from './trend'
 import { useReading } from './useReading'
 import VerdictPanel from './VerdictPanel.vue'
+import { useShow } from '../session/useShow'
+import { digits } from '../session/manner'
 
+const show = useShow()
 const PhotoReading = defineAsyncComponent(() => import('./PhotoReading.vue'))
 const TrendChart = defineAsyncComponent(() => import('./TrendChart.vue'))
 const route = useRoute()
@@ -167,7 +170,7 @@ function again(): void {
             <TextField
               v-model="figure"
               :label="`${form.label}${form.unit === 'pH' ? '' : `, ${form.unit}`}`"
-              :hint="reference ? `fresh ${showReading(kind, reference.value)}` : 'no fresh reading yet'"
+              :hint="reference ? show.said(`fresh ${showReading(kind, reference.value)}`) : 'no fresh reading yet'"
               :problem="wrongFigure"
             />
             <TextField
@@ -188,7 +191,7 @@ function again(): void {
               class="button mt-7"
               @click="figure = (meter.reading.value?.value ?? 0).toFixed(2)"
             >
-              Take {{ meter.reading.value.value.toFixed(2) }} from {{ meter.device.value?.name }}
+              Take {{ digits(meter.reading.value.value, 2) }} from {{ meter.device.value?.name }}
             </button>
           </div>
           <MeasuredTemperature

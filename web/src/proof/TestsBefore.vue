@@ -5,7 +5,9 @@ import { computed, defineAsyncComponent } from 'vue'
 import { showDate } from '../marks/words'
 import { showReading } from './readings'
 import type { Trend } from './trend'
+import { useShow } from '../session/useShow'
 
+const show = useShow()
 /** The last tests of that kind of this bottle, and where they lead. */
 const { kind, proofs } = defineProps<{ kind: TestKind; proofs: Proof[]; trend: Trend | null; zone: string }>()
 const TrendChart = defineAsyncComponent(() => import('./TrendChart.vue'))
@@ -20,7 +22,7 @@ const before = computed(() => proofs.filter((proof) => proof.kind === kind).slic
       <ul>
         <li v-for="one in before" :key="one.id" class="border-b border-line py-1.5" :class="one.takenBack ? 'text-quiet' : ''">
           <b>{{ showDate(one.at, zone) }}</b>
-          <template v-if="one.reading.value !== undefined">, {{ showReading(kind, one.reading.value) }}</template>
+          <template v-if="one.reading.value !== undefined">, {{ show.said(showReading(kind, one.reading.value)) }}</template>
           <template v-if="one.fresh">, fresh</template><template v-if="one.takenBack">, taken back</template>.
           <span class="text-quiet">{{ one.by }}</span>
         </li>

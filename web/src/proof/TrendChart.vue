@@ -7,7 +7,9 @@ import { useTemplateRef } from 'vue'
 import { chartStyle } from '../chart/style'
 import { useChart } from '../chart/useChart'
 import type { Trend } from './trend'
+import { useShow } from '../session/useShow'
 
+const show = useShow()
 use([LineChart, ScatterChart, GridComponent, MarkAreaComponent, MarkLineComponent, SVGRenderer])
 
 /** Readings against use, the fit through them, the limit it runs towards, and where between it may cross. */
@@ -16,12 +18,15 @@ const box = useTemplateRef<HTMLDivElement>('box')
 
 function option(): Record<string, unknown> {
   const { colour, text, axis } = chartStyle()
-  const { points, fit, limit, crossing } = trend
+  const along = (points: [number, number][]) => points.map(([x, y]) => [show.each(x), y])
+  const points = along(trend.points)
+  const fit = along(trend.fit)
+  const { limit, crossing } = trend
   return {
     animation: false,
     textStyle: text,
     grid: { left: 60, right: 24, top: 30, bottom: 52 },
-    xAxis: { type: 'value', name: 'rolls a litre', nameLocation: 'middle', nameGap: 30, min: 0, ...axis },
+    xAxis: { type: 'value', name: `rolls a ${show.big()}`, nameLocation: 'middle', nameGap: 30, min: 0, ...axis },
     yAxis: { type: 'value', name: trend.unit, scale: true, ...axis },
     series: [
       {
@@ -46,7 +51,7 @@ function option(): Record<string, unknown> {
               markArea: {
                 silent: true,
                 itemStyle: { color: 'transparent', borderColor: colour('ink'), borderWidth: 2, borderType: 'dotted' as const },
-                data: [[{ xAxis: crossing.low }, { xAxis: crossing.high ?? crossing.at * 2 }]],
+                data: [[{ xAxis: show.each(crossing.low) }, { xAxis: show.each(crossing.high ?? crossing.at * 2) }]],
               },
             }
           : {}),
@@ -67,7 +72,7 @@ useChart(box, option, () => trend)
 
 <template>
   <figure>
-    <div ref="box" class="h-72 w-full" role="img" :aria-label="trend.says" />
-    <figcaption class="text-lg">{{ trend.says }}</figcaption>
+    <div ref="box" class="h-72 w-full" role="img" :aria-label="show.said(trend.says)" />
+    <figcaption class="text-lg">{{ show.said(trend.says) }}</figcaption>
   </figure>
 </template>

@@ -1,4 +1,5 @@
 import type { TestKind } from '@selvrin/core'
+import { digits } from '../session/manner'
 
 /** How the reading of a kind is written down, where it is a figure. */
 export interface ReadingForm {
@@ -36,6 +37,6 @@ export function readFigure(text: string, form: ReadingForm): number | null {
 export function showReading(kind: TestKind, value: number): string {
   const unit = forms[kind]?.unit
   if (unit === 's') return `${Math.round(value)} s`
-  if (unit === 'pH') return `pH ${value.toFixed(2)}`
-  return unit === 'g/L' ? `${value.toFixed(1)} g/L` : `D ${value.toFixed(2)}`
+  if (unit === 'pH') return `pH ${digits(value, 2)}`
+  return unit === 'g/L' ? `${digits(value, 1)} g/L` : `D ${digits(value, 2)}`
 }

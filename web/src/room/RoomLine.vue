@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { showTemperature, showTime } from '@selvrin/core'
+import { showTime } from '@selvrin/core'
 import { computed, watch } from 'vue'
 import { connected } from '../api/live'
 import { useClocks } from '../run/clocks'
@@ -8,10 +8,12 @@ import { useSupply } from '../bottle/supply'
 import { todoList } from '../bottle/todo'
 import { useBench } from '../device/readings'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useBottles, useMixes, useRuns } from '../stores'
 import { darker, light } from './light'
 
 const session = useSession()
+const show = useShow()
 const clocks = useClocks()
 const probe = useBench('thermometer')
 const pages = computed(() => [
@@ -49,7 +51,7 @@ const testsDue = computed(() =>
       ).length
     : 0,
 )
-const temperature = (celsius: number) => showTemperature(celsius, session.units)
+const temperature = (celsius: number) => show.temperature(celsius)
 </script>
 
 <template>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { showTemperature, showVolume, type Plan, type PlanStep } from '@selvrin/core'
+import { type Plan, type PlanStep } from '@selvrin/core'
 import { computed } from 'vue'
 import BathMark from '../marks/BathMark.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
 /** The liquids to stand ready, in the order in which they are poured. */
 const { plan } = defineProps<{ plan: Plan }>()
-const session = useSession()
-const volume = (ml: number) => showVolume(ml, session.units)
+const show = useShow()
+const volume = (ml: number) => show.volume(ml)
 const beakers = computed(() => plan.steps.filter((step) => step.kind !== 'dry'))
 const most = computed(() => Math.max(...beakers.value.map((step) => step.volumeMl)))
 const what = (step: PlanStep) => (step.bottle ? `${step.bottle.label} ${step.bottle.name}` : 'Water')
@@ -39,9 +39,7 @@ const what = (step: PlanStep) => (step.bottle ? `${step.bottle.label} ${step.bot
             >: <b class="font-mono whitespace-nowrap">{{ step.partsMl.map((ml) => volume(ml)).join(' + ') }}</b> water</template
           >
         </p>
-        <p class="text-quiet">
-          {{ showTemperature(step.temperatureC, session.units) }}{{ step.fate === 'back' ? ', back to the bottle' : '' }}
-        </p>
+        <p class="text-quiet">{{ show.temperature(step.temperatureC) }}{{ step.fate === 'back' ? ', back to the bottle' : '' }}</p>
       </li>
     </ol>
   </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showTemperature, showTime, type PlanStep } from '@selvrin/core'
+import { showTime, type PlanStep } from '@selvrin/core'
 import { api, type Run } from '@selvrin/core/contract'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { onBeforeRouteLeave, useRouter } from 'vue-router'
@@ -15,6 +15,7 @@ import { benchHidden } from '../room/bench'
 import { isDoneKey, typing } from '../room/keys'
 import { darker } from '../room/light'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useClocks } from './clocks'
 import EndView from './EndView.vue'
 import { cueSounds } from './sound'
@@ -24,6 +25,7 @@ import { keepAwake } from './wakeLock'
 const { run } = defineProps<{ run: Run }>()
 const clocks = useClocks()
 const session = useSession()
+const show = useShow()
 const router = useRouter()
 const sounds = cueSounds()
 const wake = keepAwake()
@@ -57,7 +59,7 @@ const after = computed(() => {
   if (!state) return ''
   if (state.phase === 'before') return 'Press Space as the pour begins; the clock runs from there.'
   if (state.phase === 'over')
-    return next.value ? `Pour ${next.value.name.toLowerCase()} when you are ready, and press Space.` : 'Press Space when it is out.'
+    return next.value ? `Pour ${next.value.name} when you are ready, and press Space.` : 'Press Space when it is out.'
   const until = state.cue
     ? showTime(Math.max(0, Math.ceil((state.times.at(-1)?.plannedS ?? step.value?.seconds ?? 0) - state.cue.untilS)))
     : ''
@@ -65,8 +67,8 @@ const after = computed(() => {
     ? `until ${until}, then ${state.next.word.toLowerCase()}`
     : next.value
       ? step.value?.waits
-        ? `then ${next.value.name.toLowerCase()} is ready`
-        : `then ${next.value.name.toLowerCase()} goes in at once`
+        ? `then ${next.value.name} is ready`
+        : `then ${next.value.name} goes in at once`
       : 'then out'
 })
 
@@ -203,7 +205,7 @@ async function giveUp(): Promise<void> {
         </h1>
         <p v-if="next && clock.phase !== 'before'" class="flex items-center gap-3">
           <span
-            >then <b>{{ next.name.toLowerCase() }}</b>, {{ described(next) }}, {{ showTime(next.seconds, 5) }}</span
+            >then <b>{{ next.name }}</b>, {{ described(next) }}, {{ showTime(next.seconds, 5) }}</span
           >
           <BathMark :family="next.bath === 'water' ? 'wash' : next.bath" :size="34" />
         </p>
@@ -218,16 +220,16 @@ async function giveUp(): Promise<void> {
         <div class="min-w-0 flex-1 text-2xl max-sm:text-lg">
           <p>{{ after }}</p>
           <p v-if="asking" class="font-bold" role="alert">
-            {{ showTime(clock.remainingS) }} to go. Press Space again to end {{ step.name.toLowerCase() }} now.
+            {{ showTime(clock.remainingS) }} to go. Press Space again to end {{ step.name }} now.
           </p>
           <p v-else-if="clock.holding && clock.phase === 'running'" class="font-bold">Held: the film stays in at the end of this step.</p>
-          <p v-else-if="clock.getReady && next" class="font-bold">Get ready: {{ next.name.toLowerCase() }}.</p>
+          <p v-else-if="clock.getReady && next" class="font-bold">Get ready: {{ next.name }}.</p>
           <p v-if="moved" class="font-bold" role="status">
-            {{ showTemperature(moved.celsius, session.units) }} instead of {{ showTemperature(run.plan.temperatureC, session.units) }}: by
-            the chart {{ step.name.toLowerCase() }} ends {{ showTime(Math.abs(moved.byS)) }} {{ moved.byS < 0 ? 'earlier' : 'later' }}.
+            {{ show.temperature(moved.celsius) }} instead of {{ show.temperature(run.plan.temperatureC) }}: by the chart
+            {{ step.name }} ends {{ showTime(Math.abs(moved.byS)) }} {{ moved.byS < 0 ? 'earlier' : 'later' }}.
           </p>
           <p v-else-if="lastMeasured !== undefined">
-            Measured {{ showTemperature(lastMeasured, session.units) }}, planned {{ showTemperature(step.temperatureC, session.units) }}.
+            Measured {{ show.temperature(lastMeasured) }}, planned {{ show.temperature(step.temperatureC) }}.
           </p>
           <p v-if="clocks.waiting > 0" role="status">
             {{ clocks.waiting === 1 ? 'One line of the log waits' : `${clocks.waiting} lines of the log wait` }} for the server; the clock

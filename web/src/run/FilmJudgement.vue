@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showTemperature, showTime } from '@selvrin/core'
+import { showTime } from '@selvrin/core'
 import { api, type Roll } from '@selvrin/core/contract'
 import { computed, ref, watch } from 'vue'
 import { call } from '../api/call'
@@ -8,11 +8,13 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
 /** A film's record, and how its negatives came out. */
 const { roll } = defineProps<{ roll: Roll }>()
 const emit = defineEmits<{ judged: [] }>()
 const session = useSession()
+const show = useShow()
 const { busy, problem, act } = useAction()
 const result = ref(roll.result)
 const contrast = ref(roll.contrast)
@@ -55,7 +57,7 @@ async function keep(): Promise<void> {
     </p>
     <p class="text-quiet">
       {{ roll.developer }}{{ roll.developedS === null ? '' : `, ${showTime(roll.developedS)}`
-      }}{{ roll.temperatureC === null ? '' : ` at ${showTemperature(Math.round(roll.temperatureC * 10) / 10, session.units)}`
+      }}{{ roll.temperatureC === null ? '' : ` at ${show.temperature(Math.round(roll.temperatureC * 10) / 10)}`
       }}{{ roll.runNumber === null ? '' : `, run ${roll.runNumber}` }} · {{ showMoment(roll.at, session.session?.darkroom.zone ?? 'UTC') }}
     </p>
     <div v-for="mark in roll.marks" :key="mark.id" class="mt-3 border-l-4 border-alarm pl-4">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inOrder, runClock, showTemperature, showTime } from '@selvrin/core'
+import { inOrder, runClock, showTime } from '@selvrin/core'
 import { api, type Run } from '@selvrin/core/contract'
 import { computed, ref } from 'vue'
 import { call } from '../api/call'
@@ -9,12 +9,14 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useClocks } from './clocks'
 import FilmJudgement from './FilmJudgement.vue'
 import StepRibbon from './StepRibbon.vue'
 
 const { run } = defineProps<{ run: Run }>()
 const session = useSession()
+const show = useShow()
 const clocks = useClocks()
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const times = computed(() => (run.events.length === 0 ? [] : runClock(run.plan, run.events, Number.MAX_SAFE_INTEGER).times))
@@ -45,7 +47,7 @@ const measured = computed(() => inOrder(run.events).filter((event) => event.kind
       <p class="text-xl text-quiet">
         {{ run.state === 'taken-back' ? 'Taken back: it counts for nothing.' : '' }}
         {{ run.state === 'abandoned' ? 'Given up' : 'Developed' }} {{ showMoment(run.endedAt ?? run.plannedAt, zone) }} by {{ run.by }},
-        developer at {{ showTemperature(run.plan.temperatureC, session.units) }}
+        developer at {{ show.temperature(run.plan.temperatureC) }}
       </p>
     </div>
     <StepRibbon :plan="run.plan" :step="run.plan.steps.length" />
@@ -67,8 +69,7 @@ const measured = computed(() => inOrder(run.events).filter((event) => event.kind
           >
         </li>
         <li v-for="one in measured" :key="one.id" class="border-b border-line py-2">
-          Measured {{ showTemperature(one.celsius ?? 0, session.units) }} in {{ run.plan.steps[one.step]?.name.toLowerCase()
-          }}{{ movedBy(one.step) }}
+          Measured {{ show.temperature(one.celsius ?? 0) }} in {{ run.plan.steps[one.step]?.name }}{{ movedBy(one.step) }}
         </li>
       </ul>
     </section>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { showTemperature, showTime, type Plan } from '@selvrin/core'
+import { showTime, type Plan } from '@selvrin/core'
 import { computed } from 'vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 
 /** The steps along the time, the running one marked; the light band above says what the material may see. */
 const { plan, step = -1, elapsedS = 0 } = defineProps<{ plan: Plan; step?: number; elapsedS?: number }>()
-const session = useSession()
+const show = useShow()
 const total = computed(() => plan.steps.reduce((sum, one) => sum + one.seconds, 0))
 // the square root gives short steps room for their names
 const weight = (seconds: number) => Math.sqrt(Math.max(seconds, 20))
@@ -43,7 +43,7 @@ const lights = { dark: 'dark', tank: 'tank closed', safelight: 'safelight', whit
         :style="{ width: share(one.seconds) }"
       >
         {{ one.name }}<br /><span class="font-mono">{{ showTime(one.seconds, 5) }}</span
-        ><span class="block whitespace-nowrap text-quiet max-sm:hidden">{{ showTemperature(one.temperatureC, session.units) }}</span>
+        ><span class="block whitespace-nowrap text-quiet max-sm:hidden">{{ show.temperature(one.temperatureC) }}</span>
       </p>
     </div>
   </div>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { showVolume } from '@selvrin/core'
 import { api, type Vessel } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { onMounted, reactive, ref } from 'vue'
@@ -9,17 +8,19 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
-import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import { useVessels } from '../stores'
 import { draftOf, emptyVessel, readVessel, type VesselProblem } from './vesselDraft'
+import { useSession } from '../session/store'
 
 /** The tanks and drums of the darkroom: what covers their films, what they carry out; and new ones. */
 const session = useSession()
+const show = useShow()
 const vessels = useVessels()
 onMounted(() => void vessels.load())
 const { busy, problem, field, act } = useAction()
 const open = ref(false)
-const draft = reactive({ ...emptyVessel(), id: '', version: null as number | null })
+const draft = reactive({ ...emptyVessel(session.manner), id: '', version: null as number | null })
 const wrong = ref<VesselProblem | null>(null)
 const kinds = [
   { value: 'hand' as const, name: 'Hand tank' },
@@ -35,12 +36,14 @@ function begin(vessel: Vessel | null): void {
   problem.value = ''
   Object.assign(
     draft,
-    vessel ? { ...draftOf(vessel), id: vessel.id, version: vessel.version } : { ...emptyVessel(), id: uuid(), version: null },
+    vessel
+      ? { ...draftOf(vessel, session.manner), id: vessel.id, version: vessel.version }
+      : { ...emptyVessel(session.manner), id: uuid(), version: null },
   )
   open.value = true
 }
 async function keep(): Promise<void> {
-  const read = readVessel(draft)
+  const read = readVessel(draft, session.manner)
   wrong.value = 'problem' in read ? read : null
   if ('problem' in read) return
   const { id, version } = draft
@@ -63,8 +66,8 @@ async function keep(): Promise<void> {
         <button class="link min-h-11 font-bold" :aria-label="`Change ${vessel.name}`" @click="begin(vessel)">{{ vessel.name }}</button>
         <span>
           {{ vessel.format }}, {{ vessel.reels }} {{ vessel.reels === 1 ? 'reel' : 'reels' }}, to
-          {{ showVolume(vessel.coversMl.at(-1) ?? 0, session.units)
-          }}{{ vessel.carryMl === null ? '' : `, carries out ${showVolume(vessel.carryMl, session.units)} a reel` }}
+          {{ show.volume(vessel.coversMl.at(-1) ?? 0)
+          }}{{ vessel.carryMl === null ? '' : `, carries out ${show.volume(vessel.carryMl)} a reel` }}
         </span>
       </li>
     </ul>
@@ -80,13 +83,13 @@ async function keep(): Promise<void> {
         <TextField
           v-model="draft.covers"
           label="What covers 1, 2, … films"
-          hint="one volume a reel, such as 300 ml, 600 ml"
+          :hint="`one volume a reel, such as ${show.volume(300)}, ${show.volume(600)}`"
           :problem="wrong?.of === 'covers' ? wrong.problem : ''"
         />
         <TextField
           v-model="draft.carry"
           label="A loaded reel carries out, if you measured it"
-          hint="otherwise 15 ml of 135, 25 ml of 120"
+          :hint="`otherwise ${show.volume(15)} of 135, ${show.volume(25)} of 120`"
           :problem="wrong?.of === 'carry' ? wrong.problem : ''"
         />
         <ProblemLine :problem="field === 'name' ? '' : problem" />

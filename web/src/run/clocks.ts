@@ -104,7 +104,7 @@ export const useClocks = defineStore('clocks', () => {
         {
           id: run.id,
           vessel: run.plan.vessel.name,
-          step: run.plan.steps[clock.step]?.name.toLowerCase() ?? '',
+          step: run.plan.steps[clock.step]?.name ?? '',
           remainingS: clock.remainingS,
           over: clock.phase === 'over',
         },

@@ -1,4 +1,4 @@
-import { parseQuantity } from '@selvrin/core'
+import { readKept, usualManner, writeExactly, type Manner } from '@selvrin/core'
 import type { Vessel } from '@selvrin/core/contract'
 import { sentence } from '../api/call'
 
@@ -18,30 +18,35 @@ export interface VesselProblem {
 }
 export type VesselBody = Omit<Vessel, 'id' | 'version' | 'reels'>
 
-// what is typed over again must not be rounded
-const exact = (ml: number): string => `${Number(ml.toFixed(2))} ml`
-export const emptyVessel = (): VesselDraft => ({ name: '', kind: 'hand', format: '135', covers: '300 ml, 600 ml', carry: '' })
-export const draftOf = (vessel: Vessel): VesselDraft => ({
+const written = (volumes: number[], manner: Manner): string => volumes.map((ml) => writeExactly(ml, 'volume', manner)).join('; ')
+export const emptyVessel = (manner = usualManner): VesselDraft => ({
+  name: '',
+  kind: 'hand',
+  format: '135',
+  covers: written([300, 600], manner),
+  carry: '',
+})
+export const draftOf = (vessel: Vessel, manner = usualManner): VesselDraft => ({
   name: vessel.name,
   kind: vessel.kind,
   format: vessel.format,
-  covers: vessel.coversMl.map(exact).join(', '),
-  carry: vessel.carryMl === null ? '' : exact(vessel.carryMl),
+  covers: written(vessel.coversMl, manner),
+  carry: vessel.carryMl === null ? '' : writeExactly(vessel.carryMl, 'volume', manner),
 })
 
 /** What was typed, as the house keeps it; or what cannot be read of it. */
-export function readVessel(draft: VesselDraft): VesselBody | VesselProblem {
+export function readVessel(draft: VesselDraft, manner = usualManner): VesselBody | VesselProblem {
   const body = { name: draft.name, kind: draft.kind ?? 'hand', format: draft.format ?? '135' }
   let coversMl: number[]
   try {
-    coversMl = draft.covers.split(/;\s*|,\s+|,(?=\s*\d+\s*ml)/).map((text) => parseQuantity(text, 'volume'))
+    coversMl = draft.covers.split(/;\s*|,\s+|,(?=\s*\d+\s*ml)/).map((text) => readKept(text, 'volume', manner))
   } catch (error) {
     return { of: 'covers', problem: sentence(error) }
   }
   if (coversMl.some((ml, i) => ml < (coversMl[i - 1] ?? 0)))
     return { of: 'covers', problem: 'Each more film needs at least as much as the one before it.' }
   try {
-    return { ...body, coversMl, carryMl: draft.carry.trim() === '' ? null : parseQuantity(draft.carry, 'volume') }
+    return { ...body, coversMl, carryMl: draft.carry.trim() === '' ? null : readKept(draft.carry, 'volume', manner) }
   } catch (error) {
     return { of: 'carry', problem: sentence(error) }
   }

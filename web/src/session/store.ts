@@ -1,10 +1,11 @@
 import { api, type Darkroom, type Session } from '@selvrin/core/contract'
-import type { Units } from '@selvrin/core'
+import { inManner, type Units } from '@selvrin/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
-import { call, onSignedOut } from '../api/call'
+import { computed, ref, shallowRef, watchEffect } from 'vue'
+import { call, onSignedOut, onTelling } from '../api/call'
 import { closeLive, onChange, openLive } from '../api/live'
 import { setByServer } from '../clock'
+import { manner } from './manner'
 
 export const useSession = defineStore('session', () => {
   const session = shallowRef<Session | null>(null)
@@ -13,6 +14,8 @@ export const useSession = defineStore('session', () => {
   const person = computed(() => session.value?.person ?? null)
   const isTechnician = computed(() => person.value?.role === 'technician')
   const units = computed<Units>(() => person.value?.units ?? 'metric')
+
+  watchEffect(() => (manner.value = { units: units.value, decimal: person.value?.decimal ?? 'point' }), { flush: 'sync' })
 
   async function take(answer: Session): Promise<void> {
     session.value = answer
@@ -36,11 +39,12 @@ export const useSession = defineStore('session', () => {
     // a fresh page holds nothing of the person who left
     location.assign('/sign-in')
   }
+  onTelling((text) => inManner(text, manner.value))
   onSignedOut(() => {
     if (session.value?.person) ended.value = true
   })
   onChange(async (event) => {
     if (event !== 'all' && event.subject === 'darkroom') darkroom.value = await call(api.darkroom.get)
   })
-  return { session, darkroom, ended, person, isTechnician, units, load, signIn, useCode, makeFirst, signOut }
+  return { session, darkroom, ended, person, isTechnician, units, manner, load, signIn, useCode, makeFirst, signOut }
 })

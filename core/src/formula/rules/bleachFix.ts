@@ -14,7 +14,7 @@ export const bleachFix: Rule = (_formula, lines) => {
         finding(
           'mix-10',
           'warning',
-          `${first.chemical.name} goes in before ${second.chemical.name.toLowerCase()}: the parts of a bleach-fix go in in their order.`,
+          `${first.chemical.name} goes in before ${second.chemical.name}: the parts of a bleach-fix go in in their order.`,
           first.step,
           moveBefore(first, second),
         ),

@@ -17,7 +17,7 @@ export const metabisulfite: Rule = (_formula, lines) =>
             finding(
               'mix-12',
               'error',
-              `${line.chemical.name} with ${acid.chemical.name.toLowerCase()} gives off ${gas}. Never in one solution.`,
+              `${line.chemical.name} with ${acid.chemical.name} gives off ${gas}. Never in one solution.`,
               Math.max(line.step, acid.step),
             ),
           ]

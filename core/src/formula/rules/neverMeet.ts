@@ -19,11 +19,6 @@ export const neverMeet: Rule = (formula, lines, catalogue) => {
   ).map(({ rule, one, other, danger }) => {
     const two = lines.filter(({ chemical }) => chemical.id === one || chemical.id === other)
     const name = (id: string) => two.find(({ chemical }) => chemical.id === id)?.chemical.name ?? id
-    return finding(
-      rule,
-      'error',
-      `${name(one)} never meets ${name(other).toLowerCase()}: ${danger}.`,
-      Math.max(...two.map(({ step }) => step)),
-    )
+    return finding(rule, 'error', `${name(one)} never meets ${name(other)}: ${danger}.`, Math.max(...two.map(({ step }) => step)))
   })
 }

@@ -59,7 +59,7 @@ export const solubility: Rule = (formula, lines, catalogue) => {
         finding(
           'mix-11',
           'error',
-          `${amount} will not dissolve at ${line.celsius} °C: the solution takes ${showMass(mixing)}.`,
+          `${amount} will not dissolve at ${line.celsius} °C: a litre takes ${showMass(mixing)}.`,
           line.step,
           moreSoluble(line, held, line.celsius, catalogue),
         ),
