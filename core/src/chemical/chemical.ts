@@ -81,6 +81,8 @@ export interface Chemical {
   heatOfSolution: number | null
   /** what it brings to a solution; 'trace' is left out up to 2 g/L; absent where nothing is known of it */
   inWater?: Dissolved | 'trace'
+  /** a developing agent whose stock solution in propylene glycol keeps, as none does in water */
+  keepsInGlycol?: boolean
   /** share of an ordinary jar that is the product, where that is not the content */
   usualAssay?: number
   /** codes of the harmonised hazard statements as it is sold, from which signs and cautions follow; absent where the project has none on record */

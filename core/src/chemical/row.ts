@@ -17,6 +17,7 @@ interface Row {
   solubility?: Solubility
   heat?: number
   usualAssay?: number
+  keepsInGlycol?: boolean
   note?: string
 }
 
@@ -41,6 +42,7 @@ export const row = (id: string, name: string, molarMass: number | null, more: Ro
     heatOfSolution: more.heat ?? null,
     ...(inWater[id] === undefined ? {} : { inWater: inWater[id] }),
     ...(more.usualAssay === undefined ? {} : { usualAssay: more.usualAssay }),
+    ...(more.keepsInGlycol ? { keepsInGlycol: true } : {}),
     ...(codes === undefined ? {} : { statements: codes }),
     note: more.note ?? '',
     source,

@@ -72,9 +72,18 @@ export const formulaBody = z.strictObject({
   note,
 })
 
-const head = { id, version, number: z.int(), versionId: id, changedBy: z.string(), changedAt: z.number() }
+/** why it was kept in spite of what the rules of mixing say; null where they say nothing grave */
+const overruled = z.string().nullable()
+const head = { id, version, number: z.int(), versionId: id, changedBy: z.string(), changedAt: z.number(), overruled }
 export const formula = z.object({ ...head, body: formulaBody })
-export const formulaVersion = z.object({ versionId: id, number: z.int(), changedBy: z.string(), changedAt: z.number(), body: formulaBody })
+export const formulaVersion = z.object({
+  versionId: id,
+  number: z.int(),
+  changedBy: z.string(),
+  changedAt: z.number(),
+  overruled,
+  body: formulaBody,
+})
 
 /** A batch mixed of a formula, with its measured pH. */
 const explained = z.object({
@@ -121,13 +130,13 @@ export const formulaApi = {
   }),
   create: endpoint('POST', '/api/formulas', 'technician', 'Write a new formula', {
     bodyBytes: 256_000,
-    body: z.strictObject({ id, versionId: id, body: formulaBody }),
+    body: z.strictObject({ id, versionId: id, body: formulaBody, overrule: reason.optional() }),
     response: formula,
   }),
   revise: endpoint('POST', '/api/formulas/:id/versions', 'technician', 'A new version; what was mixed before keeps its own', {
     params: idParams,
     bodyBytes: 256_000,
-    body: z.strictObject({ version, versionId: id, body: formulaBody }),
+    body: z.strictObject({ version, versionId: id, body: formulaBody, overrule: reason.optional() }),
     response: formula,
   }),
 }

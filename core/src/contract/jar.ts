@@ -23,13 +23,15 @@ const sheet = z.object({ name: z.string(), type: z.string(), bytes: z.int() })
 export const jar = z.object({ id, version, code: z.string(), chemical: z.string(), grams: z.number(), ...facts, sheet: sheet.nullable() })
 export const jarEntry = z.object({
   id,
-  kind: z.enum(['receive', 'consume', 'correct', 'discard']),
+  kind: z.enum(['receive', 'consume', 'correct', 'discard', 'reverse']),
   grams: z.number(),
   balanceG: z.number(),
   at: z.number(),
   by: z.string(),
   note: z.string(),
   mixId: id.nullable(),
+  reverses: id.nullable(),
+  reversedBy: id.nullable(),
 })
 export const jarPage = jar.extend({ ledger: z.array(jarEntry) })
 
@@ -63,6 +65,11 @@ export const jarApi = {
   write: endpoint('POST', '/api/jars/:id/entries', 'technician', 'Write a line into the jar’s ledger', {
     params: idParams,
     body: z.strictObject({ entryId: id, kind: z.enum(['receive', 'consume', 'discard']), grams, note: note.default('') }),
+    response: jarPage,
+  }),
+  reverse: endpoint('POST', '/api/jars/:id/entries/:entryId/reverse', 'technician', 'Take a wrong line of a jar back', {
+    params: z.strictObject({ id, entryId: id }),
+    body: z.strictObject({ newId: id, reason }),
     response: jarPage,
   }),
   count: endpoint('POST', '/api/jars/:id/count', 'technician', 'Stock-take: what the jar really holds', {

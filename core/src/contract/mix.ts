@@ -3,7 +3,7 @@ import { celsius, done, id, idParams, listQuery, note, page, positive, reason } 
 import { endpoint } from './endpoint'
 import { formulaVersion } from './formula'
 
-const step = z.int().min(0).max(29)
+const step = z.int().min(0).max(59)
 export const mixEvent = z.discriminatedUnion('kind', [
   z.strictObject({ id, kind: z.literal('water'), celsius: celsius.nullable() }),
   z.strictObject({
@@ -26,10 +26,17 @@ export const mixEvent = z.discriminatedUnion('kind', [
     bottleId: id.nullable().optional(),
     /** name of the scale it was read from; absent where it was typed */
     device: z.string().max(120).nullable().optional(),
+    /** the weight that was written wrong, whose place it takes */
+    corrects: id.optional(),
+    /** an odd amount that was asked about and is right */
+    sure: z.boolean().optional(),
   }),
   z.strictObject({ id, kind: z.literal('checked'), step, by: id, name: z.string().max(120) }),
   z.strictObject({ id, kind: z.literal('dissolved'), step }),
   z.strictObject({ id, kind: z.literal('rescale'), finalMl: positive.max(1_000_000) }),
+  z.strictObject({ id, kind: z.literal('water-added'), ml: positive }),
+  /** takes back an event that was written by mistake */
+  z.strictObject({ id, kind: z.literal('undo'), of: id }),
   z.strictObject({ id, kind: z.literal('topped-up') }),
   z.strictObject({ id, kind: z.literal('ph'), ph: z.number().min(0).max(14), celsius: celsius.nullable() }),
 ])
@@ -60,9 +67,12 @@ export const mix = mixSummary.extend({
   formula: formulaVersion,
   secondCheck: z.boolean(),
   note: z.string(),
+  overruled: z.string().nullable(),
   events: z.array(mixEvent),
   /** line by line what was weighed, by whom, and who looked at it */
   record: z.array(record),
+  /** pH of the batch and the °C it was read at, once it is bottled */
+  batchPh: z.object({ ph: z.number().nullable(), celsius: z.number().nullable() }).nullable(),
   /** what it was bottled in, once it is done */
   bottleIds: z.array(id),
 })
@@ -79,6 +89,8 @@ export const mixApi = {
       formulaId: id,
       finalMl: positive,
       /** why a part of a pack is mixed all the same */ note: note.default(''),
+      /** why it is mixed in spite of what the rules of mixing say */
+      overrule: reason.optional(),
     }),
     response: mix,
   }),
@@ -116,6 +128,11 @@ export const mixApi = {
       response: z.object({ bottleIds: z.array(id), labels: z.array(z.string()) }),
     },
   ),
+  putRightPh: endpoint('PUT', '/api/mixes/:id/ph', 'technician', 'The pH of a batch that was written wrong, or was not taken', {
+    params: idParams,
+    body: z.strictObject({ ph: z.number().min(0).max(14).nullable(), celsius: celsius.nullable() }),
+    response: mix,
+  }),
   abandon: endpoint('POST', '/api/mixes/:id/abandon', 'technician', 'Pour it away and begin again; what was weighed leaves the jars', {
     params: idParams,
     body: z.strictObject({ reason }),

@@ -164,6 +164,17 @@ export const proofApi = {
       .refine((one) => (one.bottleId === undefined) !== (one.rollId === undefined), 'A test is of a bottle or of a film.'),
     response: z.object({ proof, suspects: z.array(suspect) }),
   }),
+  takeBack: endpoint(
+    'POST',
+    '/api/proofs/:id/take-back',
+    'technician',
+    'A test that was written by mistake, with all that followed from it',
+    {
+      params: idParams,
+      body: z.strictObject({ newId: id, reason }),
+      response: proof,
+    },
+  ),
   overrule: endpoint('POST', '/api/proofs/overrule', 'technician', 'Use a bath in spite of a failed or missing test, with the reason', {
     body: z.strictObject({ entryId: id, bottleId: id, kind, reason }),
     response: bottlePage,

@@ -6,7 +6,13 @@ export type Repair =
   | { kind: 'start-volume'; startMl: number }
   | { kind: 'temperature'; step: number; celsius: number }
   | { kind: 'deionised' }
-  | { kind: 'stock-solution'; step: number; percent: number; millilitres: number }
+  | {
+      kind: 'stock-solution'
+      step: number
+      percent: number
+      millilitres: number
+      /** its solvent is propylene glycol */ inGlycol?: boolean
+    }
   | { kind: 'pinch'; from: number; to: number; grams: number }
   | { kind: 'substitute'; step: number; additions: Addition[] }
 
@@ -27,7 +33,12 @@ export function applyRepair<F extends Formula>(formula: F, repair: Repair): F {
       return { ...formula, additions: additions.map((one, i) => (i === repair.step ? { ...one, atC: repair.celsius } : one)) }
     case 'stock-solution': {
       const { grams: _weighed, ...rest } = additions[repair.step] as Addition
-      additions[repair.step] = { ...rest, millilitres: repair.millilitres, percent: repair.percent }
+      additions[repair.step] = {
+        ...rest,
+        millilitres: repair.millilitres,
+        percent: repair.percent,
+        ...(repair.inGlycol && !rest.note ? { note: 'dissolved in propylene glycol' } : {}),
+      }
       return { ...formula, additions }
     }
     case 'pinch': {

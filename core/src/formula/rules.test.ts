@@ -133,7 +133,7 @@ test('what is too little for the scale is drawn from a stock solution of the sam
   const small = formula([g('phenidone', 0.2)], { mixC: 45 })
   const [said] = checkWeighing(small, 0.1)
   const mended = applyRepair(small, said!.repair!)
-  expect(mended.additions).toEqual([{ chemical: 'phenidone', percent: 1, millilitres: 20 }])
+  expect(mended.additions).toEqual([{ chemical: 'phenidone', percent: 1, millilitres: 20, note: 'dissolved in propylene glycol' }])
   expect(checkWeighing(mended, 0.1)).toEqual([])
 })
 
@@ -176,4 +176,27 @@ describe('mixing rules by amount', () => {
   })
   test('a bought mixture with sulfite in it does not stop the other rules', () =>
     expect(() => checkFormula(formula([g('metol', 2), g('bleach-fix-powder-b', 50)]))).not.toThrow())
+})
+
+test('an agent that oxidises in water is not drawn from a stock solution, but from glycol where that keeps it', () => {
+  const of = (...additions: Formula['additions']): Formula => ({
+    id: 'f',
+    name: 'F',
+    family: 'film-developer',
+    finalMl: 1000,
+    startMl: 750,
+    mixC: 45,
+    additions,
+  })
+  const small = (chemical: string) => of({ chemical, grams: 0.2 })
+  const [metol] = checkWeighing(small('metol'), 0.1)
+  expect([metol?.repair, metol?.message]).toEqual([undefined, expect.stringContaining('or take a finer scale')])
+  const [phenidone] = checkWeighing(small('phenidone'), 0.1)
+  expect(phenidone?.message).toContain('stock solution in propylene glycol')
+  expect(applyRepair(small('phenidone'), phenidone!.repair!).additions[0]).toMatchObject({
+    percent: 1,
+    note: 'dissolved in propylene glycol',
+  })
+  const drawn = of({ chemical: 'hydroquinone', millilitres: 10, percent: 5 })
+  expect(checkWeighing(drawn, 0.1).map((one) => one.rule)).toEqual(['scale-2'])
 })

@@ -1,7 +1,9 @@
 import type { Formula } from '../formula/formula'
 import { heatFindings, mixCourse } from './mixCourse'
 import { mixState, volumeFor, type MixEvent } from './mixState'
+import { askAbout } from './askAbout'
 import { levelSpoons, onPan } from './onPan'
+import { whatCounts } from './whatCounts'
 
 const formula: Formula = {
   id: 'f',
@@ -47,7 +49,7 @@ test('over-weighing is answered by a batch it is right for; what is in already t
   expect(over.lines[1]?.state).toBe('too-much')
   expect(volumeFor(over, 1)).toBeCloseTo(1200, 9)
   const rescaled = mixState(formula, 1000, [...events, { id: 'r', kind: 'rescale', finalMl: volumeFor(over, 1) }])
-  expect(rescaled.at).toBe(0)
+  expect(rescaled.at).toBe('more-water')
   expect(rescaled.lines[0]?.toGo).toBeCloseTo(0.4, 9)
   expect(rescaled.lines[1]?.state).toBe('in-band')
 })
@@ -142,5 +144,49 @@ describe('the pan of a scale', () => {
     expect(levelSpoons(line(), 5)).toBeCloseTo(20, 9)
     expect(levelSpoons(mixState(formula, 1000, [water]).lines[0]!, 5)).toBeNull()
     expect(levelSpoons(line(), null)).toBeNull()
+  })
+})
+
+describe('what was written wrong', () => {
+  const first = weigh(0, 2)
+  const done = dissolved(0)
+
+  test('a weight put right takes its place: what followed stands, the next step is where it was', () => {
+    const wrong = weigh(0, 2.03)
+    const right: MixEvent = { id: 'c', kind: 'weigh', step: 0, amount: 1.99, jarId: null, corrects: wrong.id }
+    const state = mixState(formula, 1000, [water, wrong, done, weigh(1, 50), right])
+    expect(state.lines[0]).toMatchObject({ put: 1.99, state: 'done' })
+    expect([state.at, state.lines[1]?.put]).toEqual([1, 50])
+  })
+
+  test('a weight put right out of its band opens its step again', () => {
+    const right: MixEvent = { id: 'c', kind: 'weigh', step: 0, amount: 0.2, jarId: null, corrects: first.id }
+    expect(mixState(formula, 1000, [water, first, done, right])).toMatchObject({ at: 0, lines: [{ put: 0.2, state: 'open' }, {}] })
+  })
+
+  test('what is taken back counts as if it had never been, a second look with the weight it was for', () => {
+    const look: MixEvent = { id: 'l', kind: 'checked', step: 0, by: 'p', name: 'Odo' }
+    const back = (of: string): MixEvent => ({ id: `u${of}`, kind: 'undo', of })
+    expect(whatCounts([water, first, look, back(first.id)])).toEqual([water])
+    expect(mixState(formula, 1000, [water, first, done, back(done.id)]).lines[0]?.state).toBe('in-band')
+    expect(mixState(formula, 1000, [water, back('w')]).at).toBe('water')
+  })
+
+  test('a slip of the unit is asked about, and so is more than the jar holds; a portion is not', () => {
+    const line = (grams: number) => mixState({ ...formula, additions: [{ chemical: 'metol', grams }] }, 1000, [water]).lines[0]!
+    expect(askAbout(line(0.6), 600)).toMatch(/^600\.0 g is 1000 times the 0\.600 g wanted/)
+    expect(askAbout(line(100), 0.1)).toContain('next to nothing')
+    expect(askAbout(line(100), 95, 40)).toContain('holds 40.0 g by its record')
+    expect([askAbout(line(100), 25, 400), askAbout(line(100), 130, 400), askAbout(line(2), 2.1)]).toEqual([null, null, null])
+  })
+
+  test('a batch made larger says how much water to add to what was poured, before anything else', () => {
+    const over = [water, weigh(0, 2), dissolved(0), weigh(1, 275)]
+    const larger: MixEvent = { id: 'r', kind: 'rescale', finalMl: 2750 }
+    const state = mixState(formula, 1000, [...over, larger])
+    expect(state).toMatchObject({ at: 'more-water', startMl: 2062.5, moreWaterMl: 1312.5 })
+    const then = mixState(formula, 1000, [...over, larger, { id: 'a', kind: 'water-added', ml: 1312.5 }])
+    expect(then).toMatchObject({ at: 0, moreWaterMl: 0 })
+    expect(mixState(formula, 1000, [...over, larger, { id: 'u', kind: 'undo', of: 'r' }])).toMatchObject({ at: 1, moreWaterMl: 0 })
   })
 })

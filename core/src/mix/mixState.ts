@@ -5,6 +5,7 @@ import type { Formula } from '../formula/formula'
 import { linesOf, type Line } from '../formula/lines'
 import { weighingTolerance } from '../formula/minimumWeighable'
 import { scaleFormula } from '../formula/scaleFormula'
+import { whatCounts } from './whatCounts'
 
 /** What happened during a guided mix, in order. `step` is the index of the addition. */
 export type MixEvent =
@@ -12,11 +13,25 @@ export type MixEvent =
   /** the jar a line is taken from, with what was known of it then; `factor` is g of its product per g of the formula's */
   | { id: string; kind: 'jar'; step: number; jarId: string; chemical: ChemicalId; factor: number; lot: string }
   /** amount of what is in the jar, or ml of a stock solution from a bottle */
-  | { id: string; kind: 'weigh'; step: number; amount: number; jarId: string | null; bottleId?: string | null; device?: string | null }
+  | {
+      id: string
+      kind: 'weigh'
+      step: number
+      amount: number
+      jarId: string | null
+      bottleId?: string | null
+      device?: string | null
+      /** the weight it stands for, where that was written wrong */ corrects?: string
+      /** asked about and confirmed */ sure?: boolean
+    }
   /** a second person has looked at the weight */
   | { id: string; kind: 'checked'; step: number; by: string; name: string }
   | { id: string; kind: 'dissolved'; step: number }
   | { id: string; kind: 'rescale'; finalMl: number }
+  /** water for a larger batch, on top of what was poured first */
+  | { id: string; kind: 'water-added'; ml: number }
+  /** an earlier event was a mistake of the hand */
+  | { id: string; kind: 'undo'; of: string }
   | { id: string; kind: 'topped-up' }
   | { id: string; kind: 'ph'; ph: number; celsius: number | null }
 
@@ -48,9 +63,11 @@ export interface MixState {
   formula: Formula
   lines: MixLine[]
   /** what to do now: the water, an addition, the top-up, the bottles */
-  at: 'water' | number | 'top-up' | 'bottle'
+  at: 'water' | 'more-water' | number | 'top-up' | 'bottle'
   /** water to top up with is what lacks to the final volume; the starting volume already counts the liquids */
   startMl: number
+  /** water that lacks beside what is in the jug, since the batch became larger; 0 where none does */
+  moreWaterMl: number
   /** °C of the water as it was measured; null where it was not */
   waterC: number | null
   ph: number | null
@@ -138,28 +155,46 @@ function mixLine(line: Line, events: MixEvent[], secondCheck: boolean, catalogue
 export function mixState(
   formula: Formula,
   finalMl: number,
-  events: MixEvent[],
+  written: MixEvent[],
   secondCheck = false,
   catalogue: Catalogue = builtIn,
 ): MixState {
-  const rescaled = events.reduce((ml, event) => (event.kind === 'rescale' ? event.finalMl : ml), finalMl)
+  const events = whatCounts(written)
+  const volumeBefore = (until: MixEvent[]) => until.reduce((ml, event) => (event.kind === 'rescale' ? event.finalMl : ml), finalMl)
+  const rescaled = volumeBefore(events)
   const scaled = scaleFormula(formula, rescaled)
   const lines = linesOf(scaled, catalogue).map((line) => mixLine(line, events, secondCheck, catalogue))
   const water = events.findLast((event) => event.kind === 'water')
   const open = lines.findIndex((line) => line.state !== 'done')
   const toppedUp = events.some((event) => event.kind === 'topped-up')
-  const at = !water ? 'water' : open >= 0 ? open : toppedUp ? 'bottle' : 'top-up'
+  const moreWaterMl = water ? lackingWater(scaled, events, (until) => scaleFormula(formula, volumeBefore(until)).startMl) : 0
+  const at = !water ? 'water' : moreWaterMl > 0 ? 'more-water' : open >= 0 ? open : toppedUp ? 'bottle' : 'top-up'
   const ph = events.findLast((event) => event.kind === 'ph')
   return {
     formula: scaled,
     lines: lines.map((line, i) => (typeof at === 'number' && i > at && line.put === 0 ? { ...line, state: 'to-come' } : line)),
     at,
     startMl: scaled.startMl,
+    moreWaterMl,
     waterC: water?.celsius ?? null,
     ph: ph?.ph ?? null,
     phCelsius: ph?.celsius ?? null,
   }
 }
+
+/** Under this share of the first water a difference is lost in the meniscus. */
+const meniscus = 0.005
+
+/** Water that a batch made larger wants on top of what was poured, so that the rest dissolves as the formula means it to. */
+function lackingWater(scaled: Formula, events: MixEvent[], startMlAfter: (events: MixEvent[]) => number): number {
+  const first = events.findIndex((event) => event.kind === 'water')
+  const added = events.reduce((ml, event) => (event.kind === 'water-added' ? ml + event.ml : ml), 0)
+  const lacking = scaled.startMl - startMlAfter(events.slice(0, first)) - added
+  return lacking > scaled.startMl * meniscus ? lacking : 0
+}
+
+/** A batch is not stretched beyond this many times what was first wanted: so much too much is poured away. */
+export const mostStretch = 3
 
 /**
  * The final volume in ml at which what was put in of a line is exactly right: the way out of over-weighing that wastes nothing.

@@ -2,7 +2,7 @@ import { standing, type BottleEntry } from '@selvrin/core'
 import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type { Database } from '../database/connection'
-import { Refusal } from '../http/refusal'
+import { notFound, Refusal } from '../http/refusal'
 import { afterTakenBack } from '../proof/consequences'
 import { wholeLedger } from './checkpoint'
 import { lockBottles, writeEntry } from './ledger'
@@ -75,4 +75,30 @@ export async function takeLinesBack(
       [made, new Date(call.now), `Its filling was taken back: ${call.reason}`],
       tx,
     )
+}
+
+/** Takes one line of a bottle's ledger back, and what was written together with it. */
+export async function reverseEntry(
+  db: Database,
+  asked: { bottleId: string; entryId: string; newId: string; reason: string; by: string; now: number },
+  tx: Transaction | undefined,
+): Promise<void> {
+  const named = await db.one<Line & { groupId: string | null; reverses: string | null }>(
+    'select id, bottle_id as "bottleId", kind, ml, proof_id as "proofId", group_id as "groupId", reverses from bottle_entry where id = $1 and bottle_id = $2',
+    [asked.entryId, asked.bottleId],
+    tx,
+  )
+  if (!named) throw notFound('line of the ledger')
+  if (named.reverses !== null) throw new Refusal(409, 'reversed', 'That line has been taken back already.')
+  if (named.kind === 'move' || named.kind === 'change' || named.kind === 'move-up')
+    throw new Refusal(422, 'not-undone', 'That is not taken back but done anew: move it, or change how it is used, again.')
+  const group = named.groupId
+    ? await db.rows<Line>(
+        `select id, bottle_id as "bottleId", kind, ml, proof_id as "proofId" from bottle_entry where group_id = $1 and kind <> 'reverse' order by seq`,
+        [named.groupId],
+        tx,
+      )
+    : [named]
+  const ids = new Map([[asked.entryId, asked.newId]])
+  await takeLinesBack(db, group, { by: asked.by, now: asked.now, reason: asked.reason, fromId: asked.bottleId, ids }, tx)
 }

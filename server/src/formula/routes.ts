@@ -1,5 +1,4 @@
 import { Refusal } from '../http/refusal'
-import { checkFormula } from '@selvrin/core'
 import { api, type FormulaBody, type FormulaRow } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import type { Transaction } from 'sequelize'
@@ -7,6 +6,8 @@ import { catalogueOf } from '../chemical/chemistry'
 import { pageOf } from '../http/page'
 import { stale } from '../http/refusal'
 import { route, type House } from '../http/route'
+import { graveFindings, requireReason } from './overrule'
+import { usedFormula } from './used'
 import { formulaBatches } from './batches'
 import { formulaRow, formulaVersions, newestFormulas } from './rows'
 
@@ -15,18 +16,22 @@ export function formulaRoutes(router: Router, house: House): void {
 
   async function write(
     formulaId: string,
-    versionId: string,
-    number: number,
-    body: FormulaBody,
+    version: { id: string; number: number; body: FormulaBody; overrule: string | undefined; before: FormulaRow | null },
     by: string,
     now: number,
     tx: Transaction | undefined,
   ): Promise<void> {
-    // refuses amounts and chemicals that make no sense; what is merely unwise is the technician's to decide
-    checkFormula({ id: formulaId, ...body } as never, await catalogueOf(db, tx))
+    // refuses amounts and chemicals that make no sense; what is grave wants a reason, what is merely unwise is the technician's to decide
+    const catalogue = await catalogueOf(db, tx)
+    const { before } = version
+    const grave = graveFindings(usedFormula(formulaId, version.body), catalogue)
+    const known = before?.overruled ? graveFindings(usedFormula(formulaId, before.body), catalogue) : []
+    // a reason once given holds while nothing graver is said
+    const carried = grave.every((one) => known.includes(one)) ? (before?.overruled ?? undefined) : undefined
+    const overruled = requireReason(grave, version.overrule ?? carried, 'kept')
     await db.run(
-      'insert into formula_version (id, formula_id, number, body, changed_by, changed_at) values ($1, $2, $3, $4, $5, $6)',
-      [versionId, formulaId, number, JSON.stringify(body), by, new Date(now)],
+      'insert into formula_version (id, formula_id, number, body, changed_by, changed_at, overruled) values ($1, $2, $3, $4, $5, $6, $7)',
+      [version.id, formulaId, version.number, JSON.stringify(version.body), by, new Date(now), overruled],
       tx,
     )
   }
@@ -49,7 +54,7 @@ export function formulaRoutes(router: Router, house: House): void {
 
   route(router, house, api.formula.create, async ({ body, who, now, tx }) => {
     await db.run('insert into formula (id) values ($1)', [body.id], tx)
-    await write(body.id, body.versionId, 1, body.body, who.id, now, tx)
+    await write(body.id, { id: body.versionId, number: 1, body: body.body, overrule: body.overrule, before: null }, who.id, now, tx)
     return formulaRow(db, body.id, tx)
   })
 
@@ -61,7 +66,8 @@ export function formulaRoutes(router: Router, house: House): void {
     )
     const before = await formulaRow(db, params.id, tx)
     if (locked.length === 0) throw stale(before)
-    await write(params.id, body.versionId, before.number + 1, body.body, who.id, now, tx)
+    const next = { id: body.versionId, number: before.number + 1, body: body.body, overrule: body.overrule, before }
+    await write(params.id, next, who.id, now, tx)
     return formulaRow(db, params.id, tx)
   })
 

@@ -3,7 +3,7 @@ import type { Transaction } from 'sequelize'
 import type { Database } from '../database/connection'
 import { notFound } from '../http/refusal'
 
-const versionColumns = `v.id as "versionId", v.number, coalesce(p.name, 'someone who left') as "changedBy", v.changed_at as "changedAt", v.body`
+const versionColumns = `v.id as "versionId", v.number, coalesce(p.name, 'someone who left') as "changedBy", v.changed_at as "changedAt", v.overruled, v.body`
 
 export const newestFormulas = `
   select f.id, f.version, ${versionColumns} from formula f

@@ -109,3 +109,21 @@ test('labels and bench cards are PDF, with a code for every bottle', async () =>
     expect([card.status, card.text.slice(0, 5)]).toEqual([200, '%PDF-'])
   }
 }, 20_000)
+
+test('a line of a jar that was wrong is taken back once, and not where a later line needs it', async () => {
+  const { id } = await newJar()
+  const entry = uuid()
+  await ilse.send('POST', `/api/jars/${id}/entries`, { entryId: entry, kind: 'receive', grams: 5000 })
+  await write(id, 'consume', 700)
+  const takeBack = (entryId: string) =>
+    ilse.send('POST', `/api/jars/${id}/entries/${entryId}/reverse`, { newId: uuid(), reason: 'a zero too many' })
+  const refused = await takeBack(entry)
+  expect([refused.status, refused.body.message]).toEqual([409, expect.stringContaining('the taking of 700.0 g after it')])
+  const taken = ((await ilse.send('GET', `/api/jars/${id}`)).body.ledger as { id: string; kind: string }[]).find(
+    (one) => one.kind === 'consume',
+  )
+  expect((await takeBack(taken?.id ?? '')).body.grams).toBe(5500)
+  const after = await takeBack(entry)
+  expect([after.body.grams, (after.body.ledger as { kind: string }[])[0]?.kind]).toEqual([500, 'reverse'])
+  expect((await takeBack(entry)).body.code).toBe('reversed')
+})

@@ -7,6 +7,7 @@ import { pageOf } from '../http/page'
 import { notFound, Refusal, stale } from '../http/refusal'
 import { route, type House } from '../http/route'
 import { jarPage, jarRow, jarRows, lockJar, writeJarEntry } from './rows'
+import { reverseJarEntry } from './reverse'
 import { readSheet } from './sheet'
 
 const instant = (at: number | null): Date | null => (at === null ? null : new Date(at))
@@ -88,6 +89,10 @@ export function jarRoutes(router: Router, house: House): void {
     )
     return jarPage(db, jar.id, tx)
   })
+
+  route(router, house, api.jar.reverse, ({ params, body, who, now, tx }) =>
+    reverseJarEntry(db, { jarId: params.id, entryId: params.entryId, ...body, by: who.id, now }, tx),
+  )
 
   route(router, house, api.jar.count, async ({ params, body, who, now, tx }) => {
     const jar = await lockJar(db, params.id, tx)

@@ -20,7 +20,7 @@ export async function jarRow(db: Database, id: string, tx?: Transaction): Promis
 export async function jarPage(db: Database, id: string, tx?: Transaction): Promise<JarPage> {
   const jar = await jarRow(db, id, tx)
   const ledger = await db.rows<JarEntry>(
-    `select e.id, e.kind, e.grams, sum(e.grams) over (order by e.at, e.kind = 'consume', e.id) as "balanceG", e.at, coalesce(p.name, 'someone who left') as by, e.note, e.mix_id as "mixId"
+    `select e.id, e.kind, e.grams, sum(e.grams) over (order by e.at, e.kind = 'consume', e.id) as "balanceG", e.at, coalesce(p.name, 'someone who left') as by, e.note, e.mix_id as "mixId", e.reverses, (select x.id from jar_entry x where x.reverses = e.id) as "reversedBy"
      from jar_entry e left join person p on p.id = e.by_person where e.jar_id = $1 order by e.at desc, e.kind = 'consume' desc, e.id desc`,
     [id],
     tx,
@@ -36,11 +36,11 @@ export async function lockJar(db: Database, id: string, tx: Transaction | undefi
 
 export const writeJarEntry = (
   db: Database,
-  entry: { id: string; jarId: string; kind: JarEntry['kind']; grams: number; at: number; by: string; note?: string },
+  entry: { id: string; jarId: string; kind: JarEntry['kind']; grams: number; at: number; by: string; note?: string; reverses?: string },
   tx: Transaction | undefined,
 ): Promise<void> =>
   db.run(
-    'insert into jar_entry (id, jar_id, kind, grams, at, by_person, note) values ($1, $2, $3, $4, $5, $6, $7)',
-    [entry.id, entry.jarId, entry.kind, entry.grams, new Date(entry.at), entry.by, entry.note ?? ''],
+    'insert into jar_entry (id, jar_id, kind, grams, at, by_person, note, reverses) values ($1, $2, $3, $4, $5, $6, $7, $8)',
+    [entry.id, entry.jarId, entry.kind, entry.grams, new Date(entry.at), entry.by, entry.note ?? '', entry.reverses ?? null],
     tx,
   )

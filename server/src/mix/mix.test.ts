@@ -61,7 +61,7 @@ test('a jar that held more than its record is corrected; a mix given up takes wh
   const jar = await jarOf('potassium-bromide')
   const other = await jarOf('sodium-hydroxide')
   const mix = await begin('Sepia toner, part B (hydroxide 10 %)', 1000)
-  await mix.record({ kind: 'water', celsius: 15 }, { kind: 'weigh', step: 0, amount: 80, jarId: other.id })
+  await mix.record({ kind: 'water', celsius: 15 }, { kind: 'weigh', step: 0, amount: 80, jarId: other.id, sure: true })
   expect((await ilse.send('POST', `/api/mixes/${mix.id}/abandon`, { reason: 'caked' })).status).toBe(200)
   expect((await jarOf('sodium-hydroxide')).grams).toBeCloseTo(0, 6)
   const lines = await house.db.rows<{ kind: string; grams: number }>(
@@ -211,7 +211,10 @@ test('what never meets is not begun; a part of a pack only with a reason, which 
       { chemical: 'sodium-bisulfate', grams: 5 },
     ],
   }
-  await ilse.send('POST', '/api/formulas', { id, versionId: uuid(), body: bad })
+  const refused = await ilse.send('POST', '/api/formulas', { id, versionId: uuid(), body: bad })
+  expect([refused.status, refused.body.code, refused.body.field]).toEqual([422, 'unwise', 'overrule'])
+  const why = 'kept as it is written in the old book'
+  expect((await ilse.send('POST', '/api/formulas', { id, versionId: uuid(), body: bad, overrule: why })).body.overruled).toBe(why)
   expect((await ilse.send('POST', '/api/mixes', { id: uuid(), formulaId: id, finalMl: 1000 })).body.code).toBe('never-meets')
   const pack = (await formulaNamed('Print developer from a powder pack')).id
   const start = (finalMl: number, note?: string) =>
@@ -241,4 +244,37 @@ test('a formula shows the measured pH of its batches', async () => {
   const { id } = (await formulaNamed('Loft print developer')) as unknown as { id: string }
   const { batches } = (await ilse.send('GET', `/api/formulas/${id}`)).body as unknown as { batches: { ph: number | null }[] }
   expect(batches.map((batch) => batch.ph)).toContain(10.1)
+})
+
+test('a slip of the unit is asked about and believed only when it is said to be right', async () => {
+  const mix = await begin('Citric stop bath', 1000)
+  await mix.record({ kind: 'water', celsius: null })
+  const jar = await jarOf('citric-acid')
+  const odd = { kind: 'weigh', step: 0, amount: 600, jarId: jar.id }
+  const asked = await mix.record(odd)
+  expect([asked.status, asked.body.code, asked.body.message]).toEqual([422, 'odd-amount', expect.stringContaining('600.0 g is')])
+  expect((await mix.record({ ...odd, sure: true })).status).toBe(200)
+  expect((await mix.record({ kind: 'rescale', finalMl: 302_000 })).body.code).toBe('too-large')
+})
+
+test('a weight put right after it is in is what leaves the jar, and a second look at the wrong one is void', async () => {
+  const jar = await jarOf('citric-acid')
+  const mix = await begin('Citric stop bath', 1000)
+  const wrong = uuid()
+  await mix.record(
+    { kind: 'water', celsius: 25 },
+    { id: wrong, kind: 'weigh', step: 0, amount: 15.6, jarId: jar.id },
+    { kind: 'dissolved', step: 0 },
+  )
+  const right = await mix.record({ kind: 'weigh', step: 0, amount: 15.1, jarId: jar.id, corrects: wrong })
+  expect((right.body.record as { actual: number }[])[0]?.actual).toBe(15.1)
+  expect((await mix.record({ kind: 'weigh', step: 0, amount: 15, jarId: jar.id, corrects: wrong })).body.code).toBe('not-there')
+  const toppedUp = uuid()
+  await mix.record({ id: toppedUp, kind: 'topped-up' }, { kind: 'undo', of: toppedUp })
+  expect((await mix.finish([1000, 1000])).body.code).toBe('not-mixed')
+  await mix.record({ kind: 'topped-up' }, { kind: 'ph', ph: 1.2, celsius: 20 })
+  await mix.finish([600, 600], [400, 400])
+  expect((await jarOf('citric-acid')).grams).toBeCloseTo(jar.grams - 15.1, 4)
+  const put = await ilse.send('PUT', `/api/mixes/${mix.id}/ph`, { ph: 2.2, celsius: 21 })
+  expect(put.body.batchPh).toEqual({ ph: 2.2, celsius: 21 })
 })

@@ -1,5 +1,14 @@
-import { checkFormula, mixState, scaleFormula } from '@selvrin/core'
-import type { MixEvent } from '@selvrin/core'
+import {
+  askAbout,
+  checkFormula,
+  isTakenBackable,
+  mixState,
+  mostStretch,
+  scaleFormula,
+  whatCounts,
+  type MixEvent,
+  type MixLine,
+} from '@selvrin/core'
 import { api, type MixSummary } from '@selvrin/core/contract'
 import type { Request, Router } from 'express'
 import type { Transaction } from 'sequelize'
@@ -7,6 +16,7 @@ import { v7 as uuid } from 'uuid'
 import { putOnShelf } from '../bottle/putOnShelf'
 import { catalogueOf } from '../chemical/chemistry'
 import { expectedPh, mixedFormula } from '../formula/batches'
+import { requireReason } from '../formula/overrule'
 import { formulaRow } from '../formula/rows'
 import { usedFormula } from '../formula/used'
 import { pageOf } from '../http/page'
@@ -26,6 +36,21 @@ interface Checker {
   name: string
 }
 
+type Weigh = Extract<MixEvent, { kind: 'weigh' }>
+
+function requireUndoable(events: MixEvent[], of: string): void {
+  const event = whatCounts(events).find((one) => one.id === of)
+  if (!event || !isTakenBackable(event))
+    throw new Refusal(409, 'not-there', 'That was taken back already, or cannot be. The page shows where the mix stands.')
+}
+
+function requireCorrects(events: MixEvent[], id: string, step: number): Weigh {
+  const event = whatCounts(events).find((one) => one.id === id)
+  if (event?.kind !== 'weigh' || event.step !== step)
+    throw new Refusal(409, 'not-there', 'That weight was put right or taken back already. The page shows where the mix stands.')
+  return event
+}
+
 export function mixRoutes(router: Router, house: House): void {
   const { db } = house
   const limiter = signInLimiter(house)
@@ -37,6 +62,15 @@ export function mixRoutes(router: Router, house: House): void {
       [JSON.stringify(fresh), mixId, by, new Date(now)],
       tx,
     )
+  }
+
+  /** An odd weight is believed only when somebody says so. */
+  async function requireLikely(line: MixLine, event: Weigh, replaced: number, tx: Transaction | undefined): Promise<void> {
+    const jar = event.jarId
+      ? await db.one<{ grams: number }>('select coalesce(sum(grams), 0) as grams from jar_entry where jar_id = $1', [event.jarId], tx)
+      : null
+    const question = askAbout(line, event.amount, jar?.grams ?? null, line.put - replaced)
+    if (question) throw new Refusal(422, 'odd-amount', question, { field: 'amount' })
   }
 
   route(router, house, api.mix.list, async ({ query }) =>
@@ -67,9 +101,11 @@ export function mixRoutes(router: Router, house: House): void {
         'A part of a pack is no fair sample of it. Mix the whole pack, or say why a part is taken: it is noted on the batch.',
         { field: 'note' },
       )
+    const grave = findings.filter((finding) => finding.severity === 'error').map((finding) => finding.message)
+    const overruled = requireReason(grave, body.overrule, 'mixed')
     await db.run(
-      `insert into mix (id, formula_version_id, final_ml, started_by, started_at, note, second_check) select $1, $2, $3, $4, $5, $6, second_check from darkroom`,
-      [body.id, formula.versionId, body.finalMl, who.id, new Date(now), body.note],
+      `insert into mix (id, formula_version_id, final_ml, started_by, started_at, note, overruled, second_check) select $1, $2, $3, $4, $5, $6, $7, second_check from darkroom`,
+      [body.id, formula.versionId, body.finalMl, who.id, new Date(now), body.note, overruled],
       tx,
     )
     return mixRow(db, body.id, tx)
@@ -90,7 +126,17 @@ export function mixRoutes(router: Router, house: House): void {
       const line = 'step' in event ? state.lines[event.step] : undefined
       if (event.kind === 'checked') throw new Refusal(422, 'check-apart', 'A second person’s check is written by that person.')
       if ('step' in event && !line) throw new Refusal(422, 'no-step', 'This formula has no such step. Load the page again.')
-      if ('step' in event && event.step !== state.at)
+      if (event.kind === 'undo') requireUndoable(events, event.of)
+      if (event.kind === 'water-added' && state.at !== 'more-water')
+        throw new Refusal(409, 'no-water', 'No more water is wanted now. The page shows where the mix stands.', { current: mix })
+      if (event.kind === 'rescale' && event.finalMl > mix.finalMl * mostStretch)
+        throw new Refusal(
+          422,
+          'too-large',
+          `A batch is not stretched to more than ${mostStretch} times what was begun. Begin again, or put the weight right.`,
+        )
+      const corrects = event.kind === 'weigh' && event.corrects !== undefined ? requireCorrects(events, event.corrects, event.step) : null
+      if ('step' in event && event.step !== state.at && !corrects)
         throw new Refusal(409, 'out-of-step', 'Someone else is mixing this too and is at another step. The page shows where it stands.', {
           current: mix,
         })
@@ -102,6 +148,7 @@ export function mixRoutes(router: Router, house: House): void {
       else {
         if (event.kind === 'weigh' && event.jarId !== null && event.jarId !== line?.jarId)
           keep(await jarEvent(db, mix, state, { id: uuid(), step: event.step, jarId: event.jarId }, catalogue, tx))
+        if (event.kind === 'weigh' && !event.sure && line) await requireLikely(line, event, corrects?.amount ?? 0, tx)
         if (event.kind === 'weigh' && event.bottleId && line) await requireStock(db, state, line, event.bottleId, catalogue, tx)
         keep(event as MixEvent)
       }
@@ -169,7 +216,7 @@ export function mixRoutes(router: Router, house: House): void {
         new Date(now),
         who.id,
         state.ph,
-        [mix.note, body.note].filter(Boolean).join(' · '),
+        [mix.note, mix.overruled && `Mixed all the same: ${mix.overruled}`, body.note].filter(Boolean).join(' · '),
         state.phCelsius,
         expected?.ph ?? null,
         expected?.uncertainty ?? null,
@@ -197,6 +244,22 @@ export function mixRoutes(router: Router, house: House): void {
       )
     await db.run(`update mix set state = 'done', ended_at = $2, version = version + 1 where id = $1`, [mix.id, new Date(now)], tx)
     return { bottleIds: body.bottles.map((bottle) => bottle.id), labels }
+  })
+
+  route(router, house, api.mix.putRightPh, async ({ params, body, tx }) => {
+    await db.rows('select id from mix where id = $1 for update', [params.id], tx)
+    const mix = await mixRow(db, params.id, tx)
+    if (mix.state !== 'done') throw new Refusal(409, 'not-mixed', 'This mix is not bottled: its pH is written where it is measured.')
+    const catalogue = await catalogueOf(db, tx)
+    const expected = body.ph === null ? null : expectedPh(mixedFormula(mix, catalogue), body.celsius, catalogue)
+    // what was said of the old figure was said of that one
+    await db.run(
+      'update batch set ph = $2, ph_celsius = $3, ph_expected = $4, ph_uncertainty = $5, ph_why = null where mix_id = $1',
+      [params.id, body.ph, body.ph === null ? null : body.celsius, expected?.ph ?? null, expected?.uncertainty ?? null],
+      tx,
+    )
+    await db.run('update mix set version = version + 1 where id = $1', [params.id], tx)
+    return mixRow(db, params.id, tx)
   })
 
   route(router, house, api.mix.abandon, async ({ params, body, who, now, tx }) => {

@@ -1,4 +1,4 @@
-import { mixState, type Catalogue, type MixEvent, type MixState } from '@selvrin/core'
+import { mixState, whatCounts, type Catalogue, type MixEvent, type MixState } from '@selvrin/core'
 import type { Mix, MixSummary } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
 import { usedFormula } from '../formula/used'
@@ -19,14 +19,14 @@ interface EventRow {
 
 export async function mixRow(db: Database, id: string, tx?: Transaction): Promise<Mix> {
   const summary = await db.one<MixSummary>(`${mixSummaries} where m.id = $1`, [id], tx)
-  const own = await db.one<{ secondCheck: boolean; note: string }>(
-    'select second_check as "secondCheck", note from mix where id = $1',
+  const own = await db.one<{ secondCheck: boolean; note: string; overruled: string | null }>(
+    'select second_check as "secondCheck", note, overruled from mix where id = $1',
     [id],
     tx,
   )
   if (!summary || !own) throw notFound('mix')
   const formula = await db.one<Mix['formula']>(
-    `select v.id as "versionId", v.number, coalesce(p.name, 'someone who left') as "changedBy", v.changed_at as "changedAt", v.body
+    `select v.id as "versionId", v.number, coalesce(p.name, 'someone who left') as "changedBy", v.changed_at as "changedAt", v.overruled, v.body
      from mix m join formula_version v on v.id = m.formula_version_id left join person p on p.id = v.changed_by where m.id = $1`,
     [id],
     tx,
@@ -38,7 +38,17 @@ export async function mixRow(db: Database, id: string, tx?: Transaction): Promis
     tx,
   )
   const mix = { ...summary, ...own, formula: formula as Mix['formula'], events: rows.map((row) => row.event) }
-  return { ...mix, record: recordOf(stateOf(mix, await catalogueOf(db, tx)), rows), bottleIds: bottles.map((bottle) => bottle.id) }
+  const batchPh = await db.one<{ ph: number | null; celsius: number | null }>(
+    'select ph, ph_celsius as celsius from batch where mix_id = $1',
+    [id],
+    tx,
+  )
+  return {
+    ...mix,
+    batchPh: batchPh ?? null,
+    record: recordOf(stateOf(mix, await catalogueOf(db, tx)), rows),
+    bottleIds: bottles.map((bottle) => bottle.id),
+  }
 }
 
 export const eventRows = (db: Database, mixId: string, tx?: Transaction): Promise<EventRow[]> =>
@@ -62,10 +72,11 @@ export const stateOf = (mix: Pick<Mix, 'formulaId' | 'formula' | 'finalMl' | 'ev
 
 /** Line by line what was weighed of which lot, how far it may be off, by whom and who looked at it. */
 function recordOf(state: MixState, rows: EventRow[]): Mix['record'] {
+  const counts = new Set(whatCounts(rows.map((row) => row.event)).map((event) => event.id))
   return state.lines
     .filter((line) => line.put > 0)
     .map((line) => {
-      const weighed = rows.filter(({ event }) => event.kind === 'weigh' && event.step === line.line.step)
+      const weighed = rows.filter(({ event }) => event.kind === 'weigh' && counts.has(event.id) && event.step === line.line.step)
       const last = weighed.at(-1)
       return {
         step: line.line.step,

@@ -1,4 +1,4 @@
-import { chemicalOf, productGrams, type Catalogue } from '@selvrin/core'
+import { chemicalOf, productGrams, whatCounts, type Catalogue } from '@selvrin/core'
 import type { Mix } from '@selvrin/core/contract'
 import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
@@ -20,7 +20,7 @@ function takenBy(mix: Mix, catalogue: Catalogue): Taken {
   const taken: Taken = { jars: new Map(), bottles: new Map() }
   const held = new Map<number, string>()
   const add = (to: Map<string, number>, id: string, amount: number) => to.set(id, (to.get(id) ?? 0) + amount)
-  for (const event of mix.events) {
+  for (const event of whatCounts(mix.events)) {
     if (event.kind === 'jar') held.set(event.step, event.chemical)
     if (event.kind !== 'weigh') continue
     const line = lines[event.step]

@@ -15,6 +15,7 @@ const traces: [what: string, table: string, column: string, order: string][] = [
   ['rows of the chart', 'chart_row', 'by_person', 'id'],
   ['chart rows tried', 'chart_row', 'tried_by', 'tried_at'],
   ['tests', 'proof', 'by_person', 'at'],
+  ['tests taken back', 'proof_taken_back', 'by_person', 'at'],
   ['marks cleared', 'roll_mark', 'cleared_by', 'at'],
   ['waste', 'waste_entry', 'by_person', 'at'],
   ['imports', 'import', 'by_person', 'at'],

@@ -22,6 +22,7 @@ import { rollRow } from '../run/rows'
 import { afterFailure } from './consequences'
 import { freshJudgement, testMarkOf } from './judged'
 import { readPicture } from './picture'
+import { takeProofBack } from './takeBack'
 import { contextOf, instrumentRow, proofRow, proofsOf } from './rows'
 
 const ruleRows = `select id, version, family, kind, at_mixing as "atMixing", every_days as "everyDays", every_share as "everyShare", before_critical as "beforeCritical", active from due_rule`
@@ -32,6 +33,10 @@ export function proofRoutes(router: Router, house: House): void {
 
   route(router, house, api.proof.list, async ({ query }) =>
     pageOf(await proofsOf(db, { bottleId: query.bottleId ?? null, limit: query.limit + 1, after: query.after ?? null }), query.limit),
+  )
+
+  route(router, house, api.proof.takeBack, ({ params, body, who, now, tx }) =>
+    takeProofBack(db, { id: params.id, ...body, by: who.id, now }, tx),
   )
 
   route(router, house, api.proof.context, async ({ params, now }) => {

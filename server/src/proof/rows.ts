@@ -98,7 +98,7 @@ export async function contextOf(db: Database, bottle: Bottle, tx?: Transaction):
 const instrumentRows = `
   select i.id, i.version, i.kind, i.name, i.device_id as "deviceId", i.points, i.safe_minutes as "safeMinutes", i.tested_at as "testedAt", i.reference, i.limits,
     coalesce((select jsonb_agg(jsonb_build_object('id', f.id, 'at', (extract(epoch from f.at) * 1000)::bigint, 'by', coalesce(p.name, 'someone who left'), 'strip', f.reading,
-      'batchId', f.batch_id, 'good', f.good) order by f.at, f.id) from (select * from proof where instrument_id = i.id and kind = 'control-strip' order by at desc, id desc limit 60) f
+      'batchId', f.batch_id, 'good', f.good) order by f.at, f.id) from (select * from standing_proof where instrument_id = i.id and kind = 'control-strip' order by at desc, id desc limit 60) f
       left join person p on p.id = f.by_person), '[]'::jsonb) as strips
   from instrument i`
 

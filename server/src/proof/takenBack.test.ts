@@ -112,3 +112,28 @@ test('decanted liquid that fails names the runs of the bottle it came from, up t
   expect(numbers.sort()).toEqual([before, own].sort())
   expect(numbers).not.toContain(elsewhere)
 })
+
+test('a control strip read in by mistake is taken back: the chart goes on without it', async () => {
+  const instruments = async () =>
+    (await ilse.send('GET', '/api/instruments')).body.rows as unknown as { id: string; kind: string; strips: { id: string }[] }[]
+  const process = (await instruments()).find((one) => one.kind === 'process')
+  const proofId = uuid()
+  await ilse.call(api.proof.strip, {
+    params: { id: process?.id ?? '' },
+    body: { proofId, strip: { fog: 0.2, low: 0.6, high: 1.4, max: 4 } },
+  })
+  const strips = async () => (await instruments()).find((one) => one.id === process?.id)?.strips.map((one) => one.id)
+  expect(await strips()).toContain(proofId)
+  const back = () => ilse.call(api.proof.takeBack, { params: { id: proofId }, body: { newId: uuid(), reason: 'read off the wrong strip' } })
+  expect((await back()).body).toMatchObject({ takenBack: true })
+  expect(await strips()).toEqual(process?.strips.map((one) => one.id))
+  expect((await back()).body.code).toBe('reversed')
+})
+
+test('a test is taken back from its own list with its line in the ledger', async () => {
+  house.advance(1000)
+  const { proof } = await clearing(75)
+  const back = await ilse.call(api.proof.takeBack, { params: { id: proof.id }, body: { newId: uuid(), reason: 'another bottle' } })
+  expect(back.body).toMatchObject({ takenBack: true })
+  expect((await page()).ledger[0]?.kind).toBe('reverse')
+})

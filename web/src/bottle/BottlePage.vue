@@ -8,9 +8,7 @@ import { call, sentence } from '../api/call'
 import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'
 import { now } from '../clock'
-import ModalPanel from '../fields/ModalPanel.vue'
-import ProblemLine from '../fields/ProblemLine.vue'
-import TextField from '../fields/TextField.vue'
+import TakeBackPanel from '../fields/TakeBackPanel.vue'
 import BathMark from '../marks/BathMark.vue'
 import { showMoment, showRolls } from '../marks/words'
 import PrintLabels from '../print/PrintLabels.vue'
@@ -43,7 +41,6 @@ const older = shallowRef<{ rows: LedgerEntry[]; more: boolean }>({ rows: [], mor
 const missing = ref('')
 const panel = ref<Panel | null>(null)
 const wrong = shallowRef<LedgerEntry | null>(null)
-const why = ref('')
 const newId = ref(uuid())
 const { busy, problem, act } = useAction()
 const id = computed(() => String(route.params.id))
@@ -82,15 +79,14 @@ const actions = computed(() => (bottle.value && session.isTechnician ? actionsOf
 
 function takeBack(entry: LedgerEntry): void {
   problem.value = ''
-  why.value = ''
   newId.value = uuid()
   wrong.value = entry
 }
-async function reverse(): Promise<void> {
+async function reverse(reason: string): Promise<void> {
   const entry = wrong.value
   if (!entry) return
   const good = await act(async () =>
-    show(await call(api.bottle.reverse, { params: { id: id.value, entryId: entry.id }, body: { newId: newId.value, reason: why.value } })),
+    show(await call(api.bottle.reverse, { params: { id: id.value, entryId: entry.id }, body: { newId: newId.value, reason } })),
   )
   if (good) wrong.value = null
 }
@@ -173,17 +169,15 @@ async function done(page?: BottlePage): Promise<void> {
       <PairPanel v-if="panel === 'pair'" :bottle="bottle" @close="panel = null" @done="done()" />
       <WrongPanel v-if="panel === 'wrong'" :bottle="bottle" @close="panel = null" @done="done()" />
       <RetirePanel v-if="panel === 'retire'" :bottle="bottle" @close="panel = null" @done="done()" />
-      <ModalPanel :open="wrong !== null" :title="wrong ? `Take back: ${entryWords(wrong)}` : ''" @close="wrong = null">
-        <form class="space-y-4" @submit.prevent="reverse">
-          <p>The line stays readable; a second line takes it back, with everything that was written together with it.</p>
-          <TextField v-model="why" label="What was wrong with it?" />
-          <ProblemLine :problem="problem" />
-          <div class="flex gap-3">
-            <button class="button button-main" :disabled="busy">Take it back</button>
-            <button type="button" class="button" @click="wrong = null">Leave it</button>
-          </div>
-        </form>
-      </ModalPanel>
+      <TakeBackPanel
+        v-if="wrong"
+        :what="entryWords(wrong)"
+        says="The line stays readable; a second line takes it back, with everything that was written together with it."
+        :busy="busy"
+        :problem="problem"
+        @close="wrong = null"
+        @take="reverse"
+      />
     </template>
     <p v-else class="text-quiet" role="status">Fetching the bottle as of {{ showMoment(now(), zone) }} …</p>
   </div>

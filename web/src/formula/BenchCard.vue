@@ -25,17 +25,18 @@ import TextField from '../fields/TextField.vue'
 import BathMark from '../marks/BathMark.vue'
 import FindingList from '../marks/FindingList.vue'
 import { showDate } from '../marks/words'
-import PhPanel from '../ph/PhPanel.vue'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useBottles, useFormulas, useJars } from '../stores'
-import CombinePanel from './CombinePanel.vue'
 import FormulaLadder from './FormulaLadder.vue'
-import OwnCapacity from './OwnCapacity.vue'
 import { schoolWords } from './schoolWords'
 import { missingFor, showMoney, stockFor } from './missing'
 
 const PhCurves = defineAsyncComponent(() => import('../ph/PhCurves.vue'))
+const PhPanel = defineAsyncComponent(() => import('../ph/PhPanel.vue'))
+const CombinePanel = defineAsyncComponent(() => import('./CombinePanel.vue'))
+const OwnCapacity = defineAsyncComponent(() => import('./OwnCapacity.vue'))
+const VersionList = defineAsyncComponent(() => import('./VersionList.vue'))
 const route = useRoute()
 const router = useRouter()
 const session = useSession()
@@ -52,7 +53,16 @@ const id = computed(() => String(route.params.id))
 const row = computed(() => formulas.rows.find((one) => one.id === id.value))
 const wantedMl = ref<number | null>(null)
 const packNote = ref('')
-const body = computed(() => row.value?.body)
+/** an earlier version, where one is looked at */
+const seen = computed(
+  () => versions.value.find((one) => String(one.number) === route.query.version && one.number !== row.value?.number) ?? null,
+)
+const body = computed(() => seen.value?.body ?? row.value?.body)
+const overrule = ref('')
+/** what stops the mixing short of a reason; what never meets stops it altogether */
+const grave = computed(() =>
+  findings.value.some((one) => one.severity === 'error' && one.rule !== 'shelf-2' && !one.rule.startsWith('never-')),
+)
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const quick = [500, 1000, 2000, 2500, 5000]
 
@@ -139,8 +149,22 @@ async function begin(): Promise<void> {
     return
   }
   const finalMl = wantedMl.value
-  const good = await act(() => call(api.mix.start, { body: { id: newId, formulaId: id.value, finalMl, note: packNote.value } }))
+  const good = await act(() =>
+    call(api.mix.start, {
+      body: {
+        id: newId,
+        formulaId: id.value,
+        finalMl,
+        note: packNote.value,
+        ...(grave.value && overrule.value.trim() !== '' ? { overrule: overrule.value } : {}),
+      },
+    }),
+  )
   if (good) await router.push(`/scales/${newId}`)
+}
+async function backTo(): Promise<void> {
+  await formulas.load(true)
+  await router.push(`/formulary/${id.value}`)
 }
 async function bring(): Promise<void> {
   const ml = wantedMl.value ?? 0
@@ -156,6 +180,7 @@ async function bring(): Promise<void> {
         <RouterLink to="/formulary" class="link inline-flex min-h-11 items-center">← Formulary</RouterLink>
         <h1 class="flex items-center gap-4 text-4xl font-bold"><BathMark :family="body.family" :size="40" /> {{ body.name }}</h1>
         <p class="mt-1 text-lg text-quiet">{{ body.purpose }}</p>
+        <VersionList v-if="seen" :row="row" :versions="versions" :seen="seen" @back="backTo" />
         <CombinePanel v-if="body.combine" :row="row" />
         <FormulaLadder v-else-if="lines.length > 0" :formula="scaled" :takings="takings" />
         <p v-else class="card mt-5 text-lg">
@@ -166,7 +191,7 @@ async function bring(): Promise<void> {
       </section>
 
       <aside class="space-y-5">
-        <div v-if="!body.combine" class="card space-y-3">
+        <div v-if="!body.combine && !seen" class="card space-y-3">
           <QuantityField v-model="wantedMl" kind="volume" :label="lines.length > 0 ? 'How much to mix' : 'How much it holds'" />
           <div class="flex flex-wrap gap-2">
             <button
@@ -187,7 +212,15 @@ async function bring(): Promise<void> {
             :problem="field === 'note' ? problem : ''"
           />
           <ProblemLine :problem="field === 'note' ? '' : problem" />
-          <button v-if="lines.length > 0" class="button button-main w-full" :disabled="busy" @click="begin">Mix it on the scales</button>
+          <TextField v-if="grave" v-model="overrule" label="Mix it all the same? Say why" hint="it stays on the batch" />
+          <button
+            v-if="lines.length > 0"
+            class="button button-main w-full"
+            :disabled="busy || (grave && overrule.trim().length < 3)"
+            @click="begin"
+          >
+            Mix it on the scales
+          </button>
           <button v-else class="button button-main w-full" :disabled="busy" @click="bring">Put the bottle on the shelf</button>
         </div>
         <PhPanel v-if="lines.length > 0" :formula="formula" :batches="batches" :zone="zone" />
@@ -245,15 +278,8 @@ async function bring(): Promise<void> {
           <p>Keeps: {{ keeping || 'not known' }}.</p>
           <OwnCapacity :row="row" @changed="formulas.load(true)" />
           <p class="text-quiet">Version {{ row.number }}, {{ showDate(row.changedAt, zone) }}, {{ row.changedBy }}.</p>
-          <details v-if="versions.length > 1" class="mt-1">
-            <summary class="link min-h-11 cursor-pointer">Earlier versions</summary>
-            <ul>
-              <li v-for="one in versions.slice(1)" :key="one.versionId">
-                Version {{ one.number }}, {{ showDate(one.changedAt, zone) }}, {{ one.changedBy }}:
-                {{ one.body.additions.length }} additions
-              </li>
-            </ul>
-          </details>
+          <p v-if="row.overruled" class="text-quiet">Kept in spite of its findings: {{ row.overruled }}</p>
+          <VersionList v-if="!seen" :row="row" :versions="versions" :seen="null" />
         </section>
         <div class="flex flex-wrap gap-3">
           <RouterLink :to="`/formulary/${row.id}/edit`" class="button button-small">Edit</RouterLink>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { DomainError, showParts, type Formula } from '@selvrin/core'
-import type { FormulaRow } from '@selvrin/core/contract'
-import { computed, onMounted, ref, watch } from 'vue'
+import { api, type FormulaBody } from '@selvrin/core/contract'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { call } from '../api/call'
 import { useRoute, useRouter } from 'vue-router'
 import { chemicalOf, compareFormulas, costOf, estimatePh, perLitre, pricesFor } from '../chemical/chemistry'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -22,10 +23,27 @@ const formulas = useFormulas()
 const jars = useJars()
 onMounted(() => void Promise.all([formulas.load(), jars.load()]))
 
+interface Compared {
+  id: string
+  body: FormulaBody
+  name: string
+}
+/** earlier versions that are looked at: their side's id is the formula's, an at sign and the number */
+const earlier = shallowRef<Compared[]>([])
+async function loadEarlier(side: string | null): Promise<void> {
+  const [id = '', number] = side?.split('@') ?? []
+  if (number === undefined) return
+  const { versions } = await call(api.formula.get, { params: { id } })
+  earlier.value = versions.map((one) => ({ id: `${id}@${one.number}`, body: one.body, name: `${one.body.name}, version ${one.number}` }))
+}
+const all = computed((): Compared[] => [
+  ...formulas.rows.map((row) => ({ id: row.id, body: row.body, name: row.body.name })),
+  ...earlier.value,
+])
 const choices = computed(() =>
-  formulas.rows
+  all.value
     .filter((row) => row.body.additions.length > 0)
-    .map((row) => ({ value: row.id, name: row.body.name }))
+    .map((row) => ({ value: row.id, name: row.name }))
     .sort((a, b) => a.name.localeCompare(b.name)),
 )
 const asked = (side: string): string | null => (typeof route.query[side] === 'string' ? String(route.query[side]) : null)
@@ -36,13 +54,14 @@ watch(
   [one, other],
   () => void router.replace({ query: { ...(one.value ? { one: one.value } : {}), ...(other.value ? { other: other.value } : {}) } }),
 )
-const rowOf = (id: string | null) => formulas.rows.find((row) => row.id === id)
+onMounted(() => void Promise.all([one.value, other.value].map(loadEarlier)))
+const rowOf = (id: string | null) => all.value.find((row) => row.id === id)
 const left = computed(() => rowOf(one.value))
 const right = computed(() => rowOf(other.value))
-const asFormula = (row: FormulaRow): Formula => ({ id: row.id, ...row.body }) as Formula
+const asFormula = (row: Compared): Formula => ({ id: row.id, ...row.body }) as Formula
 const lines = computed(() => (left.value && right.value ? compareFormulas(asFormula(left.value), asFormula(right.value)) : []))
 
-function phOf(row: FormulaRow): string {
+function phOf(row: Compared): string {
   try {
     const { ph, uncertainty } = estimatePh(perLitre(asFormula(row)))
     return `${digits(ph, 2)} ± ${figure(uncertainty)}`
@@ -53,7 +72,7 @@ function phOf(row: FormulaRow): string {
 }
 const facts = computed(() => {
   if (!left.value || !right.value) return []
-  const of = (row: FormulaRow) => ({
+  const of = (row: Compared) => ({
     'Predicted pH': phOf(row),
     Water: `${percent(row.body.startMl / row.body.finalMl)} at ${show.temperature(row.body.mixC)}`,
     Dilutions: row.body.use.dilutions.map((parts) => showParts(parts)).join(', '),

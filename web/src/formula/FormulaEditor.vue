@@ -91,6 +91,8 @@ function move(from: number, by: number): void {
   const [line] = draft.lines.splice(from, 1)
   if (line) draft.lines.splice(from + by, 0, line)
 }
+const overrule = ref('')
+const grave = computed(() => read.value.body !== null && checkFormula(formulaOf(read.value.body)).some((one) => one.severity === 'error'))
 async function save(): Promise<void> {
   shown.value = read.value.problems
   const { body } = read.value
@@ -98,13 +100,14 @@ async function save(): Promise<void> {
     problem.value = 'Some of it cannot be read yet: see the marked fields.'
     return
   }
+  const reason = overrule.value.trim() === '' ? {} : { overrule: overrule.value }
   const good = await act(() =>
     based.value
       ? call(api.formula.revise, {
           params: { id: based.value.id },
-          body: { version: based.value.version, versionId: versionId.value, body },
+          body: { version: based.value.version, versionId: versionId.value, body, ...reason },
         })
-      : call(api.formula.create, { body: { id: newId, versionId: versionId.value, body } }),
+      : call(api.formula.create, { body: { id: newId, versionId: versionId.value, body, ...reason } }),
   )
   if (!good) return
   saved.value = true
@@ -257,6 +260,7 @@ function overTheirs(): void {
             <BothVersions v-if="read.body" :theirs="theirs.body" :mine="read.body" />
             <button type="button" class="button button-small" @click="overTheirs">Save mine as the version after it</button>
           </div>
+          <TextField v-if="grave" v-model="overrule" label="Keep it all the same? Say why" hint="it stays on the version" />
           <button class="button button-main w-full" :disabled="busy">
             {{ based ? `Save as version ${based.number + 1}` : 'Save the formula' }}
           </button>

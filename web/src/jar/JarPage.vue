@@ -1,25 +1,20 @@
 <script setup lang="ts">
 import { assayOf, neverWith, storageGroup, storageWords } from '@selvrin/core'
-import { api, type JarEntry, type JarPage } from '@selvrin/core/contract'
-import { v7 as uuid } from 'uuid'
+import { api, type JarPage } from '@selvrin/core/contract'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { catalogue, clashesOf } from '../chemical/chemistry'
 import { call, sentence } from '../api/call'
 import { onChange } from '../api/live'
-import { useAction } from '../api/useAction'
-import ChoiceField from '../fields/ChoiceField.vue'
-import ModalPanel from '../fields/ModalPanel.vue'
-import ProblemLine from '../fields/ProblemLine.vue'
-import QuantityField from '../fields/QuantityField.vue'
-import TextField from '../fields/TextField.vue'
 import ProtectionSigns from '../hazard/ProtectionSigns.vue'
-import { showDate, showMoment } from '../marks/words'
+import { showDate } from '../marks/words'
 import PrintLabels from '../print/PrintLabels.vue'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useFormulas, useJars } from '../stores'
 import EditJarPanel from './EditJarPanel.vue'
+import JarEntryPanel from './JarEntryPanel.vue'
+import JarLedger from './JarLedger.vue'
 import { enoughFor, nameOf } from './reorder'
 import SheetPanel from './SheetPanel.vue'
 
@@ -32,11 +27,6 @@ const jar = shallowRef<JarPage | null>(null)
 const missing = ref('')
 const editing = ref(false)
 const writing = ref(false)
-const kind = ref<'receive' | 'consume' | 'discard' | null>('consume')
-const grams = ref<number | null>(null)
-const note = ref('')
-const entryId = ref(uuid())
-const { busy, problem, act } = useAction()
 const id = computed(() => String(route.params.id))
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 
@@ -64,27 +54,6 @@ const clashes = computed(() =>
 )
 const enough = computed(() => (jar.value ? enoughFor(jar.value.chemical, jars.rows, formulas.rows).slice(0, 5) : []))
 const assay = computed(() => (chemical.value && jar.value ? assayOf(jar.value, chemical.value) : 1))
-const words: Record<JarEntry['kind'], string> = { receive: 'Received', consume: 'Taken', correct: 'Counted', discard: 'Discarded' }
-const kinds = [
-  { value: 'consume' as const, name: 'Taken', detail: 'by hand, not on the scales' },
-  { value: 'receive' as const, name: 'Filled up', detail: 'the same lot' },
-  { value: 'discard' as const, name: 'Discarded', detail: 'caked, brown, spilled: where its kind of waste belongs' },
-]
-async function write(): Promise<void> {
-  if (kind.value === null || grams.value === null || grams.value <= 0) {
-    problem.value = 'Write how much.'
-    return
-  }
-  const body = { entryId: entryId.value, kind: kind.value, grams: grams.value, note: note.value }
-  const good = await act(async () => {
-    jar.value = await call(api.jar.write, { params: { id: id.value }, body })
-  })
-  if (!good) return
-  writing.value = false
-  entryId.value = uuid()
-  grams.value = null
-  note.value = ''
-}
 </script>
 
 <template>
@@ -134,54 +103,15 @@ async function write(): Promise<void> {
           <p v-if="chemical.note" class="text-quiet">{{ chemical.note }} ({{ chemical.source }}).</p>
           <div class="mt-5 flex flex-wrap gap-3">
             <button class="button" @click="editing = true">Edit</button>
-            <button class="button" @click="writing = true">Take, fill up, discard</button>
+            <button class="button" @click="writing = true">Take, fill up, count, discard</button>
             <PrintLabels :jars="[jar.id]" name="Print its label" />
           </div>
           <SheetPanel :jar="jar" class="mt-5" @changed="load" />
         </section>
-        <section aria-labelledby="ledger">
-          <h2 id="ledger" class="mb-2 text-2xl font-bold">Ledger</h2>
-          <table class="w-full border-collapse text-left">
-            <thead>
-              <tr class="border-b-2 border-ink">
-                <th class="py-2 pr-3">When, who</th>
-                <th class="pr-3">What</th>
-                <th class="pr-3 text-right">Change</th>
-                <th class="text-right">Holds</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="entry in jar.ledger" :key="entry.id" class="border-b border-line align-top">
-                <td class="py-2 pr-3">
-                  {{ showMoment(entry.at, zone) }}<br /><span class="text-quiet">{{ entry.by }}</span>
-                </td>
-                <td class="py-2 pr-3">
-                  <b>{{ words[entry.kind] }}</b>
-                  <RouterLink v-if="entry.mixId" class="link ml-1" :to="`/scales/${entry.mixId}`">on the scales</RouterLink>
-                  <span v-if="entry.note" class="block text-quiet">{{ entry.note }}</span>
-                </td>
-                <td class="py-2 pr-3 text-right font-mono whitespace-nowrap">
-                  {{ entry.grams === 0 ? 'right' : `${entry.grams > 0 ? '+' : '−'}${mass(Math.abs(entry.grams))}` }}
-                </td>
-                <td class="py-2 text-right font-mono whitespace-nowrap">{{ mass(entry.balanceG) }}</td>
-              </tr>
-            </tbody>
-          </table>
-        </section>
+        <JarLedger :jar="jar" :zone="zone" @changed="jar = $event" />
       </div>
       <EditJarPanel v-if="editing" :jar="jar" @close="editing = false" @kept="((jar = $event), (editing = false))" />
-      <ModalPanel :open="writing" :title="nameOf(jar)" @close="writing = false">
-        <form class="space-y-4" @submit.prevent="write">
-          <ChoiceField v-model="kind" label="What happened" :choices="kinds" />
-          <QuantityField v-model="grams" kind="mass" label="How much" :hint="`${mass(jar.grams)} by its record`" />
-          <TextField v-model="note" label="Note" />
-          <ProblemLine :problem="problem" />
-          <div class="flex gap-3">
-            <button class="button button-main" :disabled="busy">Write it down</button>
-            <button type="button" class="button" @click="writing = false">Not now</button>
-          </div>
-        </form>
-      </ModalPanel>
+      <JarEntryPanel v-if="writing" :jar="jar" @close="writing = false" @kept="((jar = $event), (writing = false))" />
     </template>
     <p v-else class="text-quiet">Fetching the jar …</p>
   </div>

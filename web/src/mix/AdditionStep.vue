@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import {
+  askAbout,
+  mostStretch,
   volumeFor,
   levelSpoons,
   neverWith,
@@ -18,6 +20,7 @@ import { chemicalOf, takingFrom } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { useBench } from '../device/readings'
+import AskCard from '../fields/AskCard.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
@@ -45,13 +48,15 @@ const { mix, state, line, jar, jars, stock, course, findings, busy, problem, rec
   problem: string
   record: (...events: MixEvent[]) => Promise<boolean>
 }>()
-const emit = defineEmits<{ again: []; jar: [id: string]; checked: [mix: Mix] }>()
+const emit = defineEmits<{ again: []; jar: [id: string]; checked: [mix: Mix]; putRight: [] }>()
 const show = useShow()
 const scale = useBench('scale')
 const probe = useBench('thermometer')
 const taring = useAction()
 const weighed = ref<number | null>(null)
 const wrong = ref('')
+/** an odd weight that was typed, with what is asked of it */
+const asking = ref('')
 const step = computed(() => line.line.step)
 const amount = (value: number) => (line.unit === 'g' ? show.mass(value) : show.volume(value))
 const volume = (ml: number) => show.volume(ml)
@@ -91,20 +96,30 @@ const scaleEnd = computed(() => line.high + (line.high - line.low) * 0.6)
 const at = (value: number) => `${Math.min(100, Math.max(0, (value / scaleEnd.value) * 100))}%`
 const again = computed(() => line.put > 0)
 const rescaled = computed(() => volumeFor(state, step.value))
+const stretches = computed(() => rescaled.value <= mix.finalMl * mostStretch)
+const moreWater = computed(() => Math.max(0, (state.startMl * rescaled.value) / state.formula.finalMl - state.startMl))
 
-async function put(amountPut: number, device: string | null): Promise<void> {
+async function put(amountPut: number, device: string | null, sure = false): Promise<void> {
   const drawn = line.line.dissolved ? { bottleId: bottle.value?.id ?? null } : {}
   const jarId = line.line.dissolved ? null : (jar?.id ?? null)
-  if (await record({ id: uuid(), kind: 'weigh', step: step.value, amount: amountPut, jarId, device, ...drawn })) {
+  if (
+    await record({ id: uuid(), kind: 'weigh', step: step.value, amount: amountPut, jarId, device, ...drawn, ...(sure ? { sure } : {}) })
+  ) {
     weighed.value = null
+    asking.value = ''
     await nextTick()
     ;(document.activeElement as HTMLElement | null)?.blur()
   }
 }
 function typed(): void {
   wrong.value = ''
-  if (weighed.value === null || weighed.value <= 0) wrong.value = `Write what the scale says, such as ${amount(line.target)}.`
-  else void put(weighed.value, null)
+  asking.value = ''
+  if (weighed.value === null || weighed.value <= 0) {
+    wrong.value = `Write what the scale says, such as ${amount(line.target)}.`
+    return
+  }
+  asking.value = askAbout(line, weighed.value, line.line.dissolved ? null : (jar?.grams ?? null)) ?? ''
+  if (asking.value === '') void put(weighed.value, null)
 }
 const tare = () => taring.act(() => call(api.device.tare, { params: { id: scale.device.value?.id ?? '' } }))
 const dissolved = () => record({ id: uuid(), kind: 'dissolved', step: step.value })
@@ -184,12 +199,16 @@ useKeys((event) => {
     </div>
     <div v-if="line.state === 'too-much'" class="card border-2 border-alarm" role="alert">
       <h2 class="text-2xl font-bold">{{ amount(-line.toGo) }} too much</h2>
-      <p class="mb-3 text-lg">
-        Two ways out. Made to fit, the batch becomes {{ volume(rescaled) }}; what is already in then gets its share added, in order. Or
-        begin again.
+      <p v-if="stretches" class="mb-3 text-lg">
+        Made to fit, the batch becomes {{ volume(rescaled) }}: {{ volume(moreWater) }} of water are added to what is in the jug, then what
+        is in already gets its share. Or put the weight right where it was only written wrong, or begin again.
+      </p>
+      <p v-else class="mb-3 text-lg">
+        That is too much to make a larger batch of. Put the weight right where it was only written wrong, or begin again.
       </p>
       <div class="flex flex-wrap gap-3">
-        <button class="button button-main" :disabled="busy" @click="rescale">Make {{ volume(rescaled) }} instead</button>
+        <button v-if="stretches" class="button button-main" :disabled="busy" @click="rescale">Make {{ volume(rescaled) }} instead</button>
+        <button class="button" :class="stretches ? '' : 'button-main'" @click="emit('putRight')">It was written wrong</button>
         <button class="button" @click="emit('again')">Begin again</button>
       </div>
     </div>
@@ -223,6 +242,19 @@ useKeys((event) => {
         <button class="button mt-7" :class="again || panG !== null ? '' : 'button-main'" :disabled="busy">It is in</button>
         <button v-if="panG !== null" type="button" class="button mt-7" :disabled="taring.busy.value" @click="tare">Tare</button>
       </form>
+      <AskCard
+        v-if="asking && weighed !== null"
+        class="mt-3"
+        :question="show.said(asking)"
+        back="Write it again"
+        on="It is right"
+        :busy="busy"
+        @back="asking = ''"
+        @on="put(weighed, null, true)"
+      />
+      <p v-if="again" class="mt-2">
+        <button type="button" class="link min-h-11" @click="emit('putRight')">Put right what was written of it</button>
+      </p>
       <p v-if="line.state === 'open' && line.unit === 'g' && scale.device.value" class="mt-3 text-lg" role="status">
         <template v-if="scale.lost.value"
           ><b class="text-alarm">{{ scale.device.value.name }} does not answer.</b> Type what it says: nothing is lost.</template

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DomainError, spread, type MixEvent, type MixState } from '@selvrin/core'
+import { DomainError, spreadOver, type MixEvent, type MixState } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -13,7 +13,7 @@ import TextField from '../fields/TextField.vue'
 import { causeWords } from '../ph/causeWords'
 import { useShow } from '../session/useShow'
 import DemoDip from './DemoDip.vue'
-import { digits } from '../session/manner'
+import { digits, figure, readNumber } from '../session/manner'
 
 const { mixId, state, record } = defineProps<{ mixId: string; state: MixState; record: (...events: MixEvent[]) => Promise<boolean> }>()
 const emit = defineEmits<{ bottled: [ids: string[]] }>()
@@ -21,25 +21,26 @@ const show = useShow()
 const { busy, problem, act } = useAction()
 const batchId = uuid()
 const ids = Array.from({ length: 24 }, () => uuid())
-const count = ref('1')
-const sizeMl = ref<number | null>(state.formula.finalMl)
-const ph = ref(state.ph === null ? '' : String(state.ph))
+const rows = ref<{ key: number; count: string; sizeMl: number | null }[]>([{ key: 0, count: '1', sizeMl: state.formula.finalMl }])
+const ph = ref(state.ph === null ? '' : figure(state.ph))
 const phC = ref<number | null>(state.phCelsius)
 const phProblem = ref('')
 const note = ref('')
 const meter = useBench('ph-meter')
 const probe = useBench('thermometer')
 const volume = (ml: number) => show.volume(ml)
-const number = computed(() => (/^\d{1,2}$/.test(count.value.trim()) ? Number(count.value) : null))
-const fills = computed(() =>
-  number.value === null || sizeMl.value === null ? [] : spread(state.formula.finalMl, number.value, sizeMl.value),
+const countOf = (text: string): number | null => (/^\d{1,2}$/.test(text.trim()) ? Number(text) : null)
+/** Bottles in the order they are filled, of any sizes. */
+const sizes = computed(() =>
+  rows.value.flatMap((row) => Array.from({ length: row.sizeMl === null ? 0 : (countOf(row.count) ?? 0) }, () => row.sizeMl ?? 0)),
 )
-const over = computed(() => state.formula.finalMl - fills.value.reduce((sum, ml) => sum + ml, 0))
-const halfFull = computed(() => fills.value.some((ml) => ml < 0.85 * (sizeMl.value ?? 0)))
+const fills = computed(() => spreadOver(state.formula.finalMl, sizes.value))
+const over = computed(() => state.formula.finalMl - fills.value.reduce((sum, { ml }) => sum + ml, 0))
+const halfFull = computed(() => fills.value.some(({ ml, sizeMl }) => ml < 0.85 * sizeMl))
 
 /** What the reading says beside what the amounts predict. */
 const compared = computed(() => {
-  const read = Number(ph.value.trim().replace(',', '.'))
+  const read = readNumber(ph.value)
   try {
     // of what was really weighed, at the temperature the meter stood in it
     const amounts = perLitre(whatGoesIn(state))
@@ -51,16 +52,15 @@ const compared = computed(() => {
   }
 })
 function fromMeter(): void {
-  ph.value = meter.reading.value?.value?.toFixed(2) ?? ph.value
+  if (meter.reading.value?.value != null) ph.value = digits(meter.reading.value.value, 2)
   const celsius = probe.reading.value?.value
   if (phC.value === null && celsius !== null && celsius !== undefined) phC.value = Math.round(celsius * 10) / 10
 }
 
 async function keepPh(): Promise<boolean> {
   phProblem.value = ''
-  const text = ph.value.trim().replace(',', '.')
-  if (text === '') return true
-  const value = Number(text)
+  if (ph.value.trim() === '') return true
+  const value = readNumber(ph.value)
   if (!Number.isFinite(value) || value < 0 || value > 14) {
     phProblem.value = 'A pH is a number from 0 to 14.'
     return false
@@ -68,12 +68,12 @@ async function keepPh(): Promise<boolean> {
   return value === state.ph ? true : record({ id: uuid(), kind: 'ph', ph: value, celsius: phC.value })
 }
 async function finish(): Promise<void> {
-  if (fills.value.length === 0 || sizeMl.value === null) {
+  if (fills.value.length === 0 || rows.value.some((row) => row.sizeMl === null || countOf(row.count) === null)) {
     problem.value = 'Write how many bottles and their size.'
     return
   }
   if (!(await keepPh())) return
-  const bottles = fills.value.map((ml, i) => ({ id: ids[i] ?? uuid(), sizeMl: sizeMl.value ?? 0, ml }))
+  const bottles = fills.value.map((fill, i) => ({ id: ids[i] ?? uuid(), ...fill }))
   await act(async () =>
     emit('bottled', (await call(api.mix.finish, { params: { id: mixId }, body: { batchId, bottles, note: note.value } })).bottleIds),
   )
@@ -120,14 +120,30 @@ async function finish(): Promise<void> {
       >
       Or an old jar, or a meter out of calibration. Try it on a scrap before a film.
     </p>
-    <div class="grid grid-cols-2 gap-4">
-      <TextField v-model="count" label="How many bottles" />
-      <QuantityField v-model="sizeMl" kind="volume" label="Size of each" />
+    <div v-for="(row, i) in rows" :key="row.key" class="grid grid-cols-[1fr_1fr_auto] gap-4">
+      <TextField v-model="row.count" :label="i === 0 ? 'How many bottles' : 'and how many'" />
+      <QuantityField v-model="row.sizeMl" kind="volume" label="Size of each" />
+      <button
+        v-if="rows.length > 1"
+        type="button"
+        class="button mt-7"
+        :aria-label="`Without the bottles of row ${i + 1}`"
+        @click="rows.splice(i, 1)"
+      >
+        −
+      </button>
     </div>
-    <p v-if="fills.length > 0" class="text-2xl">{{ fills.map((ml) => volume(ml)).join(' · ') }}</p>
-    <p v-if="number !== null && fills.length < number && fills.length > 0" class="text-lg">
-      {{ fills.length === 1 ? 'One bottle of that size is' : `${fills.length} bottles of that size are` }} enough; write a smaller size to
-      fill more.
+    <button
+      v-if="rows.length < 6"
+      type="button"
+      class="link min-h-11"
+      @click="rows.push({ key: Date.now(), count: '1', sizeMl: over > 1 ? over : 500 })"
+    >
+      Bottles of another size as well
+    </button>
+    <p v-if="fills.length > 0" class="text-2xl">{{ fills.map(({ ml }) => volume(ml)).join(' · ') }}</p>
+    <p v-if="fills.length > 0 && fills.length < sizes.length" class="text-lg">
+      {{ fills.length === 1 ? 'One bottle is' : `${fills.length} bottles are` }} enough; write smaller sizes to fill more.
     </p>
     <p v-if="over > 0.5" class="text-lg font-semibold text-alarm">
       {{ volume(over) }} do not fit: take more or larger bottles, or pour the rest away.

@@ -16,6 +16,9 @@ import { useBottles } from '../stores'
 import AdditionStep from './AdditionStep.vue'
 import BottleStep from './BottleStep.vue'
 import JugPanel from './JugPanel.vue'
+import MoreWaterStep from './MoreWaterStep.vue'
+import PutRightPanel from './PutRightPanel.vue'
+import BatchPhPanel from './BatchPhPanel.vue'
 import RecordTable from './RecordTable.vue'
 import { useMix } from './useMix'
 import WaterStep from './WaterStep.vue'
@@ -30,6 +33,11 @@ const id = String(route.params.id)
 const { mix, missing, state, fitting, jar, stock, pick, record, busy, problem, act } = useMix(id)
 const givingUp = ref(false)
 const why = ref('')
+/** the step whose writing is to be put right */
+const wrong = ref<number | 'water' | 'end' | null>(null)
+const changed = computed(
+  () => mix.value !== null && state.value !== null && Math.abs(state.value.formula.finalMl - mix.value.finalMl) > 1e-6,
+)
 
 const line = computed(() => (typeof state.value?.at === 'number' ? state.value.lines[state.value.at] : undefined))
 const upcoming = computed(() =>
@@ -88,16 +96,32 @@ async function bottled(bottleIds: string[]): Promise<void> {
           <RouterLink :to="`/proofs/${one.kind}/${made[0]?.id}`" class="button button-small">Take it</RouterLink>
         </li>
       </ul>
+      <BatchPhPanel v-if="mix.batchPh" :mix="mix" @changed="mix = $event" />
       <RecordTable :mix="mix" />
       <RouterLink to="/shelf" class="link inline-flex min-h-11 items-center">To the shelf</RouterLink>
     </div>
     <div v-else class="grid grid-cols-[300px_minmax(0,1fr)] gap-10 max-lg:grid-cols-1">
       <aside class="max-lg:order-last">
-        <h2 class="mb-2 text-lg font-bold">{{ volume(state.formula.finalMl) }} {{ mix.formulaName }}</h2>
+        <h2 class="mb-2 text-lg font-bold">
+          {{ volume(state.formula.finalMl) }} {{ mix.formulaName }}
+          <button v-if="changed || state.at === 'bottle'" class="link block min-h-11 text-base font-normal" @click="wrong = 'end'">
+            {{ changed ? `${volume(mix.finalMl)} were wanted first: put it right` : 'Not topped up yet: put it right' }}
+          </button>
+        </h2>
         <ol class="ladder">
           <li :class="{ here: state.at === 'water' }">
-            <span class="mark">{{ state.at === 'water' ? '1' : '✓' }}</span><span>Water at {{ show.temperature(state.formula.mixC) }}</span
-            ><b>{{ volume(state.startMl) }}</b>
+            <span class="mark">{{ state.at === 'water' ? '1' : '✓' }}</span><span
+              >Water at {{ show.temperature(state.formula.mixC)
+              }}{{ state.waterC === null ? '' : `, had ${show.temperature(state.waterC)}` }}</span
+            ><b v-if="state.at === 'water'">{{ volume(state.startMl) }}</b
+            ><button
+              v-else
+              class="link min-h-11 font-mono"
+              :aria-label="`${volume(state.startMl)} of water: put it right`"
+              @click="wrong = 'water'"
+            >
+              {{ volume(state.startMl) }}
+            </button>
           </li>
           <li
             v-for="(one, i) in state.lines"
@@ -106,7 +130,15 @@ async function bottled(bottleIds: string[]): Promise<void> {
             :aria-current="state.at === i ? 'step' : undefined"
           >
             <span class="mark">{{ one.state === 'done' ? '✓' : i + 2 }}</span><span>{{ one.chemical.name }}</span
-            ><b>{{ amount(one, one.target) }}</b>
+            ><b v-if="one.put === 0">{{ amount(one, one.target) }}</b
+            ><button
+              v-else
+              class="link min-h-11 font-mono"
+              :aria-label="`${amount(one, one.put)} of ${one.chemical.name} are in: put it right`"
+              @click="wrong = i"
+            >
+              {{ amount(one, one.put) }}
+            </button>
           </li>
           <li :class="{ here: state.at === 'top-up' }">
             <span class="mark">{{ state.at === 'bottle' ? '✓' : state.lines.length + 2 }}</span><span>Cold water to</span
@@ -136,6 +168,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
           <p v-for="word in first" :key="word" class="text-lg font-semibold">{{ word }}</p>
         </div>
         <WaterStep v-if="state.at === 'water'" :state="state" :mix-id="id" :busy="busy" :problem="problem" :record="record" />
+        <MoreWaterStep v-else-if="state.at === 'more-water'" :state="state" :busy="busy" :problem="problem" :record="record" />
         <AdditionStep
           v-else-if="line && typeof state.at === 'number'"
           :key="`${state.at} ${state.formula.finalMl}`"
@@ -151,6 +184,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
           :problem="problem"
           :record="record"
           @again="givingUp = true"
+          @put-right="wrong = state.at as number"
           @jar="pick"
           @checked="mix = $event"
         />
@@ -167,6 +201,16 @@ async function bottled(bottleIds: string[]): Promise<void> {
       </section>
     </div>
 
+    <PutRightPanel
+      v-if="mix && state && wrong !== null"
+      :mix="mix"
+      :step="wrong"
+      :line="typeof wrong === 'number' ? state.lines[wrong] : undefined"
+      :busy="busy"
+      :problem="problem"
+      :record="record"
+      @close="wrong = null"
+    />
     <ModalPanel :open="givingUp" title="Give this mix up" @close="givingUp = false">
       <form class="space-y-4" @submit.prevent="giveUp">
         <p>What was weighed in leaves the jars’ record. Pour the solution where its kind belongs, then begin again from the formula.</p>

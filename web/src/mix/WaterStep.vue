@@ -42,6 +42,9 @@ const blend = computed(() => {
     throw error
   }
 })
+/** °C from the wanted temperature at which it is worth a word. */
+const worthAWord = 5
+const off = computed(() => (typedC.value === null ? 0 : typedC.value - state.formula.mixC))
 const live = computed(() => probe.reading.value?.value ?? null)
 
 /** The taps of the day are the darkroom's: the next mix starts from them. */
@@ -90,6 +93,11 @@ async function ready(): Promise<void> {
       </button>
       <DemoDip v-if="probe.device.value?.simulated" :device="probe.device.value" :value="state.formula.mixC - 0.6" />
     </div>
+    <p v-if="Math.abs(off) > worthAWord" class="mb-3 max-w-2xl border-l-4 border-alarm pl-3 text-lg font-semibold" role="status">
+      {{ show.degrees(Math.abs(off)) }} {{ off > 0 ? 'warmer' : 'colder' }} than wanted.
+      {{ off > 0 ? 'Let it cool first: what is sensitive to heat is lost in it.' : 'Warm it first: the rest dissolves badly in it.' }}
+      Look at the thermometer again if that cannot be.
+    </p>
     <ProblemLine :problem="problem || keeping.problem.value" />
     <button class="button button-main mt-3 min-h-16 px-8" :disabled="busy" data-next @click="ready">The water is ready</button>
     <JugPanel :mix-id="mixId" :target-c="state.formula.mixC" class="mt-6" />

@@ -10,7 +10,9 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
-import { showDay } from '../marks/words'
+import { showDate, showDay } from '../marks/words'
+import { digits } from '../session/manner'
+import TakeTestBack from './TakeTestBack.vue'
 import { useSession } from '../session/store'
 import { useBottles, useInstruments } from '../stores'
 import ControlChart from './ControlChart.vue'
@@ -137,6 +139,17 @@ async function add(): Promise<void> {
           {{ one.reference ? 'the reference strip' : `the mean of ${strips.filter((row) => row.good).length} strips of good batches` }}.
           Triangle: a rule speaks. Square: past the control limit.
         </p>
+        <details v-if="strips.length > 0" class="mt-3">
+          <summary class="min-h-11 cursor-pointer font-semibold">The strips</summary>
+          <ul>
+            <li v-for="row in [...strips].reverse()" :key="row.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-1">
+              <b>{{ showDate(row.at, zone) }}</b>
+              <span class="font-mono">{{ fields.map(([key]) => digits(row.strip[key], 2)).join(' · ') }}</span>
+              <span class="flex-1 text-quiet">{{ row.by }}{{ row.good ? ', good batch' : '' }}</span>
+              <TakeTestBack :id="row.id" :what="`strip of ${showDate(row.at, zone)}`" @done="instruments.load(true)" />
+            </li>
+          </ul>
+        </details>
       </section>
       <form class="card space-y-3 self-start" @submit.prevent="add">
         <h2 class="text-xl font-bold">A new strip</h2>

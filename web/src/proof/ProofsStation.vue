@@ -12,6 +12,7 @@ import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
 import { useBottles, useInstruments } from '../stores'
 import { showReading } from './readings'
+import TakeTestBack from './TakeTestBack.vue'
 import VerdictMark from './VerdictMark.vue'
 import { useShow } from '../session/useShow'
 
@@ -110,6 +111,12 @@ const to = (proof: Proof) => (proof.bottleId ? `/shelf/${proof.bottleId}` : proo
             <a v-if="proof.picture" class="link" :href="`/api/proofs/${proof.id}/picture`" target="_blank" rel="noopener">Its picture</a>
             <span class="block text-quiet">{{ showDate(proof.at, zone) }}, {{ proof.by }}. {{ show.said(proof.judgement.reason) }}</span>
           </p>
+          <TakeTestBack
+            v-if="!proof.takenBack && proof.kind !== 'thermometer-points' && proof.kind !== 'safelight-coin'"
+            :id="proof.id"
+            :what="`${guideOf(proof.kind).name} of ${what(proof)}`"
+            @done="recent"
+          />
         </li>
       </ul>
     </section>

@@ -250,7 +250,7 @@ function again(): void {
         <TrendChart v-if="trend" :trend="trend" />
       </div>
 
-      <TestsBefore v-if="phase !== 'written'" :kind="kind" :proofs="context.proofs" :trend="trend" :zone="zone" />
+      <TestsBefore v-if="phase !== 'written'" :kind="kind" :proofs="context.proofs" :trend="trend" :zone="zone" @changed="load" />
       <RetirePanel
         v-if="retiring"
         :bottle="bottle"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import type { TestKind } from '@selvrin/core'
+import { guideOf, type TestKind } from '@selvrin/core'
 import type { Proof } from '@selvrin/core/contract'
 import { computed, defineAsyncComponent } from 'vue'
 import { showDate } from '../marks/words'
+import TakeTestBack from './TakeTestBack.vue'
 import { showReading } from './readings'
 import type { Trend } from './trend'
 import { useShow } from '../session/useShow'
@@ -10,6 +11,7 @@ import { useShow } from '../session/useShow'
 const show = useShow()
 /** The last tests of that kind of this bottle, and where they lead. */
 const { kind, proofs } = defineProps<{ kind: TestKind; proofs: Proof[]; trend: Trend | null; zone: string }>()
+defineEmits<{ changed: [] }>()
 const TrendChart = defineAsyncComponent(() => import('./TrendChart.vue'))
 const shownAtMost = 6
 const before = computed(() => proofs.filter((proof) => proof.kind === kind).slice(0, shownAtMost))
@@ -25,6 +27,13 @@ const before = computed(() => proofs.filter((proof) => proof.kind === kind).slic
           <template v-if="one.reading.value !== undefined">, {{ show.said(showReading(kind, one.reading.value)) }}</template>
           <template v-if="one.fresh">, fresh</template><template v-if="one.takenBack">, taken back</template>.
           <span class="text-quiet">{{ one.by }}</span>
+          <TakeTestBack
+            v-if="!one.takenBack"
+            :id="one.id"
+            class="ml-2"
+            :what="`${guideOf(kind).name}, ${showDate(one.at, zone)}`"
+            @done="$emit('changed')"
+          />
         </li>
       </ul>
       <TrendChart v-if="trend" :trend="trend" />

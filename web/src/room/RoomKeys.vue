@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { defineAsyncComponent, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useSession } from '../session/store'
-import FinderPanel from './FinderPanel.vue'
-import KeyList from './KeyList.vue'
 import { darker, light, lighter } from './light'
 import { useKeys } from './keys'
 import { memberStations, stations } from './stations'
 
+const FinderPanel = defineAsyncComponent(() => import('./FinderPanel.vue'))
+const KeyList = defineAsyncComponent(() => import('./KeyList.vue'))
 const router = useRouter()
 const session = useSession()
 const finding = ref(false)

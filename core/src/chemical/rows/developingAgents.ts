@@ -15,10 +15,16 @@ export const developingAgents: Chemical[] = [
   }),
   row('phenidone', 'Phenidone', 162.19, {
     natures: ['developing-agent'],
+    keepsInGlycol: true,
     solubility: 1,
     note: 'developing agent, a tenth of the mass of metol; wants hot water, alkali or glycol',
   }),
-  row('dimezone-s', 'Dimezone-S', 206.24, { natures: ['developing-agent'], solubility: 1, note: 'as phenidone, keeps better in alkali' }),
+  row('dimezone-s', 'Dimezone-S', 206.24, {
+    natures: ['developing-agent'],
+    keepsInGlycol: true,
+    solubility: 1,
+    note: 'as phenidone, keeps better in alkali',
+  }),
   row('ascorbic-acid', 'Ascorbic acid', 176.12, {
     group: 'ascorbate',
     natures: ['developing-agent', 'ascorbate', 'weak-acid'],
