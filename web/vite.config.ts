@@ -10,6 +10,17 @@ export default defineConfig({
     target: 'es2022',
     emptyOutDir: true, // the charts, which are loaded with what needs them
     chunkSizeWarningLimit: 600,
+    rolldownOptions: {
+      output: {
+        // what every page needs comes in few pieces: they compress better together
+        codeSplitting: {
+          groups: [
+            { name: 'vendor', test: /node_modules\/(@?vue|vue-router|pinia|@headlessui|idb|uuid)\// },
+            { name: 'house', test: /web\/src\/(fields|marks|session|api|room\/(light|keys|stations))/ },
+          ],
+        },
+      },
+    },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:4780' } },
 })
