@@ -24,7 +24,7 @@ const pages = [
 
 test('in ounces and with a comma no page speaks of grams, litres or degrees Celsius', async ({ page, house }) => {
   test.setTimeout(120_000)
-  await signIn(page)
+  await signIn(page, 'maren')
   await page.goto('/settings')
   await choose(page, 'Units', 'oz, fl oz, °F')
   await choose(page, 'Decimal sign', /2,5/)

@@ -10,6 +10,7 @@ export { bareUnit, gallonMl, ounceG, usualManner, withSign, type Manner, type Un
 export { parseNumber, type DecimalSign } from './quantity/number'
 export { catalogue } from './chemical/catalogue'
 export { withOwn } from './chemical/withOwn'
+export { lookAlikesOf, namesOf, searchText } from './chemical/names'
 export { natures, type Nature } from './chemical/chemical'
 export type { Catalogue, Chemical, ChemicalId, Dissolved } from './chemical/chemical'
 export { chemicalOf, equivalentMass, substitutesFor } from './chemical/equivalentMass'

@@ -6,6 +6,8 @@ import { benchHidden } from './room/bench'
 import { fetchAhead } from './router'
 import DimLayer from './room/DimLayer.vue'
 import EndedPanel from './session/EndedPanel.vue'
+import LeavePanel from './room/LeavePanel.vue'
+import { useScroll } from './room/useScroll'
 import RoomKeys from './room/RoomKeys.vue'
 import RoomLine from './room/RoomLine.vue'
 import SafelightNotice from './room/SafelightNotice.vue'
@@ -36,12 +38,9 @@ watch(
   },
   { immediate: true },
 )
-// a new page begins at its top
+// a new page begins at its top; one that is come back to, or loaded again, where it was left
 const main = useTemplateRef<HTMLElement>('main')
-watch(
-  () => route.path,
-  () => main.value?.scrollTo({ top: 0 }),
-)
+useScroll(main)
 const inside = computed(() => session.person !== null && route.meta.for !== 'anyone')
 </script>
 
@@ -57,6 +56,7 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
     <BenchEdge v-if="inside && !benchHidden" />
     <EndedPanel v-if="inside" />
     <RoomKeys v-if="inside" />
+    <LeavePanel />
     <DimLayer />
   </div>
 </template>

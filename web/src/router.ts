@@ -1,6 +1,8 @@
 import { createRouter, createWebHistory, type Router } from 'vue-router'
 import ShelfStation from './bottle/ShelfStation.vue'
 import { useSession } from './session/store'
+import { anythingTyped } from './fields/typed'
+import { leavingFor } from './room/leaving'
 
 declare module 'vue-router' {
   interface RouteMeta {
@@ -72,7 +74,13 @@ export function makeRouter(): Router {
       { path: '/:rest(.*)*', redirect: '/shelf' },
     ],
   })
-  router.beforeEach(async (to) => {
+  router.beforeEach(async (to, from) => {
+    // the same page with another question is no leaving
+    if (from.matched.length > 0 && to.path !== from.path && anythingTyped()) {
+      leavingFor.value = to.fullPath
+      return false
+    }
+    leavingFor.value = null
     const session = useSession()
     if (!session.session) await session.load().catch(() => undefined)
     if (to.meta.for === 'anyone') return session.person ? '/shelf' : true

@@ -12,5 +12,10 @@ function overBuiltIn(edited: Chemical): Chemical {
   const known = Object.hasOwn(catalogue, edited.id) ? catalogue[edited.id] : undefined
   if (!known) return edited
   const inWater = edited.inWater ?? known.inWater
-  return { ...edited, natures: [...new Set([...known.natures, ...edited.natures])], ...(inWater === undefined ? {} : { inWater }) }
+  return {
+    ...edited,
+    natures: [...new Set([...known.natures, ...edited.natures])],
+    ...(inWater === undefined ? {} : { inWater }),
+    ...(known.keepsInGlycol ? { keepsInGlycol: true } : {}),
+  }
 }

@@ -75,7 +75,7 @@ export const formulaBody = z.strictObject({
 /** why it was kept in spite of what the rules of mixing say; null where they say nothing grave */
 const overruled = z.string().nullable()
 const head = { id, version, number: z.int(), versionId: id, changedBy: z.string(), changedAt: z.number(), overruled }
-export const formula = z.object({ ...head, body: formulaBody })
+export const formula = z.object({ ...head, body: formulaBody, /** what earlier versions were called */ earlierNames: z.array(z.string()) })
 export const formulaVersion = z.object({
   versionId: id,
   number: z.int(),

@@ -39,6 +39,7 @@ export const endpoints: Endpoint[] = Object.values(api).flatMap((subject) => Obj
 
 export type { Access, Endpoint, FileAnswer } from './endpoint'
 export { problem, type Problem } from './common'
+export { schemaSentence } from './sentences'
 export { liveEvent, memberSubjects, type LiveEvent } from './live'
 export type { Bottle, BottlePage, LedgerEntry, LedgerLine } from './bottle'
 export type { ChartRow } from './chart'

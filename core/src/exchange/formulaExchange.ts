@@ -9,6 +9,7 @@ import { chemicalNamed, cellReader } from './reader'
 import type { AdditionRecord, FormulaRecord } from './schemas'
 import { recordToUse, useToRecord } from './useExchange'
 import { amount, given } from './written'
+import { schemaSentence } from '../contract/sentences'
 
 /** A formula as it is written into a file. `nameOf` gives the names of the formulas its parts come from. */
 export function formulaToRecord(body: FormulaBody, nameOf: (formulaId: string) => string): FormulaRecord {
@@ -96,7 +97,7 @@ export function recordToFormula(
     note: read.text(record.note),
   }
   if (problems.length > 0) return { body: null, problems, notes: [] }
-  const parsed = formulaBody.safeParse(candidate)
+  const parsed = formulaBody.safeParse(candidate, { error: schemaSentence })
   if (!parsed.success) {
     const issue = parsed.error.issues[0]
     return { body: null, problems: [`${issue?.path.join(', ') ?? 'formula'}: ${issue?.message ?? 'cannot be kept'}`], notes: [] }

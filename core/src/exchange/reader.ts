@@ -1,5 +1,6 @@
 import { readSteps } from '../bottle/compensationSteps'
 import { catalogue as builtIn } from '../chemical/catalogue'
+import { namesOf } from '../chemical/names'
 import type { Catalogue, Chemical } from '../chemical/chemical'
 import { DomainError } from '../error'
 import { parseQuantity } from '../quantity/parseQuantity'
@@ -120,5 +121,13 @@ function plain(cell: Cell): number {
 /** A chemical by its id or its name, whatever the case. */
 export function chemicalNamed(text: string, catalogue: Catalogue = builtIn): Chemical | undefined {
   const wanted = text.trim().toLowerCase()
-  return Object.hasOwn(catalogue, wanted) ? catalogue[wanted] : Object.values(catalogue).find((one) => one.name.toLowerCase() === wanted)
+  if (Object.hasOwn(catalogue, wanted)) return catalogue[wanted]
+  const named = Object.values(catalogue).find((one) => one.name.toLowerCase() === wanted)
+  if (named) return named
+  // by another name or its CAS number, where only one is called that
+  const called = Object.values(catalogue).filter((one) => {
+    const { others, cas } = namesOf(one.id)
+    return cas === wanted || others.some((name) => name.toLowerCase() === wanted)
+  })
+  return called.length === 1 ? called[0] : undefined
 }

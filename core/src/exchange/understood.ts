@@ -6,6 +6,7 @@ import type { ImportRow } from '../contract/import'
 import type { Jar } from '../contract/jar'
 import type { Proof } from '../contract/proof'
 import type { FileRecord } from './csv'
+import { schemaSentence } from '../contract/sentences'
 
 /** What is there already, to say what an import would change. */
 export interface Present {
@@ -63,17 +64,12 @@ export const wrong = (line: number, says: string, problems: string[]): Understoo
 })
 
 export function shaped<T extends z.ZodType>(schema: T, { line, record }: FileRecord): { record: z.output<T> } | Understood {
-  const parsed = schema.safeParse(record)
+  const parsed = schema.safeParse(record, { error: schemaSentence })
   if (parsed.success) return { record: parsed.data }
   return wrong(
     line,
     '',
-    parsed.error.issues
-      .slice(0, 3)
-      .map(
-        (issue) =>
-          `${issue.path.join(', ') || 'line'}: ${issue.message.replace('Invalid input: expected string, received undefined', 'is missing')}`,
-      ),
+    parsed.error.issues.slice(0, 3).map((issue) => `${issue.path.join(', ') || 'line'}: ${issue.message}`),
   )
 }
 

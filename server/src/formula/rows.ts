@@ -6,7 +6,8 @@ import { notFound } from '../http/refusal'
 const versionColumns = `v.id as "versionId", v.number, coalesce(p.name, 'someone who left') as "changedBy", v.changed_at as "changedAt", v.overruled, v.body`
 
 export const newestFormulas = `
-  select f.id, f.version, ${versionColumns} from formula f
+  select f.id, f.version, ${versionColumns}, array(select distinct o.body ->> 'name' from formula_version o where o.formula_id = f.id and o.body ->> 'name' <> v.body ->> 'name') as "earlierNames"
+  from formula f
   join lateral (select * from formula_version where formula_id = f.id order by number desc limit 1) v on true
   left join person p on p.id = v.changed_by`
 

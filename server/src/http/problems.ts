@@ -9,17 +9,14 @@ interface Answer {
   problem: Problem
 }
 
-/** Words for what a schema refused: the field and a sentence. */
-export function schemaProblem(error: z.ZodError, part: string): Problem {
+/** What a schema refused: its sentence, and the field it is about. */
+export function schemaProblem(error: z.ZodError): Problem {
   const issue = error.issues[0]
-  const field = issue?.path.join('.') ?? ''
-  const what = field === '' ? `The ${part}` : `“${field}”`
-  if (issue?.code === 'unrecognized_keys')
-    return { code: 'unknown-field', message: `The field “${issue.keys.join('”, “')}” is not known here.`, field: issue.keys[0] ?? '' }
+  const field = issue?.code === 'unrecognized_keys' ? issue.keys[0] : issue?.path.join('.')
   return {
-    code: 'invalid',
-    message: `${what} is not right: ${issue?.message ?? 'check what was sent'}`.replace(/\.?$/, '.'),
-    ...(field === '' ? {} : { field }),
+    code: issue?.code === 'unrecognized_keys' ? 'unknown-field' : 'invalid',
+    message: issue?.message ?? 'It cannot be kept as it is.',
+    ...(field ? { field } : {}),
   }
 }
 

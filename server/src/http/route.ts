@@ -1,4 +1,4 @@
-import type { Endpoint, FileAnswer } from '@selvrin/core/contract'
+import { schemaSentence, type Endpoint, type FileAnswer } from '@selvrin/core/contract'
 import type { Request, Response, Router } from 'express'
 import type { Transaction } from 'sequelize'
 import type { z } from 'zod'
@@ -39,10 +39,10 @@ type Handler<E extends Endpoint> = (call: Call<E>) => Promise<z.input<E['respons
 const nobody: Who = { id: '', role: 'member', tokenHash: '' }
 const keyPattern = /^[\w-]{8,80}$/
 
-function parsed<T extends z.ZodType>(schema: T, value: unknown, part: string, status: number): z.output<T> {
-  const result = schema.safeParse(value)
+function parsed<T extends z.ZodType>(schema: T, value: unknown, status: number): z.output<T> {
+  const result = schema.safeParse(value, { error: schemaSentence })
   if (result.success) return result.data
-  const { code, message, ...more } = schemaProblem(result.error, part)
+  const { code, message, ...more } = schemaProblem(result.error)
   throw new Refusal(status, code, message, more)
 }
 
@@ -114,10 +114,10 @@ export function route<E extends Endpoint>(router: Router, house: House, endpoint
     const now = house.clock.now()
     const person = await personOf(house, request, now)
     const who = allow(endpoint, person)
-    const params = parsed(endpoint.params, request.params, 'address', 404)
-    const query = parsed(endpoint.query, request.query, 'question', 400)
+    const params = parsed(endpoint.params, request.params, 404)
+    const query = parsed(endpoint.query, request.query, 400)
     const upload = await readBody(endpoint, request, response, person !== null)
-    const body = parsed(endpoint.body, request.body ?? {}, 'form', 400)
+    const body = parsed(endpoint.body, request.body ?? {}, 400)
     const call = { ...house, params, query, body, who, now, upload, before: undefined, request, response } as Call<E>
     call.before = await aside.before?.(call)
     const send = async (tx?: Transaction) => answered.parse(await handler(tx ? { ...call, tx } : call)) as z.output<E['response']>

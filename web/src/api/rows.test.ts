@@ -6,7 +6,10 @@ type Listener = (event: LiveEvent | 'all') => void
 const listeners = new Set<Listener>()
 const asked: string[] = []
 let answer: (url: string) => Promise<unknown>
-jest.mock('./live', () => ({ onChange: (listener: Listener) => (listeners.add(listener), () => listeners.delete(listener)) }))
+jest.mock('./live', () => ({
+  connected: { value: true },
+  onChange: (listener: Listener) => (listeners.add(listener), () => listeners.delete(listener)),
+}))
 
 // the store library comes as a module Jest does not read; what it does here is to keep one state
 jest.mock('pinia', () => ({ defineStore: (_name: string, setup: () => object) => () => reactive(setup()) }))
@@ -74,4 +77,25 @@ test('the answer of the last load wins, whichever comes first', async () => {
   waiting[1]?.([{ id: 'new' }])
   await second
   expect(store.rows.map((row) => row.id)).toEqual(['new'])
+})
+
+test('a first load keeps trying until the server is there, and is not called loaded before', async () => {
+  jest.useFakeTimers()
+  const store = jars()
+  answer = () => Promise.reject(new TypeError('no network'))
+  const first = store.load()
+  await jest.advanceTimersByTimeAsync(3000)
+  expect([store.loaded, store.problem, asked.length > 1]).toEqual([false, expect.stringMatching(/connection/), true])
+  answer = () => page([{ id: 'a' }])
+  await jest.advanceTimersByTimeAsync(20_000)
+  await first
+  expect([store.loaded, store.problem, store.rows.length]).toEqual([true, '', 1])
+  jest.useRealTimers()
+})
+
+test('a list that is not for this person is asked for once', async () => {
+  const store = jars()
+  answer = () => Promise.resolve({ ok: false, status: 403, json: () => Promise.resolve({ code: 'not-yours', message: 'Not yours.' }) })
+  await store.load()
+  expect([store.loaded, store.problem, asked.length]).toEqual([false, 'Not yours.', 1])
 })

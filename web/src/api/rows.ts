@@ -2,7 +2,8 @@ import type { Endpoint, LiveEvent } from '@selvrin/core/contract'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { z } from 'zod'
-import { call, sentence } from './call'
+import { call } from './call'
+import { keepTrying } from './keepTrying'
 import { onChange } from './live'
 
 type RowOf<E extends Endpoint> = z.output<E['response']> extends { rows: (infer Row)[] } ? Row : never
@@ -37,13 +38,40 @@ export const listStore = <E extends Endpoint>(
       loaded.value = true
       problem.value = ''
     }
-    /** Loads once; with `fresh` again, even while an earlier load is under way. What is shown stays until the answer is there. */
+    let turn = 0
+    const tryOn = (): Promise<unknown> => {
+      const mine = ++turn
+      return keepTrying(
+        () => fetchAll(),
+        (said) => void (problem.value = said),
+        () => mine !== turn,
+      )
+    }
+    const firstTry = (): Promise<unknown> =>
+      new Promise((resolve) => {
+        const mine = ++turn
+        keepTrying(
+          () => fetchAll(),
+          (said) => {
+            problem.value = said
+            resolve(undefined)
+          },
+          () => mine !== turn,
+        ).then(resolve, resolve)
+      })
+    /**
+     * Loads once; with `fresh` again, even while an earlier load is under way. What is shown stays until the answer is there. A first load answers when the
+     * list is there, however long the server is away; a later one after its first try, and goes on trying behind it.
+     */
     function load(fresh = false): Promise<void> {
       if (!fresh && (loaded.value || loading)) return loading ?? Promise.resolve()
       const before = loading ?? Promise.resolve()
       const mine: Promise<void> = before
-        .then(fetchAll)
-        .catch((error: unknown) => void (problem.value = sentence(error)))
+        .then(() => (loaded.value ? firstTry() : tryOn()))
+        .then(
+          () => undefined,
+          () => undefined,
+        )
         .finally(() => void (loading === mine && (loading = null)))
       loading = mine
       return mine

@@ -4,10 +4,11 @@ import type { BottlePage } from '@selvrin/core/contract'
 import { computed } from 'vue'
 import FindingList from '../marks/FindingList.vue'
 import TallyMarks from '../marks/TallyMarks.vue'
-import { percent, showDate, showMoment, showRolls, showRollsLeft, showSpan } from '../marks/words'
+import { percent, showDate, showMoment, showRolls, showSpan } from '../marks/words'
 import { useShow } from '../session/useShow'
 import LifeBar from './LifeBar.vue'
 import { digits } from '../session/manner'
+import { goodForWords, leftWords } from './lifeWords'
 
 /** What a bottle is and has left, the governing reason first. */
 const { bottle, zone } = defineProps<{ bottle: BottlePage; zone: string }>()
@@ -52,11 +53,11 @@ const place = computed(() => {
 </script>
 
 <template>
-  <p class="mt-5 text-5xl font-bold">{{ bottle.retiredAt === null ? `${percent(state.remaining)} left` : 'Retired' }}</p>
+  <p class="mt-5 text-5xl font-bold">{{ leftWords(bottle) }}</p>
   <p v-if="bottle.retiredWhy" class="text-xl">{{ show.said(bottle.retiredWhy) }}</p>
   <p v-else class="text-xl">
-    {{ state.rollsLeft === null ? '' : `good for ${showRollsLeft(state.rollsLeft)} · `
-    }}<b class="font-mono">{{ volume(state.volumeMl) }}</b> of {{ volume(bottle.sizeMl) }} · {{ age }}
+    {{ goodForWords(bottle) === '' ? '' : `good for ${goodForWords(bottle)} · ` }}<b class="font-mono">{{ volume(state.volumeMl) }}</b> of
+    {{ volume(bottle.sizeMl) }} · {{ age }}
   </p>
   <LifeBar class="mt-4" :used="state.used" :aged="state.aged" />
   <p v-if="bottle.retiredAt === null" class="mb-4 text-quiet">Its life is set by {{ reasons[state.governs] }}.</p>

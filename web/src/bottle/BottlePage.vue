@@ -2,12 +2,13 @@
 import { showParts, type LifeCurve } from '@selvrin/core'
 import { api, type BottlePage, type LedgerEntry } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
-import { call, sentence } from '../api/call'
-import { onChange } from '../api/live'
+import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import { usePage } from '../api/usePage'
 import { now } from '../clock'
+import PageState from '../fields/PageState.vue'
 import TakeBackPanel from '../fields/TakeBackPanel.vue'
 import BathMark from '../marks/BathMark.vue'
 import { showMoment, showRolls } from '../marks/words'
@@ -38,27 +39,28 @@ const route = useRoute()
 const bottle = shallowRef<BottlePage | null>(null)
 const curve = shallowRef<LifeCurve | null>(null)
 const older = shallowRef<{ rows: LedgerEntry[]; more: boolean }>({ rows: [], more: false })
-const missing = ref('')
 const panel = ref<Panel | null>(null)
 const wrong = shallowRef<LedgerEntry | null>(null)
 const newId = ref(uuid())
 const { busy, problem, act } = useAction()
 const id = computed(() => String(route.params.id))
 
-async function load(): Promise<void> {
-  const asked = id.value
-  try {
-    const [page, life] = await Promise.all([
-      call(api.bottle.get, { params: { id: asked } }),
-      call(api.bottle.life, { params: { id: asked } }),
+const page = usePage(
+  async () => {
+    const [got, life] = await Promise.all([
+      call(api.bottle.get, { params: { id: id.value } }),
+      call(api.bottle.life, { params: { id: id.value } }),
     ])
-    if (asked !== id.value) return
-    show(page)
-    curve.value = life
-  } catch (error) {
-    missing.value = sentence(error)
-  }
-}
+    return { got, life }
+  },
+  (event) => event.id === id.value || event.subject === 'rule',
+)
+const { load, missing } = page
+watch(page.value, (answer) => {
+  if (answer) show(answer.got)
+  else bottle.value = null
+  curve.value = answer?.life ?? null
+})
 function show(page: BottlePage): void {
   bottle.value = page
   older.value = { rows: [], more: page.more }
@@ -71,8 +73,7 @@ async function loadOlder(): Promise<void> {
     older.value = { rows: [...older.value.rows, ...page.rows], more: page.more }
   })
 }
-watch(id, () => ((bottle.value = null), (missing.value = ''), void load()), { immediate: true })
-onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === id.value || event.subject === 'rule') && load())))
+watch(id, () => page.begin(), { immediate: true })
 
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const actions = computed(() => (bottle.value && session.isTechnician ? actionsOf(bottle.value) : { first: [], more: [] }))
@@ -99,8 +100,10 @@ async function done(page?: BottlePage): Promise<void> {
 
 <template>
   <div class="station">
-    <p v-if="missing" class="text-xl">{{ missing }} <RouterLink to="/shelf" class="link">Back to the shelf</RouterLink></p>
-    <template v-else-if="bottle">
+    <template v-if="bottle">
+      <p v-if="missing || page.problem.value" role="status" class="mb-2 border-l-4 border-alarm pl-3 font-semibold">
+        This may be old. {{ missing || page.problem.value }}
+      </p>
       <RouterLink to="/shelf" class="link inline-flex min-h-11 items-center">← Shelf</RouterLink>
       <div class="grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-10 max-lg:grid-cols-1">
         <section>
@@ -179,6 +182,6 @@ async function done(page?: BottlePage): Promise<void> {
         @take="reverse"
       />
     </template>
-    <p v-else class="text-quiet" role="status">Fetching the bottle as of {{ showMoment(now(), zone) }} …</p>
+    <PageState v-else :missing="missing" :problem="page.problem.value" what="the bottle" back="Back to the shelf" back-to="/shelf" />
   </div>
 </template>

@@ -4,7 +4,8 @@ import type { Bottle } from '@selvrin/core/contract'
 import { computed } from 'vue'
 import BathMark from '../marks/BathMark.vue'
 import TallyMarks from '../marks/TallyMarks.vue'
-import { cssPercent, percent, showDay, showRollsLeft } from '../marks/words'
+import { cssPercent, showDay } from '../marks/words'
+import { goodForWords, leftWords } from './lifeWords'
 
 /** A bottle as it stands on the shelf, drawn to scale: a litre and a half is twice the girth of a small one. */
 const { bottle, zone, first, flag } = defineProps<{ bottle: Bottle; zone: string; first: boolean; flag: string }>()
@@ -17,8 +18,8 @@ const fill = computed(() => Math.min(1, bottle.state.volumeMl / bottle.sizeMl))
 const level = computed(() => 139 - fill.value * 112)
 const colour = computed(() => `var(--${markOf(bottle.family).colour})`)
 const counted = computed(() => (bottle.use.school === 'one-shot' ? 0 : bottle.state.rolls + bottle.state.paper))
-const left = computed(() => (bottle.retiredAt === null ? `${percent(bottle.state.remaining)} left` : 'Retired'))
-const rolls = computed(() => (bottle.state.rollsLeft === null || bottle.retiredAt !== null ? '' : showRollsLeft(bottle.state.rollsLeft)))
+const left = computed(() => leftWords(bottle))
+const rolls = computed(() => goodForWords(bottle))
 const outline = 'M36 10h28v8c0 6 4 8 12 12l16 7c5 2 7 6 7 11v86c0 4-2 5-5 5H6c-3 0-5-1-5-5V48c0-5 2-9 7-11l16-7c8-4 12-6 12-12z'
 </script>
 

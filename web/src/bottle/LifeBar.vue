@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { cssPercent, percent } from '../marks/words'
+import { computed } from 'vue'
+import { cssPercent } from '../marks/words'
+import { lifeShares } from './lifeWords'
 
 /** Use and age apart, and what is left. */
 const { used, aged } = defineProps<{ used: number; aged: number }>()
+const shares = computed(() => lifeShares(used, aged))
 </script>
 
 <template>
@@ -12,7 +15,7 @@ const { used, aged } = defineProps<{ used: number; aged: number }>()
       <div class="aged" :style="{ width: cssPercent(Math.min(aged, 1 - used)) }" />
     </div>
     <p class="mt-1">
-      <b>{{ percent(used) }}</b> used · <b>{{ percent(aged) }}</b> aged · <b>{{ percent(Math.max(0, 1 - used - aged)) }}</b> left
+      <b>{{ shares.used }} %</b> used · <b>{{ shares.aged }} %</b> aged · <b>{{ shares.left }} %</b> left
     </p>
   </div>
 </template>

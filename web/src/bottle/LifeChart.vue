@@ -8,7 +8,8 @@ import { computed, useTemplateRef } from 'vue'
 import { guideOf } from '@selvrin/core'
 import { chartStyle } from '../chart/style'
 import { useChart } from '../chart/useChart'
-import { percent, showDate, showDay, inSentence } from '../marks/words'
+import { lifeShares } from './lifeWords'
+import { showDate, showDay, inSentence } from '../marks/words'
 
 use([LineChart, GridComponent, MarkLineComponent, SVGRenderer])
 
@@ -21,7 +22,8 @@ const says = computed(() => {
   const point = last.value
   if (!point) return 'Nothing has happened to it yet.'
   const end = curve.endsAt === null ? 'Neither use nor age will end it.' : `At this rate it ends on ${showDate(curve.endsAt, zone)}.`
-  return `${percent(point.used)} used, ${percent(point.aged)} aged. ${end}`
+  const shares = lifeShares(point.used, point.aged)
+  return `${shares.used} % used, ${shares.aged} % aged. ${end}`
 })
 const signs = { keep: 'circle', marginal: 'triangle', failed: 'rect' } as const
 

@@ -8,7 +8,7 @@ import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
-import { percent, showRollsLeft } from '../marks/words'
+import { counted, percent, showRollsLeft } from '../marks/words'
 import NoticeList from '../proof/NoticeList.vue'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
@@ -22,6 +22,7 @@ import { todoList } from './todo'
 import { useQuickUse } from './useQuickUse'
 import { paperBath, usualLoad } from './usualLoad'
 import { sink, useShelfDrag } from './useShelfDrag'
+import WaitFor from '../fields/WaitFor.vue'
 
 const ShelvesPanel = defineAsyncComponent(() => import('./ShelvesPanel.vue'))
 const session = useSession()
@@ -61,7 +62,7 @@ const todo = computed(() => todoList(inUse.value, mixes.rows, runs.rows, supply.
 const summary = computed(() => {
   const left = (wanted: string) =>
     inUse.value.filter((bottle) => bottle.family === wanted).reduce((sum, bottle) => sum + (bottle.state.rollsLeft ?? 0), 0)
-  return `${inUse.value.length} bottles · ${showRollsLeft(Math.floor(left('film-developer')))} left in film developer, ${Math.floor(left('fixer'))} in fixer`
+  return `${counted(inUse.value.length, 'bottle')} · ${showRollsLeft(left('film-developer'))} left in film developer, ${showRollsLeft(left('fixer'))} in fixer`
 })
 function openCode(): void {
   const only = shown.value[0]
@@ -122,65 +123,68 @@ watch(
         <RouterLink v-if="session.isTechnician" to="/shelf/waste" class="link inline-flex min-h-12 items-center">Waste</RouterLink>
       </div>
       <NoticeList v-if="!session.isTechnician" class="mb-4" />
-      <ProblemLine :problem="bottles.problem || problem || quick.problem.value" />
-      <p v-if="!bottles.loaded && !bottles.problem" class="text-quiet">Fetching the bottles …</p>
-      <p v-else-if="bottles.loaded && inUse.length === 0" class="text-xl">
-        The shelf is empty. Open the Formulary, pick a formula and mix it; its bottles will stand here.
-      </p>
-      <p v-else-if="bottles.loaded && shown.length === 0" class="text-xl">No bottle like that stands here.</p>
-      <section v-for="plank in planks" :key="plank.id" :aria-label="plank.name">
-        <h2 class="flex items-baseline gap-3 pt-2 text-lg font-bold">
-          {{ plank.name }}
-          <span v-if="plank.celsius !== null" class="font-normal text-quiet">{{ show.temperature(plank.celsius) }}</span>
-        </h2>
-        <ul class="flex min-h-14 flex-wrap items-end" :data-shelf="plank.id">
-          <template v-for="group in plank.groups" :key="group.family">
-            <li v-for="(bottle, i) in group.bottles" :key="bottle.id" class="grow" :data-bottle="bottle.id">
-              <div class="plank flex flex-col items-start px-2.5 pt-1">
-                <h3 v-if="i === 0" class="pt-1 text-sm font-semibold text-quiet">{{ group.name }}</h3>
-                <BottleVessel :bottle="bottle" :zone="zone" :first="first.has(bottle.id)" :flag="flagOf(bottle)" />
-              </div>
-              <div v-if="session.isTechnician" class="min-h-13 max-w-48 px-2.5 pt-1">
-                <button
-                  v-if="canTap(bottle)"
-                  class="min-h-11 w-full cursor-pointer rounded-sm border border-quiet bg-panel px-1 text-[15px] font-semibold disabled:text-quiet"
-                  :disabled="quick.busy.value !== ''"
-                  :aria-label="`${bottle.label}: poured back, ${usualLoad} ${paperBath(bottle) ? 'prints' : 'rolls'}`"
-                  @click="quick.pourBack(bottle)"
-                >
-                  <span aria-hidden="true">↩</span> back, {{ usualLoad }} {{ paperBath(bottle) ? 'prints' : 'rolls' }}
-                </button>
-              </div>
+      <ProblemLine :problem="problem || quick.problem.value" />
+      <WaitFor :of="[bottles, shelves]" what="the bottles">
+        <p v-if="inUse.length === 0" class="text-xl">
+          The shelf is empty. Open the Formulary, pick a formula and mix it; its bottles will stand here.
+        </p>
+        <p v-else-if="shown.length === 0" class="text-xl">No bottle like that stands here.</p>
+        <section v-for="plank in planks" :key="plank.id" :aria-label="plank.name">
+          <h2 class="flex items-baseline gap-3 pt-2 text-lg font-bold">
+            {{ plank.name }}
+            <span v-if="plank.celsius !== null" class="font-normal text-quiet">{{ show.temperature(plank.celsius) }}</span>
+          </h2>
+          <ul class="flex min-h-14 flex-wrap items-end" :data-shelf="plank.id">
+            <template v-for="group in plank.groups" :key="group.family">
+              <li v-for="(bottle, i) in group.bottles" :key="bottle.id" class="grow" :data-bottle="bottle.id">
+                <div class="plank flex flex-col items-start px-2.5 pt-1">
+                  <h3 v-if="i === 0" class="pt-1 text-sm font-semibold text-quiet">{{ group.name }}</h3>
+                  <BottleVessel :bottle="bottle" :zone="zone" :first="first.has(bottle.id)" :flag="flagOf(bottle)" />
+                </div>
+                <div v-if="session.isTechnician" class="min-h-13 max-w-48 px-2.5 pt-1">
+                  <button
+                    v-if="canTap(bottle)"
+                    class="min-h-11 w-full cursor-pointer rounded-sm border border-quiet bg-panel px-1 text-[15px] font-semibold disabled:text-quiet"
+                    :disabled="quick.busy.value !== ''"
+                    :aria-label="`${bottle.label}: poured back, ${usualLoad} ${paperBath(bottle) ? 'prints' : 'rolls'}`"
+                    @click="quick.pourBack(bottle)"
+                  >
+                    <span aria-hidden="true">↩</span> back, {{ usualLoad }} {{ paperBath(bottle) ? 'prints' : 'rolls' }}
+                  </button>
+                </div>
+              </li>
+            </template>
+            <li class="min-w-4 grow-[1000]" aria-hidden="true">
+              <div class="plank" />
+              <div v-if="session.isTechnician" class="min-h-13" />
             </li>
-          </template>
-          <li class="min-w-4 grow-[1000]" aria-hidden="true">
-            <div class="plank" />
-            <div v-if="session.isTechnician" class="min-h-13" />
-          </li>
-        </ul>
-      </section>
-      <div
-        v-if="session.isTechnician && inUse.length > 0"
-        class="mt-4 flex min-h-16 items-center rounded-sm border-2 border-dashed border-quiet px-4 text-quiet"
-        :data-shelf="sink"
-      >
-        Sink: drag a bottle here to pour it away. On its page: Retire.
-      </div>
+          </ul>
+        </section>
+        <div
+          v-if="session.isTechnician && inUse.length > 0"
+          class="mt-4 flex min-h-16 items-center rounded-sm border-2 border-dashed border-quiet px-4 text-quiet"
+          :data-shelf="sink"
+        >
+          Sink: drag a bottle here to pour it away. On its page: Retire.
+        </div>
+      </WaitFor>
     </section>
     <aside v-if="session.isTechnician" class="card self-start max-lg:row-start-1">
       <h2 class="mb-3 text-xl font-bold">Before tonight</h2>
-      <ol v-if="todo.length > 0" class="space-y-3">
-        <li v-for="(task, i) in todo" :key="task.key" class="flex gap-3">
-          <b class="font-mono">{{ i + 1 }}</b>
-          <p>
-            <RouterLink :to="task.to" class="text-lg font-bold underline-offset-4 hover:underline">{{ task.what }}</RouterLink>
-            <span class="block text-quiet">{{ show.said(task.why) }}</span>
-          </p>
-        </li>
-      </ol>
-      <p v-else>Nothing is due. Pour and go.</p>
-      <RouterLink v-if="todo[0]" :to="todo[0].to" class="button button-main mt-4 w-full">Start with {{ todo[0].short }}</RouterLink>
-      <RouterLink v-else to="/tanks/plan" class="button button-main mt-4 w-full">Plan a run</RouterLink>
+      <WaitFor :of="[bottles, mixes, runs, supply]" what="what is due">
+        <ol v-if="todo.length > 0" class="space-y-3">
+          <li v-for="(task, i) in todo" :key="task.key" class="flex gap-3">
+            <b class="font-mono">{{ i + 1 }}</b>
+            <p>
+              <RouterLink :to="task.to" class="text-lg font-bold underline-offset-4 hover:underline">{{ task.what }}</RouterLink>
+              <span class="block text-quiet">{{ show.said(task.why) }}</span>
+            </p>
+          </li>
+        </ol>
+        <p v-else>Nothing is due. Pour and go.</p>
+        <RouterLink v-if="todo[0]" :to="todo[0].to" class="button button-main mt-4 w-full">Start with {{ todo[0].short }}</RouterLink>
+        <RouterLink v-else to="/tanks/plan" class="button button-main mt-4 w-full">Plan a run</RouterLink>
+      </WaitFor>
     </aside>
     <div
       v-if="quick.written.value"

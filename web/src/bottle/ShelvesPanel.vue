@@ -10,6 +10,7 @@ import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
 import { useShelves } from '../stores'
+import WaitFor from '../fields/WaitFor.vue'
 
 /** The places bottles stand, with their temperature. */
 defineEmits<{ close: [] }>()
@@ -49,15 +50,17 @@ async function remove(shelf: Shelf): Promise<void> {
 
 <template>
   <ModalPanel open wide title="Shelves" @close="$emit('close')">
-    <ul class="mb-4 divide-y divide-line border-y border-line">
-      <li v-for="shelf in shelves.rows" :key="shelf.id" class="flex flex-wrap items-center gap-4 py-1">
-        <b class="min-w-40 flex-1 text-lg">{{ shelf.name }}</b>
-        <span class="font-mono">{{ show.temperature(shelf.celsius) }}</span>
-        <button class="link min-h-11" @click="edit(shelf)">Change {{ shelf.name }}</button>
-        <button class="link min-h-11" @click="remove(shelf)">Take {{ shelf.name }} away</button>
-      </li>
-      <li v-if="shelves.loaded && shelves.rows.length === 0" class="py-3">None yet: bottles stand together until there is one.</li>
-    </ul>
+    <WaitFor :of="[shelves]" what="the shelves">
+      <ul class="mb-4 divide-y divide-line border-y border-line">
+        <li v-for="shelf in shelves.rows" :key="shelf.id" class="flex flex-wrap items-center gap-4 py-1">
+          <b class="min-w-40 flex-1 text-lg">{{ shelf.name }}</b>
+          <span class="font-mono">{{ show.temperature(shelf.celsius) }}</span>
+          <button class="link min-h-11" @click="edit(shelf)">Change {{ shelf.name }}</button>
+          <button class="link min-h-11" @click="remove(shelf)">Take {{ shelf.name }} away</button>
+        </li>
+        <li v-if="shelves.loaded && shelves.rows.length === 0" class="py-3">None yet: bottles stand together until there is one.</li>
+      </ul>
+    </WaitFor>
     <form class="grid grid-cols-[2fr_1fr_auto] items-start gap-4 max-sm:grid-cols-1" @submit.prevent="save">
       <TextField v-model="name" :label="editing ? `${editing.name} is called` : 'A new shelf'" />
       <QuantityField v-model="celsius" kind="temperature" label="How warm" />

@@ -3,7 +3,6 @@ import { costPerRoll, type Formula, type RollCost } from '@selvrin/core'
 import { computed, onMounted } from 'vue'
 import { belowReorder, costOf, lackingFor, pricesFor } from '../chemical/chemistry'
 import { now } from '../clock'
-import ProblemLine from '../fields/ProblemLine.vue'
 import { showMoney } from '../formula/missing'
 import BathMark from '../marks/BathMark.vue'
 import { daysBetween, showDate, showRollsLeft, showSpan } from '../marks/words'
@@ -12,6 +11,7 @@ import { useShow } from '../session/useShow'
 import { useBottles, useFormulas, useJars } from '../stores'
 import { useSupply } from './supply'
 import { digits } from '../session/manner'
+import WaitFor from '../fields/WaitFor.vue'
 
 /** How long each formula lasts and what to pour first; what to order for the mixes ahead; what a roll really costs. */
 const session = useSession()
@@ -81,72 +81,73 @@ const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?
     <RouterLink to="/shelf" class="link inline-flex min-h-11 items-center">← Shelf</RouterLink>
     <h1 class="mb-1 text-3xl font-bold">What lasts how long</h1>
     <p class="mb-4 text-lg text-quiet">At the rate of the last four weeks, and with what is planned.</p>
-    <ProblemLine :problem="supply.problem" />
-    <p v-if="supply.loaded && rows.length === 0" class="text-xl">No bottle with a count stands on the shelf yet.</p>
-    <div class="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-10 max-lg:grid-cols-1">
-      <ol>
-        <li v-for="row in rows" :key="row.formulaId" class="flex items-start gap-4 border-b border-line py-3">
-          <BathMark :family="row.family" :size="32" />
-          <div class="min-w-0 flex-1">
-            <RouterLink :to="`/formulary/${row.formulaId}`" class="text-xl font-bold underline-offset-4 hover:underline">{{
-              row.name
-            }}</RouterLink>
-            <p>
-              {{ showRollsLeft(row.rollsLeft) }} left<template v-if="row.rollsPerDay > 0"
-                >, {{ digits(row.rollsPerDay * 7, 1) }} a week</template
-              ><template v-if="row.plannedRolls > 0">, {{ row.plannedRolls }} planned</template>.
-              <template v-if="row.order.length > 0">
-                Pour
-                <template v-for="(id, i) in row.order" :key="id"
-                  >{{ i === 0 ? '' : ', then ' }}<RouterLink :to="`/shelf/${id}`" class="link">{{ label(id) }}</RouterLink></template
-                >.
-              </template>
+    <WaitFor :of="[supply, bottles, formulas, jars]" what="how long it lasts">
+      <p v-if="rows.length === 0" class="text-xl">No bottle with a count stands on the shelf yet.</p>
+      <div class="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-10 max-lg:grid-cols-1">
+        <ol>
+          <li v-for="row in rows" :key="row.formulaId" class="flex items-start gap-4 border-b border-line py-3">
+            <BathMark :family="row.family" :size="32" />
+            <div class="min-w-0 flex-1">
+              <RouterLink :to="`/formulary/${row.formulaId}`" class="text-xl font-bold underline-offset-4 hover:underline">{{
+                row.name
+              }}</RouterLink>
+              <p>
+                {{ showRollsLeft(row.rollsLeft) }} left<template v-if="row.rollsPerDay > 0"
+                  >, {{ digits(row.rollsPerDay * 7, 1) }} a week</template
+                ><template v-if="row.plannedRolls > 0">, {{ row.plannedRolls }} planned</template>.
+                <template v-if="row.order.length > 0">
+                  Pour
+                  <template v-for="(id, i) in row.order" :key="id"
+                    >{{ i === 0 ? '' : ', then ' }}<RouterLink :to="`/shelf/${id}`" class="link">{{ label(id) }}</RouterLink></template
+                  >.
+                </template>
+              </p>
+            </div>
+            <p class="text-right text-xl whitespace-nowrap">
+              <template v-if="row.runsOutAt === null"
+                ><span class="text-quiet">{{ row.rollsLeft > 0.05 ? 'beyond 4 months' : 'none that can serve' }}</span></template
+              >
+              <template v-else-if="daysBetween(now(), row.runsOutAt) < 1"><b>Mix it today</b></template>
+              <template v-else
+                ><b>Mix before {{ showDate(row.runsOutAt, zone) }}</b
+                ><br /><span class="text-base text-quiet"
+                  >in {{ showSpan(Math.round(daysBetween(now(), row.runsOutAt))) }}, {{ row.because === 'age' ? 'by age' : 'by use' }}</span
+                ></template
+              >
             </p>
-          </div>
-          <p class="text-right text-xl whitespace-nowrap">
-            <template v-if="row.runsOutAt === null"
-              ><span class="text-quiet">{{ row.rollsLeft > 0.05 ? 'beyond 4 months' : 'none that can serve' }}</span></template
-            >
-            <template v-else-if="daysBetween(now(), row.runsOutAt) < 1"><b>Mix it today</b></template>
-            <template v-else
-              ><b>Mix before {{ showDate(row.runsOutAt, zone) }}</b
-              ><br /><span class="text-base text-quiet"
-                >in {{ showSpan(Math.round(daysBetween(now(), row.runsOutAt))) }}, {{ row.because === 'age' ? 'by age' : 'by use' }}</span
-              ></template
-            >
-          </p>
-        </li>
-      </ol>
-      <div class="space-y-8">
-        <section aria-labelledby="shopping">
-          <h2 id="shopping" class="mb-2 text-2xl font-bold">Shopping list</h2>
-          <p v-if="jars.loaded && shopping.length === 0">The jars are enough for what is to be mixed in the next two weeks.</p>
-          <ul>
-            <li v-for="one in shopping" :key="one.chemical" class="border-b border-line py-2">
-              <b>{{ one.name }}</b> <span class="font-mono">{{ show.mass(one.wantedG) }}</span> wanted,
-              <span class="font-mono">{{ show.mass(one.heldG) }}</span> here<span class="block text-quiet">{{ one.why }}</span>
-            </li>
-          </ul>
-        </section>
-        <section aria-labelledby="costs">
-          <h2 id="costs" class="mb-2 text-2xl font-bold">What a roll costs</h2>
-          <p v-if="costs.length === 0" class="text-quiet">No finished bottle yet to reckon from.</p>
-          <ul>
-            <li v-for="one in costs" :key="one.id" class="border-b border-line py-2">
-              <b>{{ one.name }}</b>
-              <span v-for="cost in one.list" :key="cost.school" class="block">
-                {{ schools[cost.school] }}: <b v-if="cost.perRoll !== null" class="font-mono">{{ money(cost.perRoll) }}</b><span
-                  v-else
-                  class="text-quiet"
-                  >no price</span
-                >, {{ show.volume(cost.mlPerRoll) }} a roll over {{ Math.round(cost.rolls) }} rolls
-              </span>
-              <span class="block text-quiet">{{ one.otherwise }}</span>
-            </li>
-          </ul>
-          <p class="mt-2 text-quiet">From what finished bottles and runs really used up, at the jars’ purchase prices.</p>
-        </section>
+          </li>
+        </ol>
+        <div class="space-y-8">
+          <section aria-labelledby="shopping">
+            <h2 id="shopping" class="mb-2 text-2xl font-bold">Shopping list</h2>
+            <p v-if="jars.loaded && shopping.length === 0">The jars are enough for what is to be mixed in the next two weeks.</p>
+            <ul>
+              <li v-for="one in shopping" :key="one.chemical" class="border-b border-line py-2">
+                <b>{{ one.name }}</b> <span class="font-mono">{{ show.mass(one.wantedG) }}</span> wanted,
+                <span class="font-mono">{{ show.mass(one.heldG) }}</span> here<span class="block text-quiet">{{ one.why }}</span>
+              </li>
+            </ul>
+          </section>
+          <section aria-labelledby="costs">
+            <h2 id="costs" class="mb-2 text-2xl font-bold">What a roll costs</h2>
+            <p v-if="costs.length === 0" class="text-quiet">No finished bottle yet to reckon from.</p>
+            <ul>
+              <li v-for="one in costs" :key="one.id" class="border-b border-line py-2">
+                <b>{{ one.name }}</b>
+                <span v-for="cost in one.list" :key="cost.school" class="block">
+                  {{ schools[cost.school] }}: <b v-if="cost.perRoll !== null" class="font-mono">{{ money(cost.perRoll) }}</b><span
+                    v-else
+                    class="text-quiet"
+                    >no price</span
+                  >, {{ show.volume(cost.mlPerRoll) }} a roll over {{ Math.round(cost.rolls) }} rolls
+                </span>
+                <span class="block text-quiet">{{ one.otherwise }}</span>
+              </li>
+            </ul>
+            <p class="mt-2 text-quiet">From what finished bottles and runs really used up, at the jars’ purchase prices.</p>
+          </section>
+        </div>
       </div>
-    </div>
+    </WaitFor>
   </div>
 </template>

@@ -1,3 +1,4 @@
+import { goodForWords, leftWords, lifeShares } from './lifeWords'
 import { shelfBottle, today } from '../test/shelf'
 import { entryWords } from './entryWords'
 import { actionsOf } from './bottleActions'
@@ -91,12 +92,12 @@ test('a ledger line says what happened and how much went through', () => {
 describe('the shelves', () => {
   const film = { id: 's1', version: 1, name: 'Film bench', celsius: 20, position: 1 }
   const cold = { id: 's2', version: 1, name: 'Cold cupboard', celsius: 8, position: 2 }
-  test('stand in their order with their bottles, an empty one too; what stands on none comes last', () => {
+  test('stand in their order with their bottles, an empty one too; what stands on none comes first', () => {
     const planks = planksOf([shelfBottle({ label: 'F1', shelfId: 's2' }), shelfBottle({ label: 'F2', shelfId: null })], [film, cold])
     expect(planks.map((plank) => [plank.name, plank.groups.flatMap((group) => group.bottles.map((bottle) => bottle.label))])).toEqual([
+      ['On no shelf yet', ['F2']],
       ['Film bench', []],
       ['Cold cupboard', ['F1']],
-      ['On no shelf yet', ['F2']],
     ])
     expect(planksOf([shelfBottle({})], []).map((plank) => plank.name)).toEqual([''])
   })
@@ -158,4 +159,24 @@ test('what can be done with a bottle follows how it is used', () => {
   expect(panels({ use: { ...younger.use, school: 'replenished' } })[0]).toBe('replenish')
   expect(panels({ use: { ...younger.use, school: 'two-bath' } })).toContain('pair')
   expect(panels({ retiredAt: today, retiredWhy: 'old' })).toEqual(['pour'])
+})
+
+test('what use and age took and what is left come to a hundred, and an empty bottle has nothing left', () => {
+  for (let used = 0; used <= 1; used += 0.037)
+    for (let aged = 0; used + aged <= 1; aged += 0.041) {
+      const shares = lifeShares(used, aged)
+      expect(shares.used + shares.aged + shares.left).toBe(100)
+      expect(shares.left).toBe(Math.round((1 - used - aged) * 100))
+    }
+  const full = shelfBottle({})
+  const empty = { ...full, state: { ...full.state, volumeMl: 0 } }
+  expect([leftWords(full), leftWords(empty), goodForWords(empty)]).toEqual([expect.stringContaining('% left'), 'Empty', ''])
+  const left = (family: string, rollsLeft: number, remaining = 0.5) =>
+    goodForWords({ ...full, family, state: { ...full.state, rollsLeft, remaining } } as never)
+  expect([left('fixer', 12.9), left('print-developer', 40.2), left('print-developer', 1), left('fixer', 0, 0)]).toEqual([
+    '12 rolls',
+    '40 prints',
+    '1 print',
+    '',
+  ])
 })

@@ -30,7 +30,7 @@ export interface Plank {
   groups: ShelfGroup[]
 }
 
-/** The shelves in their order, each with its bottles by family and use; what stands on none comes last. A house without shelves has one. */
+/** The shelves in their order, each with its bottles by family and use; what stands on none comes first. A house without shelves has one. */
 export function planksOf(bottles: Bottle[], shelves: Shelf[]): Plank[] {
   const known = new Set(shelves.map((shelf) => shelf.id))
   const rest = bottles.filter((bottle) => bottle.shelfId === null || !known.has(bottle.shelfId))
@@ -40,9 +40,10 @@ export function planksOf(bottles: Bottle[], shelves: Shelf[]): Plank[] {
     celsius,
     groups: shelfGroups(bottles.filter((bottle) => bottle.shelfId === id)),
   }))
+  // what has just been mixed is looked for first, and is to be put somewhere
   return rest.length === 0
     ? planks
-    : [...planks, { id: '', name: shelves.length === 0 ? '' : 'On no shelf yet', celsius: null, groups: shelfGroups(rest) }]
+    : [{ id: '', name: shelves.length === 0 ? '' : 'On no shelf yet', celsius: null, groups: shelfGroups(rest) }, ...planks]
 }
 
 /** Bottles whose label or code begins with what was typed. */

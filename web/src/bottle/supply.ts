@@ -1,7 +1,8 @@
 import { api, type ConsumptionRow, type SupplyRow } from '@selvrin/core/contract'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import { call, sentence } from '../api/call'
+import { call } from '../api/call'
+import { keepTrying } from '../api/keepTrying'
 import { onChange } from '../api/live'
 
 const settleMs = 400
@@ -13,17 +14,20 @@ export const useSupply = defineStore('supply', () => {
   const loaded = ref(false)
   const problem = ref('')
   let again = 0
+  let turn = 0
   async function load(fresh = false): Promise<void> {
     if (loaded.value && !fresh) return
-    try {
-      const answer = await call(api.shelf.supply)
-      supplies.value = answer.supplies
-      consumption.value = answer.consumption
-      loaded.value = true
-      problem.value = ''
-    } catch (error) {
-      problem.value = sentence(error)
-    }
+    const mine = ++turn
+    const answer = await keepTrying(
+      () => call(api.shelf.supply),
+      (said) => void (problem.value = said),
+      () => mine !== turn,
+    ).catch(() => null)
+    if (answer === null || mine !== turn) return
+    supplies.value = answer.supplies
+    consumption.value = answer.consumption
+    loaded.value = true
+    problem.value = ''
   }
   onChange((event) => {
     if (!loaded.value || (event !== 'all' && event.subject !== 'bottle' && event.subject !== 'run')) return

@@ -2,11 +2,11 @@
 import { checkChart, showParts, showTime, type Finding } from '@selvrin/core'
 import type { ChartRow } from '@selvrin/core/contract'
 import { computed, onMounted, ref } from 'vue'
-import ProblemLine from '../fields/ProblemLine.vue'
 import { useShow } from '../session/useShow'
 import { useChart, useFormulas } from '../stores'
 import ChartRowForm from './ChartRowForm.vue'
 import ChartRowPanel from './ChartRowPanel.vue'
+import WaitFor from '../fields/WaitFor.vue'
 
 /** The darkroom's own development chart: every row with its source and what is wrong with it; rows are added, mended, tried, taken out. */
 const show = useShow()
@@ -52,55 +52,56 @@ async function done(): Promise<void> {
     <section>
       <RouterLink to="/tanks" class="link inline-flex min-h-11 items-center">← Tanks</RouterLink>
       <h1 class="mb-3 text-3xl font-bold">Development chart</h1>
-      <ProblemLine :problem="chart.problem" />
-      <p v-if="wrong.size > 0" class="mb-3 text-lg">
-        <b>{{ wrong.size === 1 ? 'One set of times' : `${wrong.size} sets of times` }} cannot be right.</b> Each is said at its last row;
-        plans that do not need it go on.
-      </p>
-      <div class="overflow-x-auto">
-        <table class="w-full border-collapse text-left">
-          <thead>
-            <tr class="border-b-2 border-ink">
-              <th class="py-2 pr-3">Film</th>
-              <th class="pr-3">EI</th>
-              <th class="pr-3">Developer</th>
-              <th class="pr-3">At</th>
-              <th class="pr-3 text-right">Time</th>
-              <th class="pr-3">Source</th>
-              <th><span class="sr-only">What to do</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            <template v-for="row in sorted" :key="row.id">
-              <tr class="border-b border-line">
-                <td class="py-2 pr-3 font-semibold">{{ row.film }}</td>
-                <td class="pr-3">{{ row.ei }}</td>
-                <td class="pr-3">{{ named.get(row.formulaId) }}, {{ showParts(row.parts) }}</td>
-                <td class="pr-3 font-mono whitespace-nowrap">{{ show.temperature(row.temperatureC) }}</td>
-                <td class="pr-3 text-right font-mono text-lg font-bold">{{ showTime(row.seconds) }}</td>
-                <td class="pr-3 text-quiet">
-                  {{ row.source }}{{ row.note ? `: ${row.note}` : '' }}<b v-if="row.tried" class="text-ink"> · tried</b>
-                </td>
-                <td>
-                  <button
-                    type="button"
-                    class="link min-h-11 whitespace-nowrap"
-                    :aria-label="`Change ${row.film}, ${show.temperature(row.temperatureC)}`"
-                    @click="open = row"
-                  >
-                    change
-                  </button>
-                </td>
+      <WaitFor :of="[chart, formulas]" what="the chart">
+        <p v-if="wrong.size > 0" class="mb-3 text-lg">
+          <b>{{ wrong.size === 1 ? 'One set of times' : `${wrong.size} sets of times` }} cannot be right.</b> Each is said at its last row;
+          plans that do not need it go on.
+        </p>
+        <div class="overflow-x-auto">
+          <table class="w-full border-collapse text-left">
+            <thead>
+              <tr class="border-b-2 border-ink">
+                <th class="py-2 pr-3">Film</th>
+                <th class="pr-3">EI</th>
+                <th class="pr-3">Developer</th>
+                <th class="pr-3">At</th>
+                <th class="pr-3 text-right">Time</th>
+                <th class="pr-3">Source</th>
+                <th><span class="sr-only">What to do</span></th>
               </tr>
-              <tr v-for="finding in wrong.get(row.id) ?? []" :key="finding.message" class="border-b border-line">
-                <td colspan="7" class="py-2">
-                  <b :class="finding.severity === 'error' ? 'text-alarm' : ''">{{ show.said(finding.message) }}</b>
-                </td>
-              </tr>
-            </template>
-          </tbody>
-        </table>
-      </div>
+            </thead>
+            <tbody>
+              <template v-for="row in sorted" :key="row.id">
+                <tr class="border-b border-line">
+                  <td class="py-2 pr-3 font-semibold">{{ row.film }}</td>
+                  <td class="pr-3">{{ row.ei }}</td>
+                  <td class="pr-3">{{ named.get(row.formulaId) }}, {{ showParts(row.parts) }}</td>
+                  <td class="pr-3 font-mono whitespace-nowrap">{{ show.temperature(row.temperatureC) }}</td>
+                  <td class="pr-3 text-right font-mono text-lg font-bold">{{ showTime(row.seconds) }}</td>
+                  <td class="pr-3 text-quiet">
+                    {{ row.source }}{{ row.note ? `: ${row.note}` : '' }}<b v-if="row.tried" class="text-ink"> · tried</b>
+                  </td>
+                  <td>
+                    <button
+                      type="button"
+                      class="link min-h-11 whitespace-nowrap"
+                      :aria-label="`Change ${row.film}, ${show.temperature(row.temperatureC)}`"
+                      @click="open = row"
+                    >
+                      change
+                    </button>
+                  </td>
+                </tr>
+                <tr v-for="finding in wrong.get(row.id) ?? []" :key="finding.message" class="border-b border-line">
+                  <td colspan="7" class="py-2">
+                    <b :class="finding.severity === 'error' ? 'text-alarm' : ''">{{ show.said(finding.message) }}</b>
+                  </td>
+                </tr>
+              </template>
+            </tbody>
+          </table>
+        </div>
+      </WaitFor>
     </section>
     <ChartRowForm :row="mending" :developers="developers" @kept="done" @leave="mending = null" />
     <ChartRowPanel

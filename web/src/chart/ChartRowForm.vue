@@ -9,11 +9,13 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
+import { useTyped } from '../fields/typed'
 
 /** A new row of the chart, or one that is mended. */
 const { row, developers } = defineProps<{ row: ChartRow | null; developers: { value: string; name: string }[] }>()
 const emit = defineEmits<{ kept: []; leave: [] }>()
 const { busy, problem, current, act } = useAction()
+const typing = useTyped()
 const id = ref(uuid())
 const draftOf = (of: ChartRow | null) => ({
   film: of?.film ?? '',
@@ -63,6 +65,7 @@ async function keep(): Promise<void> {
   )
   if (!good) return
   id.value = uuid()
+  typing.kept()
   if (!row) draft.seconds = null
   emit('kept')
 }

@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { catalogue as builtIn, type Chemical } from '@selvrin/core'
+import { catalogue as builtIn, searchText, type Chemical } from '@selvrin/core'
 import { computed, onMounted, ref } from 'vue'
 import ProblemLine from '../fields/ProblemLine.vue'
-import TextField from '../fields/TextField.vue'
 import { useChemicals } from '../stores'
 import { catalogue } from './chemistry'
 import ChemicalPanel from './ChemicalPanel.vue'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
+import FindField from '../fields/FindField.vue'
+import { matches } from '../fields/matches'
+import { alsoCalled, notTheSame } from './names'
 
 const session = useSession()
 const show = useShow()
@@ -18,7 +20,7 @@ const words = ref('')
 const open = ref<Chemical | 'new' | null>(null)
 const shown = computed(() =>
   Object.values(catalogue())
-    .filter((one) => `${one.name} ${one.id} ${one.note}`.toLowerCase().includes(words.value.trim().toLowerCase()))
+    .filter((one) => matches(searchText(one.id, catalogue()), words.value))
     .sort((a, b) => a.name.localeCompare(b.name)),
 )
 const standing = (id: string) => (!own.rows.some((row) => row.id === id) ? '' : Object.hasOwn(builtIn, id) ? 'own figures' : 'own chemical')
@@ -38,7 +40,15 @@ const soluble = (chemical: Chemical) => {
     <RouterLink to="/formulary/jars" class="link inline-flex min-h-11 items-center">← Jars</RouterLink>
     <div class="mb-4 flex flex-wrap items-end gap-5">
       <h1 class="text-3xl font-bold">Chemicals</h1>
-      <div class="w-72"><TextField v-model="words" label="Find" /></div>
+      <FindField
+        v-model="words"
+        class="w-72"
+        label="Find"
+        kept="chemicals"
+        :count="shown.length"
+        :of="Object.keys(catalogue()).length"
+        what="chemicals"
+      />
       <button class="button button-small button-main ml-auto" @click="open = 'new'">One of our own</button>
     </div>
     <ProblemLine :problem="own.problem" />
@@ -48,6 +58,8 @@ const soluble = (chemical: Chemical) => {
           <b class="text-lg">{{ chemical.name }}</b><b v-if="standing(chemical.id)" class="ml-2 text-primary">{{
             standing(chemical.id)
           }}</b>
+          <p v-if="alsoCalled(chemical.id)">{{ alsoCalled(chemical.id) }}</p>
+          <p v-if="notTheSame(chemical.id)" class="font-semibold">{{ notTheSame(chemical.id) }}</p>
           <p class="text-quiet">
             {{ chemical.molarMass === null ? 'by mass only' : `${show.plain(chemical.molarMass)} g/mol` }} · {{ soluble(chemical)
             }}{{ chemical.note ? ` · ${show.said(chemical.note)}` : '' }} · {{ chemical.source }}

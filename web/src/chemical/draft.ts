@@ -1,6 +1,6 @@
 import type { Chemical, Nature } from '@selvrin/core'
 import type { ChemicalBody } from '@selvrin/core/contract'
-import { chemicalBody } from '@selvrin/core/contract'
+import { schemaSentence, chemicalBody } from '@selvrin/core/contract'
 
 /** A chemical as it is being typed; what has no field here stays as it was, or as in the chemical it is like. */
 export interface ChemicalDraft {
@@ -97,7 +97,7 @@ export function readChemical(draft: ChemicalDraft): { body: ChemicalBody | null;
     note: draft.note,
     source: draft.source,
   }
-  const parsed = chemicalBody.safeParse(candidate)
+  const parsed = chemicalBody.safeParse(candidate, { error: schemaSentence })
   if (!parsed.success && Object.keys(problems).length === 0) {
     const issue = parsed.error.issues[0]
     const field = String(issue?.path[0] ?? 'name')

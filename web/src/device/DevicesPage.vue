@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import type { Device, DeviceKind } from '@selvrin/core/contract'
 import { computed, onMounted, onScopeDispose, ref } from 'vue'
-import ProblemLine from '../fields/ProblemLine.vue'
 import { useShow } from '../session/useShow'
 import { useDevices } from '../stores'
 import CalibratePanel from './CalibratePanel.vue'
 import DevicePanel from './DevicePanel.vue'
 import { useReadings } from './readings'
 import { digits } from '../session/manner'
+import WaitFor from '../fields/WaitFor.vue'
 
 /** The scales, thermometers and pH meters at the bench: what they say now, and how they are reached. */
 const show = useShow()
@@ -44,39 +44,40 @@ const rows = computed(() =>
       <h1 class="text-3xl font-bold">At the bench</h1>
       <button class="button button-small ml-auto" @click="open = 'new'">Add a device</button>
     </div>
-    <ProblemLine :problem="devices.problem" />
-    <ul>
-      <li
-        v-for="{ device, says, moving } in rows"
-        :key="device.id"
-        class="grid grid-cols-[1fr_16rem_auto] items-center gap-6 border-b border-line py-4 max-sm:grid-cols-1"
-      >
-        <div>
-          <b class="text-2xl">{{ device.name }}</b>
-          <p class="text-quiet">
-            {{ words[device.kind] }} at <span class="font-mono">{{ device.host }}:{{ device.port }}</span
-            >{{ device.simulated ? ', simulated' : '' }}
+    <WaitFor :of="[devices]" what="the devices">
+      <ul>
+        <li
+          v-for="{ device, says, moving } in rows"
+          :key="device.id"
+          class="grid grid-cols-[1fr_16rem_auto] items-center gap-6 border-b border-line py-4 max-sm:grid-cols-1"
+        >
+          <div>
+            <b class="text-2xl">{{ device.name }}</b>
+            <p class="text-quiet">
+              {{ words[device.kind] }} at <span class="font-mono">{{ device.host }}:{{ device.port }}</span
+              >{{ device.simulated ? ', simulated' : '' }}
+            </p>
+            <p v-if="device.calibration" class="text-quiet">
+              Calibrated: slope {{ Math.round(device.calibration.slope * 100) }} %, {{ device.calibration.offset >= 0 ? '+' : '−'
+              }}{{ digits(Math.abs(device.calibration.offset), 2) }} at pH 7
+            </p>
+          </div>
+          <p class="text-right text-4xl font-bold max-sm:text-left">
+            <span v-if="!device.active" class="text-xl font-normal text-quiet">switched off</span>
+            <span v-else-if="says" class="font-mono">{{ says }}</span>
+            <span v-else class="text-xl text-alarm">does not answer</span>
+            <span v-if="moving" class="block text-base font-normal text-quiet">still moving</span>
           </p>
-          <p v-if="device.calibration" class="text-quiet">
-            Calibrated: slope {{ Math.round(device.calibration.slope * 100) }} %, {{ device.calibration.offset >= 0 ? '+' : '−'
-            }}{{ digits(Math.abs(device.calibration.offset), 2) }} at pH 7
-          </p>
-        </div>
-        <p class="text-right text-4xl font-bold max-sm:text-left">
-          <span v-if="!device.active" class="text-xl font-normal text-quiet">switched off</span>
-          <span v-else-if="says" class="font-mono">{{ says }}</span>
-          <span v-else class="text-xl text-alarm">does not answer</span>
-          <span v-if="moving" class="block text-base font-normal text-quiet">still moving</span>
-        </p>
-        <div class="flex gap-2">
-          <button v-if="device.kind === 'ph-meter'" class="button button-small" @click="calibrating = device">Calibrate</button>
-          <button class="button button-small" @click="open = device">Edit</button>
-        </div>
-      </li>
-    </ul>
-    <p v-if="devices.loaded && devices.rows.length === 0" class="text-xl">
-      None yet. A scale with a serial-to-TCP adapter is reached by its address and port; without one the weights are typed.
-    </p>
+          <div class="flex gap-2">
+            <button v-if="device.kind === 'ph-meter'" class="button button-small" @click="calibrating = device">Calibrate</button>
+            <button class="button button-small" @click="open = device">Edit</button>
+          </div>
+        </li>
+      </ul>
+      <p v-if="devices.rows.length === 0" class="text-xl">
+        None yet. A scale with a serial-to-TCP adapter is reached by its address and port; without one the weights are typed.
+      </p>
+    </WaitFor>
     <DevicePanel v-if="open" :device="open === 'new' ? null : open" @close="open = null" />
     <CalibratePanel v-if="calibrating" :device="calibrating" @close="calibrating = null" />
   </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="T extends string">
 import { Listbox, ListboxButton, ListboxLabel, ListboxOption, ListboxOptions } from '@headlessui/vue'
 import { computed } from 'vue'
+import { useTyping } from './typed'
 import { useShow } from '../session/useShow'
 
 export interface Choice<V> {
@@ -11,12 +12,13 @@ export interface Choice<V> {
 }
 const { choices } = defineProps<{ label: string; choices: Choice<T>[]; problem?: string; placeholder?: string }>()
 const show = useShow()
+const typed = useTyping()
 const model = defineModel<T | null>({ required: true })
 const chosen = computed(() => choices.find((choice) => choice.value === model.value))
 </script>
 
 <template>
-  <Listbox v-model="model" as="div" class="relative">
+  <Listbox :model-value="model" as="div" class="relative" @update:model-value="(value: T) => ((model = value), typed())">
     <ListboxLabel class="mb-1 block font-semibold">{{ label }}</ListboxLabel>
     <ListboxButton
       class="input flex cursor-pointer items-center justify-between gap-3 text-left"

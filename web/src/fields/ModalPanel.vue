@@ -1,21 +1,64 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import EndedDialog from '../session/EndedDialog.vue'
+import { useSession } from '../session/store'
+import AskCard from './AskCard.vue'
+import { openModals } from './modals'
+import { useTyped } from './typed'
 
-defineProps<{ open: boolean; title: string; wide?: boolean }>()
-defineEmits<{ close: [] }>()
+/** A dialog. What is typed in it is not lost by a click beside it or by Escape: that asks first. */
+const { open } = defineProps<{ open: boolean; title: string; wide?: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const session = useSession()
+const { touched, kept } = useTyped()
+const asking = ref(false)
+const me = Symbol('dialog')
+const isTop = computed(() => openModals.at(-1) === me)
+const leave = () => {
+  const i = openModals.indexOf(me)
+  if (i >= 0) openModals.splice(i, 1)
+}
+watch(
+  () => open,
+  (now) => {
+    asking.value = false
+    kept()
+    leave()
+    if (now) openModals.push(me)
+  },
+  { immediate: true },
+)
+onBeforeUnmount(leave)
+/** Escape, or a click beside the dialog. */
+function closing(): void {
+  if (session.ended) return
+  if (touched.value && !asking.value) asking.value = true
+  else emit('close')
+}
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-40" @close="$emit('close')">
+  <Dialog :open="open" class="relative z-40" @close="closing">
     <div class="veil fixed inset-0" aria-hidden="true" />
     <div class="fixed inset-0 overflow-y-auto p-4">
       <div class="flex min-h-full items-center justify-center">
         <DialogPanel class="w-full rounded-sm border-2 border-ink bg-panel p-6 max-sm:p-4" :class="wide ? 'max-w-3xl' : 'max-w-xl'">
           <DialogTitle class="mb-4 text-2xl font-bold">{{ title }}</DialogTitle>
+          <AskCard
+            v-if="asking"
+            class="mb-4"
+            question="What you typed here is not kept yet."
+            back="Go on typing"
+            on="Drop it"
+            @back="asking = false"
+            @on="emit('close')"
+          />
           <slot />
         </DialogPanel>
       </div>
     </div>
+    <EndedDialog v-if="session.ended && isTop" />
   </Dialog>
 </template>
 

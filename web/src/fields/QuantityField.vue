@@ -3,6 +3,7 @@ import { DomainError, showTime, type QuantityKind } from '@selvrin/core'
 import { computed, ref, useId, watch } from 'vue'
 import { sentence } from '../api/call'
 import { useShow } from '../session/useShow'
+import { useTyping } from './typed'
 import FieldFrame from './FieldFrame.vue'
 
 /**
@@ -60,7 +61,9 @@ function parsed(): number {
     )
   return value
 }
+const typing = useTyping()
 function read(): void {
+  typing()
   wrong.value = ''
   if (typed.value.trim() === '') {
     model.value = null

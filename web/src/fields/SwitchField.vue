@@ -1,14 +1,17 @@
 <script setup lang="ts">
+import { useTyping } from './typed'
 import { Switch, SwitchGroup, SwitchLabel } from '@headlessui/vue'
 
 defineProps<{ label: string; detail?: string }>()
+const typed = useTyping()
 const model = defineModel<boolean>({ required: true })
 </script>
 
 <template>
   <SwitchGroup as="div" class="flex min-h-11 items-center gap-3">
     <Switch
-      v-model="model"
+      :model-value="model"
+      @update:model-value="(value: boolean) => ((model = value), typed())"
       class="relative h-8 w-14 shrink-0 cursor-pointer rounded-full border-2 border-ink"
       :class="model ? 'bg-primary' : 'bg-panel'"
     >

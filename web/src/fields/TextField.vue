@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { useId } from 'vue'
+import { useTyping } from './typed'
 import FieldFrame from './FieldFrame.vue'
 
 defineProps<{ label: string; hint?: string; problem?: string; type?: string; autocomplete?: string; multiline?: boolean }>()
 const model = defineModel<string>({ required: true })
 const id = useId()
+const typed = useTyping()
 </script>
 
 <template>
@@ -14,6 +16,7 @@ const id = useId()
       :id="id"
       v-model="model"
       rows="3"
+      @input="typed"
       class="input py-2"
       :aria-invalid="problem ? 'true' : undefined"
       :aria-describedby="problem ? `${id}-problem` : undefined"
@@ -23,6 +26,7 @@ const id = useId()
       :id="id"
       v-model="model"
       class="input"
+      @input="typed"
       :type="type ?? 'text'"
       :autocomplete="autocomplete ?? 'off'"
       :aria-invalid="problem ? 'true' : undefined"

@@ -2,7 +2,7 @@
 import { cautions, heatFindings, scaleFormula, showParts, showTime, type Formula } from '@selvrin/core'
 import { api, type FormulaBatch, type FormulaVersion } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import {
   asOnShelf,
@@ -17,7 +17,8 @@ import {
   pricesFor,
 } from '../chemical/chemistry'
 import { call } from '../api/call'
-import { onChange } from '../api/live'
+import { usePage } from '../api/usePage'
+import PageState from '../fields/PageState.vue'
 import { useAction } from '../api/useAction'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
@@ -67,22 +68,24 @@ const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const quick = [500, 1000, 2000, 2500, 5000]
 
 onMounted(() => void Promise.all([formulas.load(), jars.load(), bottles.load()]))
-async function loadWhole(): Promise<void> {
-  const whole = await call(api.formula.get, { params: { id: id.value } })
-  versions.value = whole.versions
-  batches.value = whole.batches
-}
+const whole = usePage(
+  () => call(api.formula.get, { params: { id: id.value } }),
+  // a batch of it may be bottled somewhere else while this is open
+  (event) => event.subject === 'mix',
+)
+watch(whole.value, (answer) => {
+  versions.value = answer?.versions ?? []
+  batches.value = answer?.batches ?? []
+})
 watch(
   row,
   (value) => {
     if (!value) return
     wantedMl.value ??= value.body.finalMl
-    void loadWhole()
+    void whole.load()
   },
   { immediate: true },
 )
-// a batch of it may be bottled somewhere else while this is open
-onBeforeUnmount(onChange((event) => void (event !== 'all' && event.subject === 'mix' && row.value && loadWhole().catch(() => undefined))))
 
 const formula = computed((): Formula | null => (body.value ? ({ id: id.value, ...body.value } as Formula) : null))
 const scaled = computed(() => (formula.value && wantedMl.value ? scaleFormula(formula.value, wantedMl.value) : formula.value))
@@ -120,9 +123,13 @@ const noStock = computed(() =>
     : [],
 )
 const instead = computed(() => (scaled.value && jars.loaded ? shelfFindings(scaled.value, jars.rows).filter((one) => one.repair) : []))
-const cost = computed(() =>
-  scaled.value && body.value ? costOf({ ...scaled.value, use: body.value.use }, pricesFor(scaled.value, jars.rows)) : null,
-)
+/** A litre costs the same at every volume: it is reckoned once, and the batch from it. */
+const cost = computed(() => {
+  if (!formula.value || !body.value) return null
+  const one = costOf({ ...formula.value, use: body.value.use }, pricesFor(formula.value, jars.rows))
+  const known = one.unpriced.length < new Set(lines.value.map((line) => line.chemical.id)).size
+  return { ...one, known, batch: (one.perLitre * (wantedMl.value ?? body.value.finalMl)) / 1000 }
+})
 const hazards = computed(() => {
   const byWord = new Map<string, string[]>()
   // of what the shelf really gives
@@ -233,7 +240,8 @@ async function bring(): Promise<void> {
           <p v-for="one in noStock" :key="one">
             <b>{{ one }}</b>: no bottle of it on the shelf. Mix it first.
           </p>
-          <p v-if="missing.length === 0 && noStock.length === 0">Enough of everything in the jars.</p>
+          <p v-if="!jars.loaded || !bottles.loaded" role="status">Looking at the jars … {{ jars.problem || bottles.problem }}</p>
+          <p v-else-if="missing.length === 0 && noStock.length === 0">Enough of everything in the jars.</p>
           <ul v-else-if="missing.length > 0" class="space-y-1">
             <li v-for="one in missing" :key="one.name">
               <b>{{ one.name }}</b>: {{ mass(one.neededG) }} needed, {{ mass(one.onShelfG) }} there.
@@ -241,16 +249,17 @@ async function bring(): Promise<void> {
           </ul>
           <p v-for="finding in instead" :key="finding.message" class="mt-1">{{ show.said(finding.message) }}</p>
         </section>
-        <section v-if="cost && lines.length > 0">
+        <section v-if="cost && lines.length > 0 && jars.loaded">
           <h2 class="mb-1 text-xl font-bold">Cost</h2>
-          <p>
+          <p v-if="!cost.known">Not known: no jar of it has a price.</p>
+          <p v-else>
             <b class="font-mono">{{ money(cost.batch) }}</b> this batch · <b class="font-mono">{{ money(show.each(cost.perLitre)) }}</b> a
             {{ show.big()
             }}<template v-if="cost.perRoll !== null">
               · <b class="font-mono">{{ money(cost.perRoll) }}</b> a roll</template
             >
           </p>
-          <p v-if="cost.unpriced.length > 0" class="text-quiet">
+          <p v-if="cost.known && cost.unpriced.length > 0" class="text-quiet">
             Without
             {{
               lines
@@ -299,6 +308,6 @@ async function bring(): Promise<void> {
     <p v-else-if="formulas.loaded" class="text-xl">
       There is no such formula. <RouterLink to="/formulary" class="link">Back to the Formulary</RouterLink>
     </p>
-    <p v-else class="text-quiet">Fetching the formula …</p>
+    <PageState v-else missing="" :problem="formulas.problem" what="the formula" back="" back-to="/formulary" />
   </div>
 </template>

@@ -70,6 +70,11 @@ function phOf(row: Compared): string {
     throw error
   }
 }
+function costWords(row: Compared): string {
+  const cost = costOf(asFormula(row), pricesFor(asFormula(row), jars.rows))
+  const chemicals = new Set(row.body.additions.map((line) => line.chemical)).size
+  return cost.unpriced.length >= chemicals ? 'not known' : showMoney(show.each(cost.perLitre), session.darkroom?.currency ?? 'EUR')
+}
 const facts = computed(() => {
   if (!left.value || !right.value) return []
   const of = (row: Compared) => ({
@@ -77,10 +82,7 @@ const facts = computed(() => {
     Water: `${percent(row.body.startMl / row.body.finalMl)} at ${show.temperature(row.body.mixC)}`,
     Dilutions: row.body.use.dilutions.map((parts) => showParts(parts)).join(', '),
     'Keeps, full bottle': row.body.use.keeping.fullDays === null ? 'not known' : `${row.body.use.keeping.fullDays} days`,
-    [`Cost a ${show.big()}`]: showMoney(
-      show.each(costOf(asFormula(row), pricesFor(asFormula(row), jars.rows)).perLitre),
-      session.darkroom?.currency ?? 'EUR',
-    ),
+    [`Cost a ${show.big()}`]: costWords(row),
   })
   const [a, b] = [of(left.value), of(right.value)]
   return (Object.keys(a) as (keyof typeof a)[]).map((name) => ({ name, one: a[name], other: b[name], differs: a[name] !== b[name] }))

@@ -3,20 +3,23 @@ import { applyRepair, DomainError, families, familyNames, type Finding, type Rep
 import { api, type FormulaBody, type FormulaRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
-import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { catalogue, checkFormula, checkWeighing, shelfFindings } from '../chemical/chemistry'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
+import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import FindingList from '../marks/FindingList.vue'
 import { useSession } from '../session/store'
 import { useFormulas, useJars } from '../stores'
+import { useTyped } from '../fields/typed'
+import { readKept, writeKept } from '../fields/useKept'
 import BothVersions from './BothVersions.vue'
 import SchoolFields from './SchoolFields.vue'
-import { draftOf, emptyDraft, emptyLine, formulaOf, readDraft, withPack, type Problems } from './draft'
+import { draftOf, emptyDraft, emptyLine, formulaOf, readDraft, withPack, type Draft, type Problems } from './draft'
 import { useShow } from '../session/useShow'
 
 const show = useShow()
@@ -30,30 +33,40 @@ const draft = reactive(emptyDraft(session.manner))
 const shown = ref<Problems>({})
 const newId = uuid()
 const versionId = ref(uuid())
-const touched = ref(false)
-const saved = ref(false)
+const typing = useTyped()
+/** what is typed is kept for this tab, so that a reload brings it back */
+const keptAs = `formula draft ${typeof route.params.id === 'string' ? route.params.id : 'new'}`
 const based = ref<FormulaRow | null>(null)
 const editing = computed(() => (typeof route.params.id === 'string' ? route.params.id : null))
 
+/** an existing formula is shown when it is there, never as an empty form */
+const ready = ref(route.params.id === undefined && route.query.from === undefined)
+const gone = ref(false)
 onMounted(async () => {
   void jars.load()
   await formulas.load()
   const source = formulas.rows.find((row) => row.id === (editing.value ?? route.query.from))
+  ready.value = !editing.value || source !== undefined
+  gone.value = !ready.value
   if (source) {
     Object.assign(draft, draftOf(source.body, session.manner))
     if (editing.value) based.value = source
     else draft.name = `${draft.name}, copy`
   }
-  watch(draft, () => (touched.value = true), { deep: true })
+  const before = readKept<Draft>(keptAs)
+  if (before !== null) {
+    Object.assign(draft, before)
+    typing.touched.value = true
+  }
+  watch(
+    draft,
+    (now) => {
+      typing.touched.value = true
+      writeKept(keptAs, now)
+    },
+    { deep: true },
+  )
 })
-onBeforeRouteLeave(() => (touched.value && !saved.value ? leaving() : true))
-const asked = ref(false)
-function leaving(): boolean {
-  if (asked.value) return true
-  asked.value = true
-  problem.value = 'What you wrote is not kept yet. Save it, or leave once more to drop it.'
-  return false
-}
 
 const chemicals = Object.values(catalogue())
   .map((chemical) => ({ value: chemical.id, name: chemical.name }))
@@ -110,7 +123,8 @@ async function save(): Promise<void> {
       : call(api.formula.create, { body: { id: newId, versionId: versionId.value, body, ...reason } }),
   )
   if (!good) return
-  saved.value = true
+  typing.kept()
+  writeKept(keptAs, null)
   await formulas.load(true)
   await router.push(`/formulary/${based.value?.id ?? newId}`)
 }
@@ -125,7 +139,15 @@ function overTheirs(): void {
 
 <template>
   <div class="station">
-    <form class="grid grid-cols-[minmax(0,1fr)_340px] gap-10 max-lg:grid-cols-1" @submit.prevent="save">
+    <PageState
+      v-if="!ready"
+      :missing="gone ? 'There is no such formula.' : ''"
+      :problem="formulas.problem"
+      what="the formula"
+      back="Back to the Formulary"
+      back-to="/formulary"
+    />
+    <form v-else class="grid grid-cols-[minmax(0,1fr)_340px] gap-10 max-lg:grid-cols-1" @submit.prevent="save">
       <div class="space-y-6">
         <h1 class="text-3xl font-bold">{{ based ? `New version of ${based.body.name}` : 'New formula' }}</h1>
         <div class="grid grid-cols-2 gap-4 max-sm:grid-cols-1">

@@ -8,6 +8,7 @@ import { useAction } from '../api/useAction'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { useShow } from '../session/useShow'
 import { digits } from '../session/manner'
+import { counted } from '../marks/words'
 
 const show = useShow()
 /** The capacity this darkroom's own tests come to, beside the formula's: offered, never taken by itself. */
@@ -43,7 +44,7 @@ async function take(): Promise<void> {
       <p>
         This darkroom’s own tests: <b class="font-mono">{{ show.number(show.each(found.estimate.rollsPerL), 1) }}</b> rolls a
         {{ show.big() }} ({{ digits(found.estimate.low, 1) }} to {{ digits(found.estimate.high, 1) }},
-        {{ found.estimate.bottles }} bottles).
+        {{ counted(found.estimate.bottles, 'bottle') }}).
       </p>
       <div v-if="differs" class="mt-2 flex flex-wrap gap-3">
         <button class="button button-small" :disabled="busy" @click="take">

@@ -11,7 +11,7 @@ import {
   type FormulaUse,
   type Manner,
 } from '@selvrin/core'
-import { formulaBody, type FormulaBody } from '@selvrin/core/contract'
+import { schemaSentence, formulaBody, type FormulaBody } from '@selvrin/core/contract'
 import { catalogue } from '../chemical/chemistry'
 import { emptySchool, readSchool, schoolDraftOf, type SchoolDraft } from './schoolDraft'
 
@@ -182,7 +182,7 @@ export function readDraft(draft: Draft, manner = usualManner): { body: FormulaBo
     ...draft.kept,
   }
   if (draft.dilutions.includes(':')) problems.dilutions = 'Write 1+4 for one part plus four; 1:4 is read in two ways.'
-  const parsed = formulaBody.safeParse(candidate)
+  const parsed = formulaBody.safeParse(candidate, { error: schemaSentence })
   if (!parsed.success && Object.keys(problems).length === 0)
     problems[String(parsed.error.issues[0]?.path[0] ?? 'name')] = parsed.error.issues[0]?.message ?? 'This cannot be kept.'
   return { body: parsed.success && Object.keys(problems).length === 0 ? parsed.data : null, problems }

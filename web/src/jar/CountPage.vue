@@ -1,30 +1,50 @@
 <script setup lang="ts">
 import { api, type Jar } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { readKept, writeKept } from '../fields/useKept'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { useBench } from '../device/readings'
 import ProblemLine from '../fields/ProblemLine.vue'
+import PageState from '../fields/PageState.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import { useShow } from '../session/useShow'
 import { useJars } from '../stores'
 import { byPlace, nameOf } from './reorder'
+import { useTyped } from '../fields/typed'
 
 /** Stock-take: along the shelf, one jar after another. */
 const show = useShow()
 const jars = useJars()
 const { busy, problem, act } = useAction()
+const typing = useTyped()
 const scale = useBench('scale')
 const order = shallowRef<Jar[]>([])
+/** ids in the order they are looked at, and how far: a reload goes on there */
 const at = ref(0)
 const weighed = ref<number | null>(null)
 const off = ref<{ name: string; grams: number }[]>([])
 const seen = ref(0)
 let entryId = uuid()
+const keptAs = 'stock-take'
+const started = ref(false)
 onMounted(async () => {
   await jars.load(true)
-  order.value = byPlace(jars.rows.filter((jar) => jar.grams > 0)).flatMap(([, list]) => list)
+  const before = readKept<{ ids: string[]; at: number; seen: number; off: typeof off.value }>(keptAs)
+  const along = byPlace(jars.rows.filter((jar) => jar.grams > 0)).flatMap(([, list]) => list)
+  const known = before?.ids.flatMap((id) => jars.rows.find((jar) => jar.id === id) ?? []) ?? []
+  order.value = known.length > 0 ? known : along
+  if (before && known.length > 0) {
+    at.value = before.at
+    seen.value = before.seen
+    off.value = before.off
+  }
+  started.value = true
+})
+watch([at, seen, off, order], () => {
+  const over = at.value >= order.value.length
+  writeKept(keptAs, over ? null : { ids: order.value.map((one) => one.id), at: at.value, seen: seen.value, off: off.value })
 })
 /** The jar to look at, as it is now: someone may mix meanwhile. */
 const jar = computed(() => {
@@ -35,6 +55,7 @@ const mass = (grams: number) => show.mass(grams)
 function next(): void {
   at.value += 1
   weighed.value = null
+  typing.kept()
   problem.value = ''
   entryId = uuid()
 }
@@ -90,7 +111,7 @@ function count(): void {
         </div>
       </form>
     </template>
-    <template v-else-if="jars.loaded">
+    <template v-else-if="started">
       <h1 class="text-4xl font-bold">Along the shelf</h1>
       <p class="mt-3 text-xl">{{ seen }} {{ seen === 1 ? 'jar' : 'jars' }} seen, {{ off.length }} corrected.</p>
       <ul class="mt-2 text-lg">
@@ -99,6 +120,6 @@ function count(): void {
         </li>
       </ul>
     </template>
-    <p v-else class="text-quiet">Fetching the jars …</p>
+    <PageState v-else missing="" :problem="jars.problem" what="the jars" back="" back-to="/formulary/jars" />
   </div>
 </template>

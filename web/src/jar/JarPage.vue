@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { assayOf, neverWith, storageGroup, storageWords } from '@selvrin/core'
-import { api, type JarPage } from '@selvrin/core/contract'
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { api } from '@selvrin/core/contract'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { catalogue, clashesOf } from '../chemical/chemistry'
-import { call, sentence } from '../api/call'
-import { onChange } from '../api/live'
+import { call } from '../api/call'
+import { usePage } from '../api/usePage'
+import PageState from '../fields/PageState.vue'
 import ProtectionSigns from '../hazard/ProtectionSigns.vue'
 import { showDate } from '../marks/words'
 import PrintLabels from '../print/PrintLabels.vue'
@@ -23,23 +24,18 @@ const session = useSession()
 const show = useShow()
 const jars = useJars()
 const formulas = useFormulas()
-const jar = shallowRef<JarPage | null>(null)
-const missing = ref('')
 const editing = ref(false)
 const writing = ref(false)
 const id = computed(() => String(route.params.id))
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 
-async function load(): Promise<void> {
-  try {
-    jar.value = await call(api.jar.get, { params: { id: id.value } })
-  } catch (error) {
-    missing.value = sentence(error)
-  }
-}
-watch(id, () => void load(), { immediate: true })
+const page = usePage(
+  () => call(api.jar.get, { params: { id: id.value } }),
+  (event) => event.id === id.value,
+)
+const { value: jar, missing, load } = page
+watch(id, () => page.begin(), { immediate: true })
 onMounted(() => void Promise.all([jars.load(), formulas.load()]))
-onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === id.value) && load())))
 
 const chemical = computed(() => (jar.value ? catalogue()[jar.value.chemical] : undefined))
 const mass = (value: number) => show.mass(value)
@@ -58,8 +54,10 @@ const assay = computed(() => (chemical.value && jar.value ? assayOf(jar.value, c
 
 <template>
   <div class="station">
-    <p v-if="missing" class="text-xl">{{ missing }} <RouterLink to="/formulary/jars" class="link">Back to the jars</RouterLink></p>
-    <template v-else-if="jar && chemical">
+    <template v-if="jar && chemical">
+      <p v-if="missing || page.problem.value" role="status" class="mb-2 border-l-4 border-alarm pl-3 font-semibold">
+        This may be old. {{ missing || page.problem.value }}
+      </p>
       <RouterLink to="/formulary/jars" class="link inline-flex min-h-11 items-center">← Jars</RouterLink>
       <div class="grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-10 max-lg:grid-cols-1">
         <section>
@@ -113,6 +111,6 @@ const assay = computed(() => (chemical.value && jar.value ? assayOf(jar.value, c
       <EditJarPanel v-if="editing" :jar="jar" @close="editing = false" @kept="((jar = $event), (editing = false))" />
       <JarEntryPanel v-if="writing" :jar="jar" @close="writing = false" @kept="((jar = $event), (writing = false))" />
     </template>
-    <p v-else class="text-quiet">Fetching the jar …</p>
+    <PageState v-else :missing="missing" :problem="page.problem.value" what="the jar" back="Back to the jars" back-to="/formulary/jars" />
   </div>
 </template>

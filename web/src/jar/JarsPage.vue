@@ -1,13 +1,17 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { belowReorder, clashesOf } from '../chemical/chemistry'
-import ProblemLine from '../fields/ProblemLine.vue'
+import { searchText } from '@selvrin/core'
+import { belowReorder, catalogue, clashesOf } from '../chemical/chemistry'
 import { useShow } from '../session/useShow'
 import { useJars } from '../stores'
 import JarVessel from './JarVessel.vue'
 import NewJarPanel from './NewJarPanel.vue'
 import { byPlace } from './reorder'
+import WaitFor from '../fields/WaitFor.vue'
+import FindField from '../fields/FindField.vue'
+import { matches } from '../fields/matches'
+import { useKept } from '../fields/useKept'
 
 /** The jars of raw chemicals as they stand: by place, with what runs out and what must not stand together. */
 const show = useShow()
@@ -16,7 +20,15 @@ const jars = useJars()
 onMounted(() => void jars.load())
 const adding = ref(false)
 const showEmpty = ref(false)
-const held = computed(() => jars.rows.filter((jar) => showEmpty.value || jar.grams > 0))
+useKept('jars with the empty', showEmpty)
+const find = ref('')
+const held = computed(() =>
+  jars.rows.filter(
+    (jar) =>
+      (showEmpty.value || jar.grams > 0) &&
+      matches([searchText(jar.chemical, catalogue()), jar.lot, jar.place, jar.code].join(' '), find.value),
+  ),
+)
 const empty = computed(() => jars.rows.length - jars.rows.filter((jar) => jar.grams > 0).length)
 const places = computed(() =>
   byPlace(held.value).map(([place, list]) => ({
@@ -36,7 +48,7 @@ const mostG = (grams: number) => [25, 50, 100, 250, 500, 1000, 2500, 5000, 10_00
     <RouterLink to="/formulary" class="link inline-flex min-h-11 items-center">← Formulary</RouterLink>
     <div class="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2">
       <h1 class="text-3xl font-bold">Jars</h1>
-      <p class="text-lg text-quiet">{{ held.length }} on the shelf</p>
+      <p v-if="jars.loaded" class="text-lg text-quiet">{{ held.length }} on the shelf</p>
       <button v-if="empty > 0" class="link min-h-11" @click="showEmpty = !showEmpty">
         {{ showEmpty ? 'Without the empty ones' : `and ${empty} empty` }}
       </button>
@@ -45,27 +57,37 @@ const mostG = (grams: number) => [25, 50, 100, 250, 500, 1000, 2500, 5000, 10_00
       <RouterLink to="/formulary/exchange?kind=jars" class="button button-small">Files</RouterLink>
       <button class="button button-small button-main" @click="adding = true">A new jar</button>
     </div>
-    <ProblemLine :problem="jars.problem" />
-    <section v-if="order.length > 0" class="mb-5 border-l-4 border-alarm pl-4" aria-labelledby="to-order">
-      <h2 id="to-order" class="text-xl font-bold">To order</h2>
-      <p class="text-lg">
-        <template v-for="(one, i) in order" :key="one.chemical"
-          >{{ i > 0 ? ' · ' : '' }}<b>{{ one.name }}</b> {{ show.mass(one.heldG) }} of at least {{ show.mass(one.wantedG) }}</template
-        >
-      </p>
-    </section>
-    <p v-if="jars.loaded && jars.rows.length === 0" class="text-xl">
-      No jar yet. Put the first on the shelf, and the scales will keep count of it.
-    </p>
-    <div class="columns-3 gap-8 max-xl:columns-2 max-md:columns-1">
-      <section v-for="{ place, list, clashes } in places" :key="place" class="mb-6 break-inside-avoid">
-        <h2 class="border-b-4 border-plank pb-1 text-xl font-bold">{{ place }}</h2>
-        <p v-for="clash in clashes" :key="clash.message" class="border-b border-line py-1.5 font-semibold text-alarm">
-          ▲ {{ show.said(clash.message) }}
+    <WaitFor :of="[jars]" what="the jars">
+      <FindField
+        v-if="jars.rows.length > 0"
+        v-model="find"
+        class="mb-4 max-w-sm"
+        label="Find a jar"
+        kept="jars"
+        :count="held.length"
+        :of="jars.rows.length"
+        what="jars"
+      />
+      <p v-if="jars.rows.length > 0 && held.length === 0" class="text-xl">No jar like that stands here.</p>
+      <section v-if="order.length > 0" class="mb-5 border-l-4 border-alarm pl-4" aria-labelledby="to-order">
+        <h2 id="to-order" class="text-xl font-bold">To order</h2>
+        <p class="text-lg">
+          <template v-for="(one, i) in order" :key="one.chemical"
+            >{{ i > 0 ? ' · ' : '' }}<b>{{ one.name }}</b> {{ show.mass(one.heldG) }} of at least {{ show.mass(one.wantedG) }}</template
+          >
         </p>
-        <JarVessel v-for="jar in list" :key="jar.id" :jar="jar" :most-g="mostG(jar.grams)" :low="low(jar.chemical)" />
       </section>
-    </div>
+      <p v-if="jars.rows.length === 0" class="text-xl">No jar yet. Put the first on the shelf, and the scales will keep count of it.</p>
+      <div class="columns-3 gap-8 max-xl:columns-2 max-md:columns-1">
+        <section v-for="{ place, list, clashes } in places" :key="place" class="mb-6 break-inside-avoid">
+          <h2 class="border-b-4 border-plank pb-1 text-xl font-bold">{{ place }}</h2>
+          <p v-for="clash in clashes" :key="clash.message" class="border-b border-line py-1.5 font-semibold text-alarm">
+            ▲ {{ show.said(clash.message) }}
+          </p>
+          <JarVessel v-for="jar in list" :key="jar.id" :jar="jar" :most-g="mostG(jar.grams)" :low="low(jar.chemical)" />
+        </section>
+      </div>
+    </WaitFor>
     <NewJarPanel v-if="adding" @close="adding = false" @made="(id) => ((adding = false), void router.push(`/formulary/jars/${id}`))" />
   </div>
 </template>

@@ -14,6 +14,7 @@ import { useJars } from '../stores'
 import { emptyJar, readJar } from './draft'
 import JarFields from './JarFields.vue'
 import { useShow } from '../session/useShow'
+import { alsoCalled, notTheSame } from '../chemical/names'
 
 const show = useShow()
 const emit = defineEmits<{ close: []; made: [id: string] }>()
@@ -63,6 +64,8 @@ async function receive(): Promise<void> {
         <ChoiceField v-model="chemical" label="Chemical" :choices="chemicals" />
         <QuantityField v-model="grams" kind="mass" label="Holds" />
       </div>
+      <p v-if="picked && alsoCalled(picked.id)" class="text-quiet">{{ alsoCalled(picked.id) }}</p>
+      <p v-if="picked && notTheSame(picked.id)" class="font-semibold">{{ notTheSame(picked.id) }} Look at the jar again.</p>
       <ProtectionSigns v-if="picked" :chemical="picked" />
       <JarFields v-model="draft" :problems="problems" />
       <p v-for="clash in clashes" :key="clash.message" class="font-semibold text-alarm">{{ show.said(clash.message) }}</p>

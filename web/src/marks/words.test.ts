@@ -10,7 +10,7 @@ test('dates are the darkroom’s, wherever the browser is', () => {
 })
 
 test('spans and rolls are counted in words, and what is left rather too low than too high', () => {
-  expect([0.01, 0.5, 1, 9.9].map(showSpan)).toEqual(['1 hour', '12 hours', '1 day', '9 days'])
+  expect([0.01, 0.5, 1, 9.9].map(showSpan)).toEqual(['14 minutes', '12 hours', '1 day', '9 days'])
   expect([1, 0.7, 2, 13.7].map(showRolls)).toEqual(['1 roll', '0.7 rolls', '2 rolls', '13.7 rolls'])
   expect([12.99, 3.99, 1].map(showRollsLeft)).toEqual(['12 rolls', '3.9 rolls', '1 roll'])
 })

@@ -18,7 +18,8 @@ export const showMoment = (at: number, zone: string): string =>
 /** '9 days', '5 hours', '1 day' */
 export function showSpan(spanDays: number): string {
   const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`
-  return spanDays < 1 ? plural(Math.max(1, Math.floor(spanDays * 24)), 'hour') : plural(Math.floor(spanDays), 'day')
+  if (spanDays >= 1) return plural(Math.floor(spanDays), 'day')
+  return spanDays * 24 >= 1 ? plural(Math.floor(spanDays * 24), 'hour') : plural(Math.max(1, Math.floor(spanDays * 1440)), 'minute')
 }
 export const daysBetween = (from: number, to: number): number => (to - from) / days
 

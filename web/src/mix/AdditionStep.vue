@@ -32,6 +32,7 @@ import CheckPanel from './CheckPanel.vue'
 import DemoPour from './DemoPour.vue'
 import { useAutoWeigh } from './useAutoWeigh'
 import { digits } from '../session/manner'
+import { useTyped } from '../fields/typed'
 
 /** One addition on the whole screen: the weight to reach, the needle, and what to do with it. */
 const { mix, state, line, jar, jars, stock, course, findings, busy, problem, record } = defineProps<{
@@ -53,6 +54,7 @@ const show = useShow()
 const scale = useBench('scale')
 const probe = useBench('thermometer')
 const taring = useAction()
+const typing = useTyped()
 const weighed = ref<number | null>(null)
 const wrong = ref('')
 /** an odd weight that was typed, with what is asked of it */
@@ -106,6 +108,7 @@ async function put(amountPut: number, device: string | null, sure = false): Prom
     await record({ id: uuid(), kind: 'weigh', step: step.value, amount: amountPut, jarId, device, ...drawn, ...(sure ? { sure } : {}) })
   ) {
     weighed.value = null
+    typing.kept()
     asking.value = ''
     await nextTick()
     ;(document.activeElement as HTMLElement | null)?.blur()

@@ -14,11 +14,13 @@ import { causeWords } from '../ph/causeWords'
 import { useShow } from '../session/useShow'
 import DemoDip from './DemoDip.vue'
 import { digits, figure, readNumber } from '../session/manner'
+import { useTyped } from '../fields/typed'
 
 const { mixId, state, record } = defineProps<{ mixId: string; state: MixState; record: (...events: MixEvent[]) => Promise<boolean> }>()
 const emit = defineEmits<{ bottled: [ids: string[]] }>()
 const show = useShow()
 const { busy, problem, act } = useAction()
+const typing = useTyped()
 const batchId = uuid()
 const ids = Array.from({ length: 24 }, () => uuid())
 const rows = ref<{ key: number; count: string; sizeMl: number | null }[]>([{ key: 0, count: '1', sizeMl: state.formula.finalMl }])
@@ -74,9 +76,11 @@ async function finish(): Promise<void> {
   }
   if (!(await keepPh())) return
   const bottles = fills.value.map((fill, i) => ({ id: ids[i] ?? uuid(), ...fill }))
-  await act(async () =>
-    emit('bottled', (await call(api.mix.finish, { params: { id: mixId }, body: { batchId, bottles, note: note.value } })).bottleIds),
-  )
+  await act(async () => {
+    const { bottleIds } = await call(api.mix.finish, { params: { id: mixId }, body: { batchId, bottles, note: note.value } })
+    typing.kept()
+    emit('bottled', bottleIds)
+  })
 }
 </script>
 

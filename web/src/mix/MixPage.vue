@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { checkFormula, safetyFirst } from '../chemical/chemistry'
 import { call } from '../api/call'
+import PageState from '../fields/PageState.vue'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
@@ -30,7 +31,7 @@ const session = useSession()
 const show = useShow()
 const bottles = useBottles()
 const id = String(route.params.id)
-const { mix, missing, state, fitting, jar, stock, pick, record, busy, problem, act } = useMix(id)
+const { mix, missing, unreached, state, fitting, jar, stock, pick, record, busy, problem, act } = useMix(id)
 const givingUp = ref(false)
 const why = ref('')
 /** the step whose writing is to be put right */
@@ -77,8 +78,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
 
 <template>
   <div class="station">
-    <p v-if="missing" class="text-xl">{{ missing }} <RouterLink to="/scales" class="link">Back to the scales</RouterLink></p>
-    <p v-else-if="!mix || !state" class="text-quiet">Fetching the mix …</p>
+    <PageState v-if="!mix || !state" :missing="missing" :problem="unreached" what="the mix" back="Back to the scales" back-to="/scales" />
     <div v-else-if="mix.state !== 'open'" class="space-y-5 text-xl">
       <h1 class="text-3xl font-bold">{{ volume(state.formula.finalMl) }} {{ mix.formulaName }}</h1>
       <p>

@@ -1,9 +1,9 @@
 import { type Formula, type MixEvent, type MixState } from '@selvrin/core'
-import { api, type Bottle, type Jar, type Mix } from '@selvrin/core/contract'
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
+import { api, type Bottle, type Jar } from '@selvrin/core/contract'
+import { computed, onMounted, ref } from 'vue'
 import { jarFactor, jarsFor, mixState } from '../chemical/chemistry'
-import { call, sentence } from '../api/call'
-import { onChange } from '../api/live'
+import { call } from '../api/call'
+import { usePage } from '../api/usePage'
 import { useAction } from '../api/useAction'
 import { stockFor } from '../formula/missing'
 import { useBottles, useFormulas, useJars } from '../stores'
@@ -13,20 +13,15 @@ export function useMix(id: string) {
   const jars = useJars()
   const bottles = useBottles()
   const formulas = useFormulas()
-  const mix = shallowRef<Mix | null>(null)
-  const missing = ref('')
   const picked = ref<Record<number, string>>({})
   const action = useAction()
 
-  async function load(): Promise<void> {
-    try {
-      mix.value = await call(api.mix.get, { params: { id } })
-    } catch (error) {
-      missing.value = sentence(error)
-    }
-  }
+  const page = usePage(
+    () => call(api.mix.get, { params: { id } }),
+    (event) => event.id === id,
+  )
+  const { value: mix, missing, load } = page
   onMounted(() => void Promise.all([load(), jars.load(), bottles.load(), formulas.load()]))
-  onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === id) && load())))
 
   const stateWith = (more: MixEvent[]): MixState | null =>
     mix.value
@@ -70,5 +65,5 @@ export function useMix(id: string) {
     return good
   }
   const pick = (jarId: string) => (picked.value = { ...picked.value, [line.value?.line.step ?? -1]: jarId })
-  return { mix, missing, state, fitting, jar, stock, pick, record, load, ...action }
+  return { mix, missing, unreached: page.problem, state, fitting, jar, stock, pick, record, load, ...action }
 }

@@ -11,6 +11,7 @@ import TextField from '../fields/TextField.vue'
 import { showDate, showMonth } from '../marks/words'
 import { useSession } from '../session/store'
 import { usePeople } from '../stores'
+import WaitFor from '../fields/WaitFor.vue'
 
 const session = useSession()
 const people = usePeople()
@@ -85,22 +86,23 @@ async function erase(): Promise<void> {
       <h1 class="text-3xl font-bold">People</h1>
       <button class="button button-main ml-auto" @click="((inviting = true), (problem = ''))">Invite someone</button>
     </div>
-    <ProblemLine :problem="people.problem" />
-    <ul>
-      <li v-for="one in sorted" :key="one.id" class="border-b border-line">
-        <button
-          class="grid min-h-14 w-full cursor-pointer grid-cols-[minmax(0,1fr)_8rem_minmax(0,1fr)] items-center gap-4 text-left max-sm:grid-cols-2"
-          @click="((chosen = one), (problem = ''), (said = ''), (erasing = false))"
-        >
-          <b class="text-lg" :class="one.active ? '' : 'line-through'">{{ one.name }}</b>
-          <span>{{ one.role }}</span>
-          <span class="text-quiet"
-            >{{ one.login }}, since {{ showMonth(one.createdAt, zone)
-            }}{{ one.active ? (one.hasPassword ? '' : ', has not come in yet') : ', may not sign in' }}</span
+    <WaitFor :of="[people]" what="the people">
+      <ul>
+        <li v-for="one in sorted" :key="one.id" class="border-b border-line">
+          <button
+            class="grid min-h-14 w-full cursor-pointer grid-cols-[minmax(0,1fr)_8rem_minmax(0,1fr)] items-center gap-4 text-left max-sm:grid-cols-2"
+            @click="((chosen = one), (problem = ''), (said = ''), (erasing = false))"
           >
-        </button>
-      </li>
-    </ul>
+            <b class="text-lg" :class="one.active ? '' : 'line-through'">{{ one.name }}</b>
+            <span>{{ one.role }}</span>
+            <span class="text-quiet"
+              >{{ one.login }}, since {{ showMonth(one.createdAt, zone)
+              }}{{ one.active ? (one.hasPassword ? '' : ', has not come in yet') : ', may not sign in' }}</span
+            >
+          </button>
+        </li>
+      </ul>
+    </WaitFor>
 
     <ModalPanel :open="inviting" title="Invite someone" @close="inviting = false">
       <form class="space-y-4" @submit.prevent="send">

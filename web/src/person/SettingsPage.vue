@@ -3,6 +3,7 @@ import { api, type Darkroom } from '@selvrin/core/contract'
 import { reactive, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import { useTyped } from '../fields/typed'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
@@ -14,6 +15,7 @@ const session = useSession()
 const mine = useAction()
 const house = useAction()
 const kept = ref('')
+const typing = useTyped()
 const units = [
   { value: 'metric' as const, name: 'g, ml, °C' },
   { value: 'us' as const, name: 'oz, fl oz, °F' },
@@ -58,7 +60,9 @@ async function keepMine(): Promise<void> {
     })
     await session.load()
   })
-  if (good) kept.value = 'Your settings are kept.'
+  if (!good) return
+  typing.kept()
+  kept.value = 'Your settings are kept.'
 }
 async function keepRoom(): Promise<void> {
   kept.value = ''
@@ -87,7 +91,9 @@ async function keepRoom(): Promise<void> {
     hosts.value = (answer.hosts ?? []).join(', ')
     await session.load()
   })
-  if (good) kept.value = 'The darkroom’s settings are kept.'
+  if (!good) return
+  typing.kept()
+  kept.value = 'The darkroom’s settings are kept.'
 }
 const endAll = () =>
   mine

@@ -15,6 +15,7 @@ import GuideSteps from './GuideSteps.vue'
 import LookChoice from './LookChoice.vue'
 import TestHead from './TestHead.vue'
 import VerdictPanel from './VerdictPanel.vue'
+import { useTyped } from '../fields/typed'
 
 /** Is a finished film or print fixed, is it washed: the drop tests. */
 const route = useRoute()
@@ -22,6 +23,7 @@ const session = useSession()
 const rolls = useRolls()
 onMounted(() => void rolls.load())
 const { busy, problem, act } = useAction()
+const typing = useTyped()
 const kind = computed(() => testKinds.find((one) => one === route.params.kind && guideOf(one).of === 'film') as TestKind | undefined)
 const guide = computed(() => (kind.value ? guideOf(kind.value) : null))
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
@@ -47,7 +49,9 @@ async function write(): Promise<void> {
   const good = await act(async () => {
     written.value = (await call(api.proof.write, { body: { id: proofId.value, kind: asked, rollId: film, reading: { look: seen } } })).proof
   })
-  if (good) phase.value = 'written'
+  if (!good) return
+  typing.kept()
+  phase.value = 'written'
 }
 </script>
 

@@ -14,6 +14,8 @@ import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useDevices, useInstruments } from '../stores'
+import WaitFor from '../fields/WaitFor.vue'
+import { useTyped } from '../fields/typed'
 
 /** What tests are done with, and lamps: each proven itself. */
 const session = useSession()
@@ -22,6 +24,7 @@ const instruments = useInstruments()
 const devices = useDevices()
 onMounted(() => void Promise.all([instruments.load(), devices.load()]))
 const { busy, problem, act } = useAction()
+const typing = useTyped()
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
 const of = (kind: Instrument['kind']) => instruments.rows.filter((one) => one.kind === kind)
 const degrees = (celsius: number) => show.temperature(celsius)
@@ -61,6 +64,7 @@ async function add(): Promise<void> {
   )
   if (!good) return
   newId = uuid()
+  typing.kept()
   name.value = ''
   await instruments.load(true)
 }
@@ -107,48 +111,50 @@ async function keep(): Promise<void> {
   <div class="station">
     <RouterLink to="/proofs" class="link inline-flex min-h-11 items-center">← Proofs</RouterLink>
     <h1 class="mb-4 text-3xl font-bold">Thermometers, lamps, processes</h1>
-    <ProblemLine :problem="instruments.problem" />
     <div class="grid grid-cols-[minmax(0,1fr)_340px] gap-10 max-lg:grid-cols-1">
-      <div class="space-y-8">
-        <section>
-          <h2 class="text-xl font-bold">Thermometers</h2>
-          <p v-if="of('thermometer').length === 0" class="py-2">None yet. Add one and compare it with ice.</p>
-          <ul>
-            <li v-for="one in of('thermometer')" :key="one.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
-              <p class="min-w-0 flex-1">
-                <b class="text-lg">{{ one.name }}</b><span v-if="one.deviceId" class="text-quiet"> at the bench</span><br />{{ offsets(one)
-                }}{{ tested(one) }}
-              </p>
-              <button class="button button-small" @click="begin(one)">Compare {{ one.name }}</button>
-            </li>
-          </ul>
-        </section>
-        <section>
-          <h2 class="text-xl font-bold">Lamps and screens</h2>
-          <p v-if="of('lamp').length === 0" class="py-2">None yet.</p>
-          <ul>
-            <li v-for="one in of('lamp')" :key="one.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
-              <p class="min-w-0 flex-1">
-                <b class="text-lg">{{ one.name }}</b><br />{{
-                  one.safeMinutes === null ? 'not tested: not a safelight' : `safe for ${one.safeMinutes} min`
-                }}{{ tested(one) }}
-              </p>
-              <button class="button button-small" @click="begin(one)">Coin test {{ one.name }}</button>
-            </li>
-          </ul>
-        </section>
-        <section>
-          <h2 class="text-xl font-bold">Processes</h2>
-          <ul>
-            <li v-for="one in of('process')" :key="one.id" class="flex items-center gap-4 border-b border-line py-2">
-              <p class="flex-1">
-                <b class="text-lg">{{ one.name }}</b><br />{{ one.strips.length }} control strips{{ tested(one) }}
-              </p>
-              <RouterLink :to="`/proofs/process/${one.id}`" class="button button-small">Control chart of {{ one.name }}</RouterLink>
-            </li>
-          </ul>
-        </section>
-      </div>
+      <WaitFor :of="[instruments]" what="the instruments">
+        <div class="space-y-8">
+          <section>
+            <h2 class="text-xl font-bold">Thermometers</h2>
+            <p v-if="of('thermometer').length === 0" class="py-2">None yet. Add one and compare it with ice.</p>
+            <ul>
+              <li v-for="one in of('thermometer')" :key="one.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
+                <p class="min-w-0 flex-1">
+                  <b class="text-lg">{{ one.name }}</b><span v-if="one.deviceId" class="text-quiet"> at the bench</span><br />{{
+                    offsets(one)
+                  }}{{ tested(one) }}
+                </p>
+                <button class="button button-small" @click="begin(one)">Compare {{ one.name }}</button>
+              </li>
+            </ul>
+          </section>
+          <section>
+            <h2 class="text-xl font-bold">Lamps and screens</h2>
+            <p v-if="of('lamp').length === 0" class="py-2">None yet.</p>
+            <ul>
+              <li v-for="one in of('lamp')" :key="one.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
+                <p class="min-w-0 flex-1">
+                  <b class="text-lg">{{ one.name }}</b><br />{{
+                    one.safeMinutes === null ? 'not tested: not a safelight' : `safe for ${one.safeMinutes} min`
+                  }}{{ tested(one) }}
+                </p>
+                <button class="button button-small" @click="begin(one)">Coin test {{ one.name }}</button>
+              </li>
+            </ul>
+          </section>
+          <section>
+            <h2 class="text-xl font-bold">Processes</h2>
+            <ul>
+              <li v-for="one in of('process')" :key="one.id" class="flex items-center gap-4 border-b border-line py-2">
+                <p class="flex-1">
+                  <b class="text-lg">{{ one.name }}</b><br />{{ one.strips.length }} control strips{{ tested(one) }}
+                </p>
+                <RouterLink :to="`/proofs/process/${one.id}`" class="button button-small">Control chart of {{ one.name }}</RouterLink>
+              </li>
+            </ul>
+          </section>
+        </div>
+      </WaitFor>
       <form class="card space-y-3 self-start" @submit.prevent="add">
         <h2 class="text-xl font-bold">Add one</h2>
         <ChoiceField v-model="kind" label="What" :choices="kinds" />

@@ -19,6 +19,7 @@ import ControlChart from './ControlChart.vue'
 import LimitsPanel from './LimitsPanel.vue'
 import { readFigure } from './readings'
 import { useShow } from '../session/useShow'
+import { useTyped } from '../fields/typed'
 
 const show = useShow()
 /** A process under control strips: what the newest one calls for, and the four charts. */
@@ -28,6 +29,7 @@ const instruments = useInstruments()
 const bottles = useBottles()
 onMounted(() => void Promise.all([instruments.load(), bottles.load()]))
 const { busy, problem, act } = useAction()
+const typing = useTyped()
 const one = computed(() => instruments.rows.find((row) => row.id === route.params.id && row.kind === 'process'))
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
 const limits = computed((): StripLimits => one.value?.limits ?? usualStripLimits)
@@ -104,6 +106,7 @@ async function add(): Promise<void> {
   )
   if (!saved) return
   proofId = uuid()
+  typing.kept()
   Object.assign(typed, { fog: '', low: '', high: '', max: '' })
   await instruments.load(true)
 }
@@ -112,7 +115,8 @@ async function add(): Promise<void> {
 <template>
   <div class="station">
     <RouterLink to="/proofs" class="link inline-flex min-h-11 items-center">← Proofs</RouterLink>
-    <p v-if="instruments.loaded && !one" class="text-xl">There is no such process any more.</p>
+    <p v-if="!instruments.loaded" role="status" data-waiting>Fetching the control chart … {{ instruments.problem }}</p>
+    <p v-else-if="!one" class="text-xl">There is no such process any more.</p>
     <div v-else-if="one" class="grid grid-cols-[minmax(0,1fr)_300px] gap-8 max-lg:grid-cols-1">
       <section>
         <h1 class="text-3xl font-bold">{{ one.name }}</h1>

@@ -13,6 +13,7 @@ import TextField from '../fields/TextField.vue'
 import BathMark from '../marks/BathMark.vue'
 import { useDueRules } from '../stores'
 import { inSentence } from '../marks/words'
+import WaitFor from '../fields/WaitFor.vue'
 
 /** When each test falls due, as rules a technician can change. */
 const rules = useDueRules()
@@ -93,23 +94,24 @@ async function save(): Promise<void> {
       <h1 class="text-3xl font-bold">When tests fall due</h1>
       <button class="button button-small ml-auto" @click="begin('new')">Another test</button>
     </div>
-    <ProblemLine :problem="rules.problem" />
-    <ul>
-      <li v-for="rule in sorted" :key="rule.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
-        <BathMark :family="rule.family" :size="28" />
-        <p class="min-w-0 flex-1">
-          <b class="text-lg">{{ familyNames[rule.family] }}: {{ inSentence(guideOf(rule.kind).name) }}</b
-          ><br />{{ rule.active ? when(rule).charAt(0).toUpperCase() + when(rule).slice(1) : 'Switched off' }}.
-        </p>
-        <button
-          class="button button-small"
-          :aria-label="`Change: ${familyNames[rule.family]}, ${guideOf(rule.kind).name}`"
-          @click="begin(rule)"
-        >
-          Change
-        </button>
-      </li>
-    </ul>
+    <WaitFor :of="[rules]" what="the rules">
+      <ul>
+        <li v-for="rule in sorted" :key="rule.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
+          <BathMark :family="rule.family" :size="28" />
+          <p class="min-w-0 flex-1">
+            <b class="text-lg">{{ familyNames[rule.family] }}: {{ inSentence(guideOf(rule.kind).name) }}</b
+            ><br />{{ rule.active ? when(rule).charAt(0).toUpperCase() + when(rule).slice(1) : 'Switched off' }}.
+          </p>
+          <button
+            class="button button-small"
+            :aria-label="`Change: ${familyNames[rule.family]}, ${guideOf(rule.kind).name}`"
+            @click="begin(rule)"
+          >
+            Change
+          </button>
+        </li>
+      </ul>
+    </WaitFor>
     <ModalPanel
       :open="open !== null"
       :title="open === 'new' ? 'Another test' : kind && family ? `${familyNames[family]}: ${inSentence(guideOf(kind).name)}` : ''"

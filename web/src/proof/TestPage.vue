@@ -2,10 +2,11 @@
 import { DomainError, guideOf, judge, testKinds, type Judgement, type PictureReading, type TestKind } from '@selvrin/core'
 import { api, type BottlePage, type PictureMarks, type Proof, type ProofContext, type Suspect } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { call, sentence } from '../api/call'
-import { onChange } from '../api/live'
+import { call } from '../api/call'
+import { usePage } from '../api/usePage'
+import PageState from '../fields/PageState.vue'
 import { useAction } from '../api/useAction'
 import RetirePanel from '../bottle/RetirePanel.vue'
 import { useBench } from '../device/readings'
@@ -27,6 +28,7 @@ import { useReading } from './useReading'
 import VerdictPanel from './VerdictPanel.vue'
 import { useShow } from '../session/useShow'
 import { digits } from '../session/manner'
+import { useTyped } from '../fields/typed'
 
 const show = useShow()
 const PhotoReading = defineAsyncComponent(() => import('./PhotoReading.vue'))
@@ -34,6 +36,7 @@ const TrendChart = defineAsyncComponent(() => import('./TrendChart.vue'))
 const route = useRoute()
 const session = useSession()
 const { busy, problem, act } = useAction()
+const typing = useTyped()
 const kind = computed(() => (testKinds.includes(String(route.params.kind) as TestKind) ? (String(route.params.kind) as TestKind) : null))
 const guide = computed(() => (kind.value ? guideOf(kind.value) : null))
 const { form, figure, freshFigure, baseFigure, look, celsius, filmKind, doubtful, fresh, value, wrongFigure, reading, takePhoto, clear } =
@@ -41,7 +44,6 @@ const { form, figure, freshFigure, baseFigure, look, celsius, filmKind, doubtful
 const bottleId = computed(() => String(route.params.id))
 const bottle = shallowRef<BottlePage | null>(null)
 const context = shallowRef<ProofContext | null>(null)
-const missing = ref('')
 const phase = ref<'steps' | 'reading' | 'written'>('steps')
 const proofId = ref(uuid())
 const note = ref('')
@@ -51,21 +53,23 @@ const written = shallowRef<{ proof: Proof; suspects: Suspect[] } | null>(null)
 const retiring = ref(false)
 const meter = useBench('ph-meter')
 
-async function load(): Promise<void> {
-  try {
-    const [page, known] = await Promise.all([
+const page = usePage(
+  async () => {
+    const [got, known] = await Promise.all([
       call(api.bottle.get, { params: { id: bottleId.value } }),
       call(api.proof.context, { params: { id: bottleId.value } }),
     ])
-    bottle.value = page
-    context.value = known
-  } catch (error) {
-    missing.value = sentence(error)
-  }
-}
-watch([bottleId, kind], () => void load(), { immediate: true })
-// someone else may pour from it or test it meanwhile; what was typed here stays
-onBeforeUnmount(onChange((event) => void ((event === 'all' || event.id === bottleId.value) && load())))
+    return { got, known }
+  },
+  // someone else may pour from it or test it meanwhile; what was typed here stays
+  (event) => event.id === bottleId.value,
+)
+const { missing, load } = page
+watch(page.value, (answer) => {
+  bottle.value = answer?.got ?? null
+  context.value = answer?.known ?? null
+})
+watch([bottleId, kind], () => page.begin(), { immediate: true })
 
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
 const reference = computed(() => (kind.value ? (context.value?.references[kind.value] ?? null) : null))
@@ -132,6 +136,7 @@ async function write(): Promise<void> {
     })
   })
   if (!good) return
+  typing.kept()
   phase.value = 'written'
   await load()
 }
@@ -147,7 +152,7 @@ function again(): void {
 <template>
   <div class="station">
     <RouterLink to="/proofs" class="link inline-flex min-h-11 items-center">← Proofs</RouterLink>
-    <p v-if="missing || !guide || !kind" class="text-xl">{{ missing || 'There is no such test.' }}</p>
+    <p v-if="!guide || !kind" class="text-xl">There is no such test.</p>
     <template v-else-if="bottle && context">
       <header class="mb-4 flex flex-wrap items-center gap-x-6 gap-y-2">
         <h1 class="text-3xl font-bold">{{ guide.name }}</h1>
@@ -259,6 +264,6 @@ function again(): void {
         @done="((retiring = false), load())"
       />
     </template>
-    <p v-else class="text-quiet" role="status">Fetching the bottle …</p>
+    <PageState v-else :missing="missing" :problem="page.problem.value" what="the bottle" back="Back to what is due" back-to="/proofs" />
   </div>
 </template>

@@ -28,6 +28,6 @@ onMounted(async () => {
       Nothing here carries the code <b class="font-mono">{{ code }}</b>{{ session.isTechnician ? '' : ' that members may see' }}.
       <RouterLink to="/shelf" class="link">To the shelf</RouterLink>
     </p>
-    <p v-else class="text-quiet" role="status">Looking for {{ code }} …</p>
+    <p v-else class="text-quiet" role="status">Looking for {{ code }} … {{ bottles.problem || jars.problem }}</p>
   </div>
 </template>

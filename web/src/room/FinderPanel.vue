@@ -16,6 +16,12 @@ const jars = useJars()
 const runs = useRuns()
 const rolls = useRolls()
 const words = ref('')
+const lists = session.isTechnician ? [bottles, rolls, formulas, jars, runs] : [bottles, rolls]
+/** what has not been looked through yet */
+const waiting = computed(() => {
+  const away = lists.filter((list) => !list.loaded)
+  return away.length === 0 ? '' : `Still fetching what is to be looked through. ${away.find((list) => list.problem)?.problem ?? ''}`
+})
 const chosen = ref(0)
 
 onMounted(() => {
@@ -110,6 +116,6 @@ function go(hit: Hit | undefined): void {
         </button>
       </li>
     </ul>
-    <p v-if="words && hits.length === 0" class="mt-3 text-quiet">Nothing here is called that.</p>
+    <p v-if="words && hits.length === 0" class="mt-3 text-quiet" role="status">{{ waiting || 'Nothing here is called that.' }}</p>
   </ModalPanel>
 </template>

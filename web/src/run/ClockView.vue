@@ -205,7 +205,7 @@ async function giveUp(): Promise<void> {
         </h1>
         <p v-if="next && clock.phase !== 'before'" class="flex items-center gap-3">
           <span
-            >then <b>{{ next.name }}</b>, {{ described(next) }}, {{ showTime(next.seconds, 5) }}</span
+            >then <b>{{ next.name }}</b>, {{ described(next) }}, {{ showTime(next.seconds) }}</span
           >
           <BathMark :family="next.bath === 'water' ? 'wash' : next.bath" :size="34" />
         </p>

@@ -8,12 +8,14 @@ import { now } from '../clock'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { useClocks } from './clocks'
+import { useTyped } from '../fields/typed'
 
 /** A bath that ran over by more than this asks why. s */
 const tolerated = 15
 const { run, clock } = defineProps<{ run: Run; clock: RunClock }>()
 const clocks = useClocks()
 const { busy, problem, act } = useAction()
+useTyped()
 const note = ref('')
 const endAt = Math.round(now())
 const reasons = reactive<Record<number, string>>({})

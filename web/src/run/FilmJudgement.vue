@@ -9,6 +9,7 @@ import TextField from '../fields/TextField.vue'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
+import { useTyped } from '../fields/typed'
 
 /** A film's record, and how its negatives came out. */
 const { roll } = defineProps<{ roll: Roll }>()
@@ -16,6 +17,7 @@ const emit = defineEmits<{ judged: [] }>()
 const session = useSession()
 const show = useShow()
 const { busy, problem, act } = useAction()
+const typing = useTyped()
 const result = ref(roll.result)
 const contrast = ref(roll.contrast)
 const note = ref(roll.note)
@@ -35,6 +37,7 @@ async function clear(markId: string): Promise<void> {
   const good = await act(() => call(api.run.clearMark, { params: { id: roll.id, markId }, body: { what: what.value } }))
   if (!good) return
   what.value = ''
+  typing.kept()
   emit('judged')
 }
 const results = ['thin', 'right', 'dense'] as const
@@ -46,7 +49,9 @@ async function keep(): Promise<void> {
       body: { version: base.value.version, result: result.value, contrast: contrast.value, note: note.value },
     })
   })
-  if (good) emit('judged')
+  if (!good) return
+  typing.kept()
+  emit('judged')
 }
 </script>
 

@@ -17,12 +17,14 @@ import BeakerRow from './BeakerRow.vue'
 import { bathChoices, developerChoices, sourcesOf, uniqueTexts } from './planChoices'
 import StepRibbon from './StepRibbon.vue'
 import TimeFactors from './TimeFactors.vue'
+import { useTyped } from '../fields/typed'
 
 const router = useRouter()
 const [bottles, chart, people, vessels] = [useBottles(), useChart(), usePeople(), useVessels()]
 onMounted(() => void Promise.all([bottles.load(), chart.load(), people.load(), vessels.load()]))
 
 const { busy, problem, act } = useAction()
+const typing = useTyped()
 const runId = uuid()
 const film = ref<string | null>(null)
 const ei = ref<string | null>(null)
@@ -196,7 +198,9 @@ async function keep(): Promise<void> {
   const good = await act(() =>
     call(api.run.plan, { body: { id: runId, request: body, ...(overrule.value.trim() === '' ? {} : { overrule: overrule.value }) } }),
   )
-  if (good) await router.push(`/tanks/${runId}`)
+  if (!good) return
+  typing.kept()
+  await router.push(`/tanks/${runId}`)
 }
 </script>
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted } from 'vue'
 import { useRoute } from 'vue-router'
-import { sentence } from '../api/call'
+import { usePage } from '../api/usePage'
+import PageState from '../fields/PageState.vue'
 import ClockView from './ClockView.vue'
 import { useClocks } from './clocks'
 import ReadyView from './ReadyView.vue'
@@ -9,17 +10,23 @@ import RecordView from './RecordView.vue'
 
 const route = useRoute()
 const clocks = useClocks()
-const missing = ref('')
 const id = String(route.params.id)
 const run = computed(() => clocks.runs.get(id))
-onMounted(() => void clocks.load(id).catch((error: unknown) => (missing.value = sentence(error))))
+const page = usePage(() => clocks.load(id))
+onMounted(() => void page.load())
 </script>
 
 <template>
   <ClockView v-if="run?.state === 'running'" :key="id" :run="run" />
   <div v-else class="station">
-    <p v-if="missing && !run" class="text-xl">{{ missing }} <RouterLink to="/tanks" class="link">Back to the tanks</RouterLink></p>
-    <p v-else-if="!run" class="text-quiet">Fetching the run …</p>
+    <PageState
+      v-if="!run"
+      :missing="page.missing.value"
+      :problem="page.problem.value"
+      what="the run"
+      back="Back to the tanks"
+      back-to="/tanks"
+    />
     <ReadyView v-else-if="run.state === 'planned'" :run="run" />
     <RecordView v-else :run="run" />
   </div>

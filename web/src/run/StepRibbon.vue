@@ -42,7 +42,7 @@ const lights = { dark: 'dark', tank: 'tank closed', safelight: 'safelight', whit
         :class="i === step ? 'font-bold' : ''"
         :style="{ width: share(one.seconds) }"
       >
-        {{ one.name }}<br /><span class="font-mono">{{ showTime(one.seconds, 5) }}</span
+        {{ one.name }}<br /><span class="font-mono">{{ showTime(one.seconds) }}</span
         ><span class="block whitespace-nowrap text-quiet max-sm:hidden">{{ show.temperature(one.temperatureC) }}</span>
       </p>
     </div>

@@ -14,14 +14,14 @@ const name = (step: { name: string }) => (step.name === 'temperature' ? `for ${s
 <template>
   <div>
     <p class="text-xl text-quiet">Develop</p>
-    <p class="font-mono text-9xl leading-none font-bold max-sm:text-7xl" data-time>{{ showTime(developing.seconds, 5) }}</p>
+    <p class="font-mono text-9xl leading-none font-bold max-sm:text-7xl" data-time>{{ showTime(developing.seconds) }}</p>
     <p class="mt-3 text-xl">
       <b class="font-mono">{{ showTime(developing.baseSeconds) }}</b> chart at {{ show.temperature(developing.baseC) }}
       <template v-for="step in factors" :key="step.name">
         · <b class="font-mono">×{{ digits(step.factor, 2) }}</b> {{ name(step) }}</template
       >
       <template v-if="factors.length > 0">
-        · = <b class="font-mono">{{ showTime(developing.seconds, 5) }}</b></template
+        · = <b class="font-mono">{{ showTime(developing.seconds) }}</b></template
       >
     </p>
   </div>

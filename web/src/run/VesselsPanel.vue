@@ -12,6 +12,7 @@ import { useShow } from '../session/useShow'
 import { useVessels } from '../stores'
 import { draftOf, emptyVessel, readVessel, type VesselProblem } from './vesselDraft'
 import { useSession } from '../session/store'
+import WaitFor from '../fields/WaitFor.vue'
 
 /** The tanks and drums of the darkroom: what covers their films, what they carry out; and new ones. */
 const session = useSession()
@@ -61,17 +62,19 @@ async function keep(): Promise<void> {
 <template>
   <section>
     <h2 class="mb-1 text-xl font-bold">Tanks and drums</h2>
-    <ul>
-      <li v-for="vessel in vessels.rows" :key="vessel.id" class="flex flex-wrap items-baseline gap-x-3">
-        <button class="link min-h-11 font-bold" :aria-label="`Change ${vessel.name}`" @click="begin(vessel)">{{ vessel.name }}</button>
-        <span>
-          {{ vessel.format }}, {{ vessel.reels }} {{ vessel.reels === 1 ? 'reel' : 'reels' }}, to
-          {{ show.volume(vessel.coversMl.at(-1) ?? 0)
-          }}{{ vessel.carryMl === null ? '' : `, carries out ${show.volume(vessel.carryMl)} a reel` }}
-        </span>
-      </li>
-    </ul>
-    <p v-if="vessels.loaded && vessels.rows.length === 0">None yet: add the first.</p>
+    <WaitFor :of="[vessels]" what="the tanks">
+      <ul>
+        <li v-for="vessel in vessels.rows" :key="vessel.id" class="flex flex-wrap items-baseline gap-x-3">
+          <button class="link min-h-11 font-bold" :aria-label="`Change ${vessel.name}`" @click="begin(vessel)">{{ vessel.name }}</button>
+          <span>
+            {{ vessel.format }}, {{ vessel.reels }} {{ vessel.reels === 1 ? 'reel' : 'reels' }}, to
+            {{ show.volume(vessel.coversMl.at(-1) ?? 0)
+            }}{{ vessel.carryMl === null ? '' : `, carries out ${show.volume(vessel.carryMl)} a reel` }}
+          </span>
+        </li>
+      </ul>
+      <p v-if="vessels.rows.length === 0">None yet: add the first.</p>
+    </WaitFor>
     <button class="link min-h-11" @click="begin(null)">Add a tank</button>
     <ModalPanel :open="open" :title="draft.version === null ? 'Add a tank or drum' : `Change ${draft.name}`" @close="open = false">
       <form class="space-y-4" @submit.prevent="keep">

@@ -1,6 +1,7 @@
+import { goodForWords, leftWords } from '../bottle/lifeWords'
 import { showParts, showVolume } from '@selvrin/core'
 import type { Bottle, ChartRow } from '@selvrin/core/contract'
-import { percent, showRolls, showRollsLeft } from '../marks/words'
+import { showRolls } from '../marks/words'
 
 export const uniqueTexts = (texts: string[]): string[] => [...new Set(texts)].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
 
@@ -11,7 +12,7 @@ const reservedFor = ({ reserved }: Bottle): string =>
     ? `; reserved for run ${reserved.runs.join(', ')}: ${[reserved.ml > 0 ? showVolume(reserved.ml) : '', reserved.rolls > 0 ? showRolls(reserved.rolls) : ''].filter(Boolean).join(', ')}`
     : ''
 const detail = (bottle: Bottle): string =>
-  `${showVolume(bottle.state.volumeMl)}, ${percent(bottle.state.remaining)} left${bottle.state.rollsLeft === null ? '' : `, ${showRollsLeft(bottle.state.rollsLeft)}`}${reservedFor(bottle)}`
+  `${showVolume(bottle.state.volumeMl)}, ${[leftWords(bottle), goodForWords(bottle)].filter(Boolean).join(', ')}${reservedFor(bottle)}`
 const oldestFirst = (a: Bottle, b: Bottle): number => Number(spent(a)) - Number(spent(b)) || a.madeAt - b.madeAt
 
 export interface DeveloperChoice {

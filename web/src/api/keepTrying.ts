@@ -1,0 +1,43 @@
+import { watch } from 'vue'
+import { CallError, sentence } from './call'
+import { connected } from './live'
+
+const firstPauseMs = 1000
+const longestPauseMs = 15_000
+
+/** Whether it is worth asking again: a lost connection, a server in trouble, a session that may be taken up again. */
+const mayPass = (error: unknown): boolean => !(error instanceof CallError) || !error.final
+
+/** A pause that grows from try to try, spread so that a house full of tablets does not ask at once; it ends early when the server is heard again. */
+const pause = (tries: number): Promise<void> =>
+  new Promise((resolve) => {
+    const longest = Math.min(longestPauseMs, firstPauseMs * 2 ** tries)
+    const end = () => {
+      clearTimeout(timer)
+      stop()
+      resolve()
+    }
+    const timer = setTimeout(end, longest * (0.5 + Math.random() / 2))
+    const stop = watch(connected, (heard) => heard && end())
+  })
+
+/**
+ * Tries until it succeeds; each failure is told as a sentence. Ends with the error where asking again would be refused again, and in silence where nobody
+ * wants the answer any more.
+ */
+export async function keepTrying<T>(
+  work: () => Promise<T>,
+  told: (problem: string) => void,
+  unwanted: () => boolean = () => false,
+): Promise<T | null> {
+  for (let tries = 0; ; tries++) {
+    try {
+      return await work()
+    } catch (error) {
+      told(sentence(error))
+      if (!mayPass(error)) throw error
+      await pause(tries)
+      if (unwanted()) return null
+    }
+  }
+}

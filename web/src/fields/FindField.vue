@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue'
+import { useKept } from './useKept'
+
+/** A search over a list, kept while one looks at a hit and comes back. `count` is how many are shown, `of` how many there are. */
+const { kept, count, of } = defineProps<{ label: string; kept: string; count: number; of: number; what: string }>()
+const model = defineModel<string>({ required: true })
+useKept(`find ${kept}`, model)
+const id = useId()
+const searching = computed(() => model.value.trim() !== '')
+</script>
+
+<template>
+  <div class="min-w-56">
+    <label :for="id" class="mb-1 block font-semibold">{{ label }}</label>
+    <span class="relative block">
+      <input :id="id" v-model="model" class="input pr-12" autocomplete="off" @keydown.esc.stop="model = ''" />
+      <button
+        v-if="searching"
+        type="button"
+        class="absolute inset-y-0 right-0 w-11 cursor-pointer"
+        aria-label="Show all again"
+        @click="model = ''"
+      >
+        ✕
+      </button>
+    </span>
+    <p class="mt-1 text-quiet" role="status">{{ searching ? `${count} of ${of} ${what}` : '' }}</p>
+  </div>
+</template>
