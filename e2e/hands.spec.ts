@@ -126,3 +126,108 @@ test('a mix forgives the hand: a slip is asked about, too much makes a larger ba
   await page.getByRole('button', { name: 'Keep it so' }).click()
   await expect(page.getByText(/Measured pH 2.20 at 21.0 °C/)).toBeVisible()
 })
+
+test('while the server is away no page says that nothing is there, and each recovers by itself', async ({ page, context }) => {
+  await signIn(page)
+  const away = [
+    '**/api/jars*',
+    '**/api/bottles*',
+    '**/api/formulas*',
+    '**/api/runs*',
+    '**/api/mixes*',
+    '**/api/chart*',
+    '**/api/rolls*',
+    '**/api/instruments*',
+    '**/api/devices*',
+    '**/api/people*',
+    '**/api/due-rules*',
+    '**/api/waste*',
+    '**/api/shelves*',
+    '**/api/vessels*',
+    '**/api/supply*',
+    '**/api/proofs*',
+  ]
+  for (const route of away) await context.route(route, (asked) => asked.abort())
+  const [bottle, formula] = ['0198f000-0000-7000-8000-0000000000e1', '0198f000-0000-7000-8000-0000000000e2']
+  const all = [
+    '/shelf',
+    '/shelf/supply',
+    '/shelf/waste',
+    `/shelf/${bottle}`,
+    '/formulary',
+    `/formulary/${formula}/edit`,
+    '/formulary/jars',
+    '/formulary/jars/count',
+    `/formulary/jars/${bottle}`,
+    '/scales',
+    `/scales/${bottle}`,
+    '/proofs',
+    '/proofs/rules',
+    '/proofs/instruments',
+    '/tanks',
+    '/tanks/chart',
+    '/films',
+    '/people',
+    '/devices',
+    '/b/QQQ234',
+  ]
+  const empty =
+    /nothing is due|0 on the shelf|none yet|no .* yet|carries the code|nothing yet|is empty|no tank is in use|nothing is being mixed|all in the jars|enough of everything|nothing was poured/i
+  for (const path of all) {
+    await page.goto(path)
+    await expect(page.getByText(/Waiting for|Fetching|Looking for/).first(), path).toBeVisible()
+    expect([path, empty.exec(await page.locator('main').innerText())?.[0] ?? '']).toEqual([path, ''])
+    await expect(page.getByLabel('Name', { exact: true })).toBeHidden()
+  }
+  await page.goto('/formulary/jars')
+  await expect(page.getByText(/Waiting for the jars/)).toBeVisible()
+  for (const route of away) await context.unroute(route)
+  await expect(page.getByText(/\d+ on the shelf/)).toBeVisible({ timeout: 20_000 })
+})
+
+test('what is typed survives: the end of the session, a failed reload, a key, a link, Escape and a reload of the page', async ({
+  page,
+  context,
+  house,
+}) => {
+  await signIn(page, 'odo')
+  await page.getByRole('link', { name: /^D4/ }).click()
+  await page.getByRole('button', { name: 'Pour' }).first().click()
+  const howMuch = page.getByLabel('How much', { exact: true })
+  await howMuch.fill('120 ml')
+  // someone ended the session: signing in lies on top and takes the focus
+  await house.ask(`delete from session where person_id = (select id from person where login = 'odo') returning token_hash`)
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  const again = page.getByRole('heading', { name: 'You were signed out' })
+  await expect(again).toBeVisible()
+  await expect(page.getByLabel('Password')).toBeFocused()
+  await page.keyboard.type('tide-mill-loft')
+  await page.keyboard.press('Enter')
+  await expect(again).toBeHidden()
+  await expect(howMuch).toHaveValue('120 ml')
+  // Escape asks first
+  await page.keyboard.press('Escape')
+  await expect(page.getByText('What you typed here is not kept yet.')).toBeVisible()
+  await page.getByRole('button', { name: 'Go on typing' }).click()
+  // a reload behind it that fails takes nothing away
+  await context.route('**/api/bottles/*', (asked) => asked.abort())
+  await house.ask(`update bottle set version = version + 1 where letter = 'D' and number = 4 returning id`)
+  await expect(page.getByText(/This may be old/)).toBeAttached({ timeout: 15_000 })
+  await expect(howMuch).toHaveValue('120 ml')
+  await context.unroute('**/api/bottles/*')
+  await page.getByRole('button', { name: 'Not now' }).click()
+  // a station's key and a link ask; the draft comes back after a reload
+  await page.goto('/formulary/new')
+  await page.getByLabel('Name', { exact: true }).fill('Half a thought')
+  await page.locator('main').focus()
+  await page.keyboard.press('5')
+  await expect(page.getByText('What you typed on this page is not kept yet.')).toBeVisible()
+  await page.getByRole('button', { name: 'Stay here' }).click()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half a thought')
+  page.once('dialog', (dialog) => void dialog.accept())
+  await page.reload()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half a thought')
+  await page.getByRole('link', { name: /Tanks/ }).click()
+  await page.getByRole('button', { name: 'Leave and drop it' }).click()
+  await expect(page.getByRole('heading', { name: 'Tanks', exact: true })).toBeVisible()
+})

@@ -114,11 +114,11 @@ test('safelight: every pixel of every station is black or red, with a menu open 
 })
 
 test('lighter only by L and Enter held for a second; the dimmer is a layer on top', async ({ page }) => {
-  await signIn(page)
+  await signIn(page, 'maren')
   await page.keyboard.press('l')
-  await expect(page.locator('[data-dim]')).toHaveCSS('opacity', '0.5')
+  await expect(page.locator('[data-dim]')).toHaveCSS('opacity', '0')
   await page.getByRole('button', { name: 'Dimmer' }).click()
-  await expect(page.locator('[data-dim]')).toHaveCSS('opacity', '0.6')
+  await expect(page.locator('[data-dim]')).toHaveCSS('opacity', '0.1')
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-light', 'safelight')
   await page.locator('main').focus()
@@ -132,4 +132,41 @@ test('lighter only by L and Enter held for a second; the dimmer is a layer on to
   await expect(page.locator('html')).toHaveAttribute('data-light', 'white')
   await page.keyboard.up('Enter')
   await page.keyboard.up('l')
+
+  // the way back presses nothing: the button with the focus is not pressed by its Enter
+  await page.keyboard.press('l')
+  const load = page.getByRole('button', { name: /poured back, 2 rolls/ }).first()
+  const lines = () =>
+    page.evaluate(async () =>
+      ((await (await fetch('/api/bottles')).json()) as { rows: { version: number }[] }).rows.map((row) => row.version),
+    )
+  const before = await lines()
+  await load.focus()
+  await page.keyboard.down('l')
+  await page.keyboard.down('Enter')
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'white')
+  await page.keyboard.up('Enter')
+  await page.keyboard.up('l')
+  expect(await lines()).toEqual(before)
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeHidden()
+
+  // with one pointer: a press does nothing, two seconds do
+  await page.keyboard.press('l')
+  const button = page.getByRole('button', { name: /Safelight\. Hold for two seconds/ })
+  await button.click()
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'safelight')
+  await button.hover()
+  await page.mouse.down()
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'white')
+  await page.mouse.up()
+
+  // switched off as a whole
+  await page.goto('/settings')
+  await page.getByRole('switch', { name: /Single keys/ }).click()
+  await page.getByRole('button', { name: 'Keep mine' }).click()
+  await expect(page.getByText('Your settings are kept.')).toBeVisible()
+  await page.locator('main').focus()
+  for (const key of ['l', '5', '/']) await page.keyboard.press(key)
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'white')
+  await expect(page).toHaveURL(/settings/)
 })

@@ -14,6 +14,7 @@ import SafelightNotice from './room/SafelightNotice.vue'
 import { ownChemical } from '@selvrin/core/contract'
 import { setOwnChemicals } from './chemical/chemistry'
 import { useClocks } from './run/clocks'
+import { useCues } from './run/useCues'
 import { useChemicals } from './stores'
 import { useSession } from './session/store'
 
@@ -21,6 +22,7 @@ const session = useSession()
 const route = useRoute()
 // running clocks are on every station's room line
 const clocks = useClocks()
+useCues()
 // what this darkroom says of its chemicals counts everywhere
 const chemicals = useChemicals()
 watch(

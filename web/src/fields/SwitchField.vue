@@ -11,9 +11,9 @@ const model = defineModel<boolean>({ required: true })
   <SwitchGroup as="div" class="flex min-h-11 items-center gap-3">
     <Switch
       :model-value="model"
-      @update:model-value="(value: boolean) => ((model = value), typed())"
       class="relative h-8 w-14 shrink-0 cursor-pointer rounded-full border-2 border-ink"
       :class="model ? 'bg-primary' : 'bg-panel'"
+      @update:model-value="(value: boolean) => ((model = value), typed())"
     >
       <span
         class="absolute top-0.5 h-6 w-6 rounded-full border-2"

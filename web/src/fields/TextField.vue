@@ -16,21 +16,21 @@ const typed = useTyping()
       :id="id"
       v-model="model"
       rows="3"
-      @input="typed"
       class="input py-2"
       :aria-invalid="problem ? 'true' : undefined"
       :aria-describedby="problem ? `${id}-problem` : undefined"
+      @input="typed"
     />
     <input
       v-else
       :id="id"
       v-model="model"
       class="input"
-      @input="typed"
       :type="type ?? 'text'"
       :autocomplete="autocomplete ?? 'off'"
       :aria-invalid="problem ? 'true' : undefined"
       :aria-describedby="problem ? `${id}-problem` : hint ? `${id}-hint` : undefined"
+      @input="typed"
     />
   </FieldFrame>
 </template>

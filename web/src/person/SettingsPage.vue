@@ -112,7 +112,11 @@ const endAll = () =>
           <ChoiceField v-model="my.units" label="Units" :choices="units" />
           <ChoiceField v-model="my.decimal" label="Decimal sign" :choices="decimals" />
         </div>
-        <SwitchField v-model="my.letterKeys" label="Letter keys" detail="H, L, T during a run" />
+        <SwitchField
+          v-model="my.letterKeys"
+          label="Single keys"
+          detail="1 to 8, /, ?, L, and H, T during a run; Space and the pedal always count"
+        />
         <SwitchField v-model="my.sounds" label="Sounds" detail="cues of the clock" />
         <ProblemLine :problem="mine.problem.value" />
         <div class="flex flex-wrap gap-3">

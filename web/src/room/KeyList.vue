@@ -4,13 +4,13 @@ import ModalPanel from '../fields/ModalPanel.vue'
 defineEmits<{ close: [] }>()
 const keys: [string, string][] = [
   ['1 – 7', 'the stations, from Shelf to Sink'],
-  ['/', 'find a bottle, formula, run or film'],
+  ['/', 'find anything, or do it: “dilute D4”, “time for …”'],
   ['?', 'this list'],
   ['Space or pedal', 'start; done, next'],
   ['H H', 'hold a run at the end of its step'],
   ['T', 'write down a temperature during a run'],
   ['L', 'one step darker, at once'],
-  ['L + Enter, one second', 'lighter again (or two fingers for two seconds)'],
+  ['L, then Enter, one second', 'white light again; or hold the light button, or two fingers, for two seconds'],
   ['Esc', 'close what is open'],
 ]
 </script>
@@ -25,7 +25,7 @@ const keys: [string, string][] = [
         <dd>{{ what }}</dd>
       </template>
     </dl>
-    <p class="mt-4 text-quiet">Single keys rest while you type in a field. Letter keys can be switched off in your settings.</p>
+    <p class="mt-4 text-quiet">Single keys rest while you type in a field. They can be switched off in your settings.</p>
     <button class="button mt-5" @click="$emit('close')">Close</button>
   </ModalPanel>
 </template>

@@ -10,7 +10,8 @@ import { useBench } from '../device/readings'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useBottles, useMixes, useRuns } from '../stores'
-import { darker, light } from './light'
+import { light } from './light'
+import LightButton from './LightButton.vue'
 
 const session = useSession()
 const show = useShow()
@@ -56,56 +57,50 @@ const temperature = (celsius: number) => show.temperature(celsius)
 
 <template>
   <header
-    class="flex min-h-11 items-center gap-6 overflow-hidden bg-bar px-6 text-on-bar max-sm:gap-3 max-sm:px-4"
+    class="grid min-h-11 grid-cols-[auto_minmax(0,1fr)_auto] items-start gap-x-6 bg-bar px-6 text-on-bar max-sm:gap-x-3 max-sm:px-4"
     :class="light === 'safelight' ? 'border-b border-line' : ''"
   >
-    <button
-      class="min-h-8 cursor-pointer rounded-sm border border-on-bar px-2 focus-visible:outline-on-bar"
-      :title="undefined"
-      :aria-label="`Light: ${light}. Go one step darker`"
-      @click="darker"
-    >
-      {{ light === 'white' ? 'White' : 'Safelight' }}
-    </button>
-    <span v-if="session.darkroom" class="whitespace-nowrap max-sm:hidden"
-      >Room <b class="font-mono">{{ temperature(session.darkroom.roomC) }}</b></span
-    >
-    <span v-if="session.darkroom && session.isTechnician" class="whitespace-nowrap max-lg:hidden">
-      Taps <b class="font-mono">{{ temperature(session.darkroom.tapColdC) }} / {{ temperature(session.darkroom.tapHotC) }}</b>
-    </span>
-    <span v-if="probe.reading.value?.value != null" class="whitespace-nowrap max-lg:hidden">
-      {{ probe.device.value?.name }} <b class="font-mono">{{ temperature(Math.round(probe.reading.value.value * 10) / 10) }}</b>
-    </span>
-    <RouterLink
-      v-for="clock in clocks.running"
-      :key="clock.id"
-      :to="`/tanks/${clock.id}`"
-      class="whitespace-nowrap underline-offset-4 hover:underline focus-visible:outline-on-bar"
-    >
-      ▶ <b class="font-mono">{{ showTime(Math.max(Math.ceil(clock.remainingS), 0)) }}</b> {{ clock.vessel }}, {{ clock.step
-      }}{{ clock.over ? ': time is up' : '' }}
-    </RouterLink>
-    <RouterLink
-      v-if="testsDue > 0"
-      to="/proofs"
-      class="ml-auto whitespace-nowrap underline-offset-4 hover:underline focus-visible:outline-on-bar max-lg:hidden"
-      >{{ testsDue }} to test</RouterLink
-    >
-    <RouterLink
-      v-if="due"
-      :to="due.to"
-      :class="testsDue > 0 ? '' : 'ml-auto'"
-      class="truncate underline-offset-4 hover:underline focus-visible:outline-on-bar max-lg:hidden"
-      >Due: {{ due.what.charAt(0).toLowerCase() + due.what.slice(1) }}</RouterLink
-    >
-    <span v-if="!connected" class="font-semibold whitespace-nowrap" role="status">⚠ No connection</span>
-    <Menu as="div" :class="due || testsDue > 0 ? 'max-lg:ml-auto' : 'ml-auto'">
+    <LightButton />
+    <div class="flex min-h-11 min-w-0 flex-wrap items-center gap-x-6">
+      <span v-if="session.darkroom" class="whitespace-nowrap max-sm:hidden"
+        >Room <b class="font-mono">{{ temperature(session.darkroom.roomC) }}</b></span
+      >
+      <span v-if="session.darkroom && session.isTechnician" class="whitespace-nowrap max-lg:hidden">
+        Taps <b class="font-mono">{{ temperature(session.darkroom.tapColdC) }} / {{ temperature(session.darkroom.tapHotC) }}</b>
+      </span>
+      <span v-if="probe.reading.value?.value != null" class="whitespace-nowrap max-lg:hidden">
+        {{ probe.device.value?.name }} <b class="font-mono">{{ temperature(Math.round(probe.reading.value.value * 10) / 10) }}</b>
+      </span>
+      <RouterLink
+        v-for="clock in clocks.running"
+        :key="clock.id"
+        :to="`/tanks/${clock.id}`"
+        class="inline-flex min-h-11 min-w-0 items-center gap-1.5 underline-offset-4 hover:underline focus-visible:outline-on-bar"
+      >
+        ▶ <b class="font-mono">{{ showTime(Math.max(Math.ceil(clock.remainingS), 0)) }}</b> {{ clock.vessel }}, {{ clock.step
+        }}{{ clock.over ? ': time is up' : '' }}
+      </RouterLink>
+      <RouterLink
+        v-if="testsDue > 0"
+        to="/proofs"
+        class="ml-auto inline-flex min-h-11 items-center whitespace-nowrap underline-offset-4 hover:underline focus-visible:outline-on-bar max-lg:hidden"
+        >{{ testsDue }} to test</RouterLink
+      >
+      <RouterLink
+        v-if="due"
+        :to="due.to"
+        class="min-w-0 py-2.5 underline-offset-4 hover:underline focus-visible:outline-on-bar max-lg:hidden"
+        >Due: {{ due.what.charAt(0).toLowerCase() + due.what.slice(1) }}</RouterLink
+      >
+      <span v-if="!connected" class="font-semibold whitespace-nowrap" role="status">⚠ No connection</span>
+    </div>
+    <Menu as="div" class="relative">
       <MenuButton class="min-h-11 cursor-pointer whitespace-nowrap focus-visible:outline-on-bar"
         ><span class="max-sm:hidden">{{ session.isTechnician ? 'On duty: ' : '' }}</span
         >{{ session.person?.name.split(' ')[0]
         }}<span class="max-sm:hidden">{{ session.person?.name.slice(session.person.name.split(' ')[0]?.length) }}</span> ▾</MenuButton
       >
-      <MenuItems class="absolute right-4 z-50 mt-1 min-w-48 rounded-sm border-2 border-ink bg-panel py-1 text-ink focus:outline-none">
+      <MenuItems class="absolute right-0 z-50 mt-1 min-w-48 rounded-sm border-2 border-ink bg-panel py-1 text-ink focus:outline-none">
         <MenuItem v-for="page in pages" :key="page.to" v-slot="{ active }">
           <RouterLink :to="page.to" class="block px-4 py-3" :class="active ? 'bg-primary text-on-primary' : ''">{{ page.name }}</RouterLink>
         </MenuItem>

@@ -18,7 +18,7 @@ const dimBy = (change: number) => void (dim.value = Math.min(0.9, Math.max(0, Ma
   >
     <p>A screen is no tested safelight until it has passed the coin test.</p>
     <p v-if="!full"><strong>Not full screen, the frame glows:</strong> <button class="link min-h-11" @click="fill">fill it</button></p>
-    <p class="max-lg:hidden">Lighter: hold L and Enter, or two fingers.</p>
+    <p>White again: hold <b>Safelight</b> for two seconds, or L and Enter for one.</p>
     <p class="ml-auto flex items-center gap-2">
       <button class="min-h-11 min-w-11 cursor-pointer text-2xl font-bold" aria-label="Dimmer" @click="dimBy(0.1)">−</button>
       <span class="font-mono">dimmed {{ Math.round(dim * 100) }} %</span>

@@ -15,7 +15,7 @@ const kept = (name: string): string | null => {
 
 export const light = ref<Light>(kept(key) === 'safelight' ? 'safelight' : 'white')
 /** share of the screen's brightness the black overlay takes away in safelight */
-export const dim = ref(Number(kept(dimKey) ?? 0.5))
+export const dim = ref(Number(kept(dimKey) ?? 0))
 
 /** One step darker at once. */
 export const darker = (): void => void (light.value = 'safelight')

@@ -18,7 +18,7 @@ import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useClocks } from './clocks'
 import EndView from './EndView.vue'
-import { cueSounds } from './sound'
+import { silent as noSound, wake as wakeSound } from './sound'
 import StepRibbon from './StepRibbon.vue'
 import { keepAwake } from './wakeLock'
 
@@ -27,7 +27,6 @@ const clocks = useClocks()
 const session = useSession()
 const show = useShow()
 const router = useRouter()
-const sounds = cueSounds()
 const wake = keepAwake()
 const { busy, problem, act } = useAction()
 
@@ -38,7 +37,7 @@ const next = computed((): PlanStep | undefined =>
   clock.value?.phase === 'before' ? steps.value[0] : steps.value[(clock.value?.step ?? 0) + 1],
 )
 const inside = computed(() => clock.value?.phase === 'running' || clock.value?.phase === 'over')
-const silent = ref(true)
+const silent = computed(() => session.person?.sounds !== false && noSound.value)
 
 const described = (one: PlanStep | undefined) =>
   one?.bottle ? `${one.bottle.label}${one.bottle.parts.length > 1 ? `, ${one.bottle.parts.join('+')}` : ''}` : (one?.bath ?? '')
@@ -121,7 +120,8 @@ function onKey(event: KeyboardEvent): void {
   if (typing(event)) return
   const letters = session.person?.letterKeys !== false
   if (isDoneKey(event)) {
-    // buttons answer Enter only while a run is on: Space belongs to the clock
+    // Space on a button one went to with Tab presses that button; everywhere else it belongs to the clock, and PageDown always
+    if (event.key === ' ' && (event.target as HTMLElement).closest('button, a, summary')) return
     event.preventDefault()
     if (event.type === 'keydown' && !event.repeat) done()
   } else if (event.type === 'keydown' && letters && !event.repeat && event.key.toLowerCase() === 'h') {
@@ -135,21 +135,30 @@ function onKey(event: KeyboardEvent): void {
   }
 }
 
+/** A button that was pressed with a pointer does not keep the focus: the next Space is the clock's. */
+function letGo(event: MouseEvent): void {
+  if (event.detail > 0 && document.activeElement instanceof HTMLElement && document.activeElement.tagName === 'BUTTON')
+    document.activeElement.blur()
+}
+/** What changed, for those who do not see it: the step, a hold, silence. */
+const told = computed(() =>
+  [
+    clock.value?.phase === 'before' ? `Ready: ${step.value?.name ?? ''}` : (step.value?.name ?? ''),
+    clock.value?.holding ? 'held at its end' : '',
+    silent.value ? 'silent until you touch the screen or press a key' : '',
+  ]
+    .filter(Boolean)
+    .join(', '),
+)
+
 // ---- sound, vibration, wake lock
 function touched(): void {
-  if (session.person?.sounds !== false) sounds.wake()
-  silent.value = session.person?.sounds !== false && sounds.silent()
+  if (session.person?.sounds !== false) wakeSound()
 }
-const scheduleNow = () => {
-  if (clock.value) sounds.schedule(run.plan, clock.value)
-  silent.value = session.person?.sounds !== false && sounds.silent()
-}
-watch(() => [clock.value?.step, clock.value?.times.at(-1)?.plannedS, clock.value?.phase, clock.value?.holding, silent.value], scheduleNow)
 watch(
   () => clock.value?.cue?.word,
   (word) => void (word && inside.value && navigator.vibrate?.([120, 60, 120])),
 )
-const reschedule = window.setInterval(scheduleNow, 60_000)
 
 // the last page of a run has the stations below it again
 watch(
@@ -171,8 +180,6 @@ onBeforeUnmount(() => {
   document.removeEventListener('keydown', onKey)
   document.removeEventListener('keyup', onKey)
   window.removeEventListener('beforeunload', guard)
-  clearInterval(reschedule)
-  sounds.stop()
   wake.release()
 })
 onBeforeRouteLeave(() => {
@@ -195,7 +202,7 @@ async function giveUp(): Promise<void> {
 
 <template>
   <EndView v-if="clock?.phase === 'done'" :run="run" :clock="clock" />
-  <div v-else-if="clock && step" class="flex h-full flex-col" @pointerdown="touched">
+  <div v-else-if="clock && step" class="flex h-full flex-col" @pointerdown="touched" @click="letGo">
     <div class="flex min-h-0 flex-1 flex-col justify-between gap-3 overflow-y-auto px-10 py-5 max-sm:px-4">
       <div class="flex flex-wrap items-center justify-between gap-4 text-3xl max-sm:text-xl">
         <h1 class="flex items-center gap-4">
@@ -210,6 +217,7 @@ async function giveUp(): Promise<void> {
           <BathMark :family="next.bath === 'water' ? 'wash' : next.bath" :size="34" />
         </p>
       </div>
+      <p class="sr-only" aria-live="polite" data-told>{{ told }}</p>
       <p class="clock text-center font-mono leading-none font-bold" role="timer" :aria-label="`${step.name}, ${big}`" data-clock>
         {{ big }}
       </p>
