@@ -106,6 +106,8 @@ export const roll = z.object({
 })
 export const run = runSummary.extend({
   plan: z.custom<Plan>((value) => typeof value === 'object' && value !== null),
+  /** what was decided, for the same again */
+  request: planRequest.nullable(),
   overruled: z.string().nullable(),
   events: z.array(runEvent),
   filmRows: z.array(roll),

@@ -36,8 +36,8 @@ export async function rollRow(db: Database, id: string, tx?: Transaction): Promi
 }
 
 export async function runRow(db: Database, id: string, tx?: Transaction): Promise<Run> {
-  const row = await db.one<RunSummary & Pick<Run, 'plan' | 'overruled'>>(
-    runSummaries.replace('r.id, r.version', 'r.id, r.plan, r.overruled, r.version') + ' where r.id = $1',
+  const row = await db.one<RunSummary & Pick<Run, 'plan' | 'overruled' | 'request'>>(
+    runSummaries.replace('r.id, r.version', 'r.id, r.plan, r.request, r.overruled, r.version') + ' where r.id = $1',
     [id],
     tx,
   )

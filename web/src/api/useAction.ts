@@ -1,4 +1,5 @@
 import { ref } from 'vue'
+import { typedIsKept } from '../fields/typed'
 import { CallError, sentence } from './call'
 
 /** Runs one write at a time and keeps its refusal as a sentence, and what the thing is now where someone else was first. */
@@ -15,6 +16,7 @@ export function useAction() {
     current.value = null
     try {
       await work()
+      typedIsKept()
       return true
     } catch (error) {
       problem.value = sentence(error)

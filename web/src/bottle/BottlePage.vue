@@ -3,7 +3,7 @@ import { showParts, type LifeCurve } from '@selvrin/core'
 import { api, type BottlePage, type LedgerEntry } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
-import { RouterLink, useRoute } from 'vue-router'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { usePage } from '../api/usePage'
@@ -36,6 +36,7 @@ const StandPanel = defineAsyncComponent(() => import('./StandPanel.vue'))
 const WrongPanel = defineAsyncComponent(() => import('./WrongPanel.vue'))
 const session = useSession()
 const route = useRoute()
+const router = useRouter()
 const bottle = shallowRef<BottlePage | null>(null)
 const curve = shallowRef<LifeCurve | null>(null)
 const older = shallowRef<{ rows: LedgerEntry[]; more: boolean }>({ rows: [], more: false })
@@ -78,6 +79,16 @@ watch(id, () => page.begin(), { immediate: true })
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const actions = computed(() => (bottle.value && session.isTechnician ? actionsOf(bottle.value) : { first: [], more: [] }))
 
+// an act asked for from elsewhere opens at once
+watch(
+  () => [route.query.do, bottle.value?.id] as const,
+  ([asked, there]) => {
+    if (typeof asked !== 'string' || there === undefined) return
+    const all = [...actions.value.first, ...actions.value.more]
+    panel.value = all.find((action) => action.panel === asked)?.panel ?? null
+    void router.replace({ query: {} })
+  },
+)
 function takeBack(entry: LedgerEntry): void {
   problem.value = ''
   newId.value = uuid()

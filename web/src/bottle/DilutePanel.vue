@@ -2,7 +2,7 @@
 import { dilute, parseRatio, showParts } from '@selvrin/core'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call, sentence } from '../api/call'
 import { useAction } from '../api/useAction'
@@ -19,8 +19,12 @@ const router = useRouter()
 const { busy, problem, act } = useAction()
 const newId = uuid()
 const ratio = ref(showParts(bottle.use.dilutions.find((parts) => parts.length > 1)))
-const totalMl = ref<number | null>(Math.min(1000, bottle.sizeMl))
-const sizeMl = ref<number | null>(1000)
+const totalMl = ref<number | null>(500)
+const sizeMl = ref<number | null>(500)
+// the bottle follows until it is given a size of its own
+watch(totalMl, (ml, before) => {
+  if (ml !== null && (sizeMl.value === before || sizeMl.value === null || sizeMl.value < ml)) sizeMl.value = ml
+})
 const meant = ref<number[] | null>(null)
 
 const read = computed((): { parts: number[] | null; problem: string; ambiguous: number[] | null } => {
@@ -76,7 +80,7 @@ async function make(): Promise<void> {
         </button>
       </div>
       <div class="grid grid-cols-2 gap-4">
-        <QuantityField v-model="totalMl" kind="volume" label="Make" />
+        <QuantityField v-model="totalMl" kind="volume" label="Make" begin />
         <QuantityField v-model="sizeMl" kind="volume" label="Into a bottle of" />
       </div>
       <p v-if="amounts" class="text-3xl leading-snug">

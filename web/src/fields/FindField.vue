@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
+import { useRoute } from 'vue-router'
 import { useKept } from './useKept'
 
 /** A search over a list, kept while one looks at a hit and comes back. `count` is how many are shown, `of` how many there are. */
 const { kept, count, of } = defineProps<{ label: string; kept: string; count: number; of: number; what: string }>()
 const model = defineModel<string>({ required: true })
 useKept(`find ${kept}`, model)
+// what the address asks for goes before what was kept
+const route = useRoute()
+if (typeof route.query.find === 'string') model.value = route.query.find
 const id = useId()
 const searching = computed(() => model.value.trim() !== '')
 </script>

@@ -11,9 +11,9 @@ import { useTyped } from './typed'
 const { open } = defineProps<{ open: boolean; title: string; wide?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const session = useSession()
-const { touched, kept } = useTyped()
-const asking = ref(false)
 const me = Symbol('dialog')
+const { touched, kept } = useTyped(me)
+const asking = ref(false)
 const isTop = computed(() => openModals.at(-1) === me)
 const leave = () => {
   const i = openModals.indexOf(me)

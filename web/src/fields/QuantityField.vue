@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { DomainError, showTime, type QuantityKind } from '@selvrin/core'
-import { computed, ref, useId, watch } from 'vue'
+import { computed, onMounted, ref, useId, useTemplateRef, watch } from 'vue'
 import { sentence } from '../api/call'
 import { useShow } from '../session/useShow'
 import { useTyping } from './typed'
@@ -14,6 +14,7 @@ const {
   kind,
   label,
   near = null,
+  begin,
 } = defineProps<{
   kind: QuantityKind
   label: string
@@ -21,6 +22,8 @@ const {
   problem?: string
   large?: boolean
   near?: number | null
+  /** takes the focus with its dialog, ready to be typed over */
+  begin?: boolean
 }>()
 const model = defineModel<number | null>({ required: true })
 const show = useShow()
@@ -91,6 +94,15 @@ watch(
     if (typed.value === '') standing.value = value
   },
 )
+const input = useTemplateRef<HTMLInputElement>('input')
+onMounted(() => {
+  if (!begin) return
+  // after the dialog has placed the focus itself
+  setTimeout(() => {
+    input.value?.focus()
+    input.value?.select()
+  })
+})
 function parsedOrNull(): number | null {
   try {
     return parsed()
@@ -105,6 +117,7 @@ function parsedOrNull(): number | null {
     <span class="relative block">
       <input
         :id="id"
+        ref="input"
         v-model="typed"
         class="input font-mono"
         :class="[large ? 'min-h-20 text-5xl' : '', unit ? (large ? 'pr-24' : 'pr-14') : '']"

@@ -1,12 +1,22 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { onMounted, useId, useTemplateRef } from 'vue'
 import { useTyping } from './typed'
 import FieldFrame from './FieldFrame.vue'
 
-defineProps<{ label: string; hint?: string; problem?: string; type?: string; autocomplete?: string; multiline?: boolean }>()
+const { begin } = defineProps<{
+  label: string
+  hint?: string
+  problem?: string
+  type?: string
+  autocomplete?: string
+  multiline?: boolean
+  /** takes the focus when it appears */ begin?: boolean
+}>()
 const model = defineModel<string>({ required: true })
 const id = useId()
 const typed = useTyping()
+const input = useTemplateRef<HTMLInputElement>('input')
+onMounted(() => begin && input.value?.focus())
 </script>
 
 <template>
@@ -24,6 +34,7 @@ const typed = useTyping()
     <input
       v-else
       :id="id"
+      ref="input"
       v-model="model"
       class="input"
       :type="type ?? 'text'"

@@ -3,10 +3,12 @@ import { showTime, type Guide } from '@selvrin/core'
 import { computed, ref, watch } from 'vue'
 import { isDoneKey, useKeys } from '../room/keys'
 import { useStopwatch } from './useStopwatch'
+import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { digits } from '../session/manner'
 
 const show = useShow()
+const session = useSession()
 /** The procedure, one step at a time and large: with its timer, or the stopwatch the reading is taken on. Space goes on. */
 const { guide, normalS } = defineProps<{ guide: Guide; normalS: number | null }>()
 const emit = defineEmits<{ done: [seconds: number | null] }>()
@@ -36,6 +38,10 @@ function press(): void {
   } else next()
 }
 useKeys((event) => {
+  if (event.key.toLowerCase() === 'r' && session.person?.letterKeys !== false) {
+    emit('done', watchS.value)
+    return true
+  }
   if (!isDoneKey(event) || (event.target as HTMLElement).tagName === 'BUTTON') return false
   press()
   return true
@@ -70,7 +76,7 @@ useKeys((event) => {
         Take it again
       </button>
       <button v-if="at > 0" class="link min-h-12" @click="at--">Back</button>
-      <button class="link min-h-12" @click="emit('done', watchS)">I know the reading: skip to it</button>
+      <button class="link min-h-12" @click="emit('done', watchS)">I know the reading: skip to it <kbd class="font-mono">R</kbd></button>
     </div>
   </div>
 </template>

@@ -15,6 +15,7 @@ import TakeTestBack from './TakeTestBack.vue'
 import VerdictMark from './VerdictMark.vue'
 import { useShow } from '../session/useShow'
 import WaitFor from '../fields/WaitFor.vue'
+import { vFocusFirst } from '../fields/focusFirst'
 
 const show = useShow()
 /** What is due, first and largest; then anything else that can be tested, and what was. */
@@ -84,7 +85,11 @@ const to = (proof: Proof) => (proof.bottleId ? `/shelf/${proof.bottleId}` : proo
               <span class="block text-xl font-bold">{{ one.name }}</span>
               <span class="block">{{ one.bottle.name }}: {{ show.said(one.says) }}.</span>
             </p>
-            <RouterLink :to="`/proofs/${one.kind}/${one.bottle.id}`" class="button" :class="one === due[0] ? 'button-main' : ''"
+            <RouterLink
+              v-focus-first="one === due[0]"
+              :to="`/proofs/${one.kind}/${one.bottle.id}`"
+              class="button"
+              :class="one === due[0] ? 'button-main' : ''"
               >Test {{ one.bottle.label }}</RouterLink
             >
           </li>

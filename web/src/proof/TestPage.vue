@@ -78,6 +78,10 @@ const mayBeFresh = computed(
   () => bottle.value?.batchId != null && reference.value?.from !== 'batch' && bottle.value.state.rollsPerL === 0 && form.value !== null,
 )
 watch(mayBeFresh, (may) => (fresh.value = may && (bottle.value?.state.ageDays ?? 99) < 2), { immediate: true })
+// the fresh reading was taken on one kind of film: the next is compared with it on the same
+watch(reference, (known) => {
+  if (known?.slowClearing != null) filmKind.value ??= known.slowClearing ? 'slow' : 'ordinary'
+})
 const filmKinds = [
   { value: 'ordinary' as const, name: 'Ordinary', detail: 'fixed twice its clearing time' },
   { value: 'slow' as const, name: 'Tabular grain, or rich in iodide', detail: 'fixed three times its clearing time' },
@@ -174,6 +178,7 @@ function again(): void {
           <div v-if="form && look === null" class="grid grid-cols-2 items-start gap-4 max-sm:grid-cols-1">
             <TextField
               v-model="figure"
+              begin
               :label="`${form.label}${form.unit === 'pH' ? '' : `, ${form.unit}`}`"
               :hint="reference ? show.said(`fresh ${showReading(kind, reference.value)}`) : 'no fresh reading yet'"
               :problem="wrongFigure"

@@ -1,121 +1,131 @@
 <script setup lang="ts">
-import { showParts } from '@selvrin/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { useQuickUse } from '../bottle/useQuickUse'
+import { useBench } from '../device/readings'
 import ModalPanel from '../fields/ModalPanel.vue'
-import { nameOf } from '../jar/reorder'
+import { notTyped } from '../fields/typed'
 import { useSession } from '../session/store'
-import { useBottles, useFormulas, useJars, useRolls, useRuns } from '../stores'
+import { useShow } from '../session/useShow'
+import { useBottles, useChart, useFormulas, useJars, usePeople, useRolls, useRuns } from '../stores'
+import { everything, hitsFor, type Hit } from './finder'
 
+/** Finds anything by any of its names, and does the commonest things on the spot. */
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const session = useSession()
-const bottles = useBottles()
-const formulas = useFormulas()
-const jars = useJars()
-const runs = useRuns()
-const rolls = useRolls()
+const show = useShow()
+notTyped()
+const [bottles, formulas, jars, runs, rolls, people, chart] = [
+  useBottles(),
+  useFormulas(),
+  useJars(),
+  useRuns(),
+  useRolls(),
+  usePeople(),
+  useChart(),
+]
+const probe = useBench('thermometer')
+const quick = useQuickUse()
 const words = ref('')
-const lists = session.isTechnician ? [bottles, rolls, formulas, jars, runs] : [bottles, rolls]
+const chosen = ref(0)
+const atOnce = 8
+const lists = session.isTechnician ? [bottles, rolls, formulas, jars, runs, people, chart] : [bottles, rolls]
+onMounted(() => void Promise.all(lists.map((list) => list.load())))
+
+/** What the probe at the bench says, else the shelf the developer stands on, else what is usual. */
+function temperatureOf(formulaId: string): { celsius: number; from: string } {
+  const read = probe.reading.value
+  if (read?.value != null && read.stable) return { celsius: read.value, from: probe.device.value?.name ?? 'the probe' }
+  const bottle = bottles.rows.find((one) => one.formulaId === formulaId && one.retiredAt === null && one.state.volumeMl > 0)
+  return bottle ? { celsius: bottle.state.celsius, from: `where ${bottle.label} stands` } : { celsius: 20, from: 'none on the shelf' }
+}
+const all = computed(() =>
+  everything({
+    technician: session.isTechnician,
+    bottles: bottles.rows,
+    formulas: formulas.rows,
+    jars: jars.rows,
+    people: people.rows,
+    runs: runs.rows,
+    rolls: rolls.rows,
+    chart: chart.rows,
+    temperatureOf,
+    temperature: show.temperature,
+  }),
+)
+/** A scanner types a label's address, a person its six characters: either is what it names. */
+const scanned = computed(() => /(?:\/b\/|^\s*)([2-9A-HJKMNP-Za-hjkmnp-z]{6})\s*$/.exec(words.value)?.[1]?.toUpperCase())
+const found = computed(() => hitsFor(all.value, words.value, scanned.value))
+const hits = computed(() => found.value.slice(0, Math.max(atOnce, Math.ceil((chosen.value + 1) / atOnce) * atOnce)))
 /** what has not been looked through yet */
 const waiting = computed(() => {
   const away = lists.filter((list) => !list.loaded)
   return away.length === 0 ? '' : `Still fetching what is to be looked through. ${away.find((list) => list.problem)?.problem ?? ''}`
 })
-const chosen = ref(0)
-
-onMounted(() => {
-  void bottles.load()
-  void rolls.load()
-  if (session.isTechnician) void Promise.all([formulas.load(), jars.load(), runs.load()])
+const state = computed(() => {
+  if (words.value.trim() === '') return ''
+  if (found.value.length === 0) return waiting.value || 'Nothing here is called that.'
+  const more = found.value.length - hits.value.length
+  return more > 0
+    ? `${hits.value.length} of ${found.value.length}: more further down, or write more of it.`
+    : `${found.value.length} found. ${waiting.value}`
 })
-
-interface Hit {
-  key: string
-  what: string
-  name: string
-  to: string
-  text: string
+function choose(at: number): void {
+  chosen.value = Math.min(Math.max(at, 0), found.value.length - 1)
+  void nextTick(() => document.getElementById(`hit-${chosen.value}`)?.scrollIntoView({ block: 'nearest' }))
 }
-const everything = computed((): Hit[] => [
-  ...bottles.rows.map((row) => ({
-    key: row.id,
-    what: 'Bottle',
-    name: `${row.label} ${row.name}, ${showParts(row.parts)}`,
-    to: `/shelf/${row.id}`,
-    text: row.code,
-  })),
-  ...formulas.rows.map((row) => ({
-    key: row.id,
-    what: 'Formula',
-    name: row.body.name,
-    to: `/formulary/${row.id}`,
-    text: row.body.purpose,
-  })),
-  ...jars.rows.map((row) => ({
-    key: row.id,
-    what: 'Jar',
-    name: `${nameOf(row)}, ${[row.lot && `lot ${row.lot}`, row.place].filter(Boolean).join(', ')}`,
-    to: `/formulary/jars/${row.id}`,
-    text: row.code,
-  })),
-  ...runs.rows.map((row) => ({
-    key: row.id,
-    what: 'Run',
-    name: `Run ${row.number}, ${row.films.join(', ')}`,
-    to: `/tanks/${row.id}`,
-    text: row.vessel,
-  })),
-  ...rolls.rows.map((row) => ({
-    key: row.id,
-    what: 'Film',
-    name: `${row.film}, ${row.member}`,
-    to: session.isTechnician && row.runId ? `/tanks/${row.runId}` : '/films',
-    text: row.developer,
-  })),
-])
-/** A scanner types a label's address, a person its six characters: either is what it names. */
-const scanned = computed(() => /(?:\/b\/|^\s*)([2-9A-HJKMNP-Za-hjkmnp-z]{6})\s*$/.exec(words.value)?.[1]?.toUpperCase())
-const hits = computed(() => {
-  const exact = everything.value.filter((hit) => scanned.value !== undefined && hit.text === scanned.value)
-  if (exact.length > 0) return exact
-  const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean)
-  if (asked.length === 0) return []
-  return everything.value
-    .filter((hit) => asked.every((word) => `${hit.what} ${hit.name} ${hit.text}`.toLowerCase().includes(word)))
-    .slice(0, 8)
-})
-function go(hit: Hit | undefined): void {
+async function go(hit: Hit | undefined): Promise<void> {
   if (!hit) return
+  if (hit.act === 'tally' && hit.bottle) {
+    await quick.pourBack(hit.bottle)
+    return
+  }
   emit('close')
-  void router.push(hit.to)
+  if (hit.to) await router.push(hit.to)
 }
 </script>
 
 <template>
-  <ModalPanel open title="Find" @close="$emit('close')">
+  <ModalPanel open wide title="Find, or do" @close="$emit('close')">
     <input
       v-model="words"
       class="input"
-      aria-label="Name, label or code"
+      role="combobox"
+      aria-expanded="true"
+      aria-controls="hits"
+      :aria-activedescendant="hits.length > 0 ? `hit-${chosen}` : undefined"
+      aria-label="Name, label, code, or what to do"
       autocomplete="off"
-      placeholder="Name, label or code"
+      placeholder="D4 · dilute D4 · time for a film · washing soda · 7757-83-7"
       @input="chosen = 0"
       @keydown.enter.prevent="go(hits[chosen])"
-      @keydown.down.prevent="chosen = Math.min(chosen + 1, hits.length - 1)"
-      @keydown.up.prevent="chosen = Math.max(chosen - 1, 0)"
+      @keydown.down.prevent="choose(chosen + 1)"
+      @keydown.up.prevent="choose(chosen - 1)"
     />
-    <ul class="mt-3">
-      <li v-for="(hit, i) in hits" :key="hit.key">
-        <button
-          class="flex min-h-11 w-full cursor-pointer items-center gap-4 rounded-sm px-2 text-left"
-          :class="i === chosen ? 'bg-primary text-on-primary' : ''"
-          @click="go(hit)"
+    <p class="mt-2 min-h-6 text-quiet" role="status">{{ state }}</p>
+    <p v-if="quick.written.value" class="my-2 flex flex-wrap items-center gap-4 text-lg font-semibold" role="status">
+      {{ quick.written.value.says }} <button class="button button-small" @click="quick.undo()">Undo</button>
+    </p>
+    <p v-if="quick.problem.value" class="my-2 font-semibold text-alarm" role="alert">{{ quick.problem.value }}</p>
+    <ul id="hits" role="listbox" aria-label="Found" class="max-h-[60vh] overflow-y-auto">
+      <li
+        v-for="(hit, i) in hits"
+        :id="`hit-${i}`"
+        :key="hit.key"
+        role="option"
+        :aria-selected="i === chosen"
+        class="flex min-h-12 cursor-pointer items-center gap-4 rounded-sm px-2 py-1"
+        :class="i === chosen ? 'bg-primary text-on-primary outline-2 outline-ink' : ''"
+        @click="go(hit)"
+      >
+        <span class="w-20 shrink-0">{{ hit.what }}</span>
+        <span class="min-w-0 flex-1"
+          ><b class="block break-words">{{ hit.name }}</b
+          ><span v-if="hit.says && hit.what !== 'Time'">{{ hit.says }}</span></span
         >
-          <span class="w-16 shrink-0">{{ hit.what }}</span><span class="font-semibold">{{ hit.name }}</span>
-        </button>
+        <b v-if="hit.says && hit.what === 'Time'" class="text-right font-mono text-lg">{{ hit.says }}</b>
       </li>
     </ul>
-    <p v-if="words && hits.length === 0" class="mt-3 text-quiet" role="status">{{ waiting || 'Nothing here is called that.' }}</p>
   </ModalPanel>
 </template>

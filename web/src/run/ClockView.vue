@@ -121,7 +121,7 @@ function onKey(event: KeyboardEvent): void {
   const letters = session.person?.letterKeys !== false
   if (isDoneKey(event)) {
     // Space on a button one went to with Tab presses that button; everywhere else it belongs to the clock, and PageDown always
-    if (event.key === ' ' && (event.target as HTMLElement).closest('button, a, summary')) return
+    if (event.key === ' ' && (event.target as HTMLElement).closest('button, summary')) return
     event.preventDefault()
     if (event.type === 'keydown' && !event.repeat) done()
   } else if (event.type === 'keydown' && letters && !event.repeat && event.key.toLowerCase() === 'h') {
@@ -173,12 +173,14 @@ const guard = (event: BeforeUnloadEvent) => {
 onMounted(() => {
   document.addEventListener('keydown', onKey)
   document.addEventListener('keyup', onKey)
+  document.addEventListener('click', letGo)
   window.addEventListener('beforeunload', guard)
 })
 onBeforeUnmount(() => {
   benchHidden.value = false
   document.removeEventListener('keydown', onKey)
   document.removeEventListener('keyup', onKey)
+  document.removeEventListener('click', letGo)
   window.removeEventListener('beforeunload', guard)
   wake.release()
 })
@@ -202,7 +204,7 @@ async function giveUp(): Promise<void> {
 
 <template>
   <EndView v-if="clock?.phase === 'done'" :run="run" :clock="clock" />
-  <div v-else-if="clock && step" class="flex h-full flex-col" @pointerdown="touched" @click="letGo">
+  <div v-else-if="clock && step" class="flex h-full flex-col" @pointerdown="touched">
     <div class="flex min-h-0 flex-1 flex-col justify-between gap-3 overflow-y-auto px-10 py-5 max-sm:px-4">
       <div class="flex flex-wrap items-center justify-between gap-4 text-3xl max-sm:text-xl">
         <h1 class="flex items-center gap-4">

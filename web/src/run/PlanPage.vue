@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { agitations, DomainError, planFor, showParts, type Plan } from '@selvrin/core'
-import { api, type PlanRequest } from '@selvrin/core/contract'
+import { api, type Run, type PlanRequest } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, onMounted, reactive, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { computed, nextTick, useTemplateRef, onMounted, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { call, sentence } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -18,8 +18,13 @@ import { bathChoices, developerChoices, sourcesOf, uniqueTexts } from './planCho
 import StepRibbon from './StepRibbon.vue'
 import TimeFactors from './TimeFactors.vue'
 import { useTyped } from '../fields/typed'
+import { useBench } from '../device/readings'
+import { useShow } from '../session/useShow'
 
 const router = useRouter()
+const route = useRoute()
+const show = useShow()
+const probe = useBench('thermometer')
 const [bottles, chart, people, vessels] = [useBottles(), useChart(), usePeople(), useVessels()]
 onMounted(() => void Promise.all([bottles.load(), chart.load(), people.load(), vessels.load()]))
 
@@ -135,6 +140,74 @@ const agitationChoices = Object.entries(agitations)
   .filter(([key]) => key !== 'none')
   .map(([value, one]) => ({ value, name: one.name }))
 
+/** The same again: what was decided for an earlier run, with the bottles that serve now. */
+const again = ref<Run | null>(null)
+const toBeakers = useTemplateRef<HTMLButtonElement>('toBeakers')
+onMounted(async () => {
+  const id = route.query.again
+  if (typeof id !== 'string') return
+  const [run] = await Promise.all([
+    call(api.run.get, { params: { id } }).catch((error: unknown) => ((problem.value = sentence(error)), null)),
+    ...[bottles, chart, people, vessels].map((list) => list.load()),
+  ])
+  const asked = run?.request
+  const [one] = asked?.films ?? []
+  if (!run || !asked || !one) return
+  again.value = run
+  film.value = one.film
+  await nextTick()
+  ei.value = String(one.ei)
+  push.value = String(one.pushStops)
+  format.value = formatChoices.find((choice) => choice.value === one.format)?.value ?? '135-36'
+  owners.splice(0, owners.length, ...asked.films.map(({ memberId }) => ({ id: uuid(), memberId })))
+  await nextTick()
+  vesselId.value = asked.vesselId
+  agitation.value = asked.agitation
+  critical.value = asked.critical ?? false
+  slow.value = one.slowClearing ?? false
+  preWet.value = asked.preWet
+  // a thermometer in the developer goes before what it was last time
+  const read = probe.reading.value
+  temperatureC.value = typedC.value = read?.value != null && read.stable ? Math.round(read.value * 10) / 10 : asked.temperatureC
+  await nextTick()
+  const was = (family: string) => asked.baths.find((one) => one.family === family)
+  const formulaOf = (bottleId: string | undefined) => bottles.rows.find((one) => one.id === bottleId)?.formulaId
+  const dev = was('film-developer')
+  const candidates = developers.value
+    .filter((one) => !one.disabled)
+    .sort((x, y) => rankOf(y) - rankOf(x))
+    .map((one) => one.value)
+  developer.value = candidates[0] ?? null
+  // the very bottle first, then another of the same, then what else the film is charted in
+  function rankOf(one: { bottleId: string; formulaId: string; parts: number[] }): number {
+    const sameParts = one.parts.join() === dev?.parts.join() ? 1 : 0
+    return (one.bottleId === dev?.bottleId ? 4 : one.formulaId === formulaOf(dev?.bottleId) ? 2 : 0) + sameParts
+  }
+  const same = (choices: { value: string; disabled?: boolean }[], family: string): string | null => {
+    const before = was(family)?.bottleId
+    if (before === undefined) return null
+    const serves = choices.filter((one) => !one.disabled)
+    return (
+      (serves.find((one) => one.value === before) ?? serves.find((one) => formulaOf(one.value) === formulaOf(before)) ?? serves[0])
+        ?.value ?? null
+    )
+  }
+  stop.value = same(stops.value, 'stop-bath') ?? 'none'
+  fixer.value = same(fixers.value, 'fixer') ?? fixer.value
+  aid.value = same(aids.value, 'wash-aid') ?? (asked.washAid ? aid.value : 'none')
+  wetting.value = same(wettings.value, 'wetting-agent') ?? (asked.wettingAgent ? wetting.value : 'none')
+  await nextTick()
+  source.value = sources.value.find((one) => one.rows.some((row) => asked.chartRowIds.includes(row.id)))?.value ?? source.value
+  // a bottle that holds too little for it gives way to one that serves
+  for (const value of candidates) {
+    if (!blocked.value) break
+    developer.value = value
+    await nextTick()
+  }
+  await nextTick()
+  toBeakers.value?.focus()
+})
+
 const bath = (family: string, value: string | null) => {
   const bottle = bottles.rows.find((one) => one.id === value)
   return bottle ? [{ family, bottleId: bottle.id, parts: bottle.parts === null ? (bottle.use.dilutions[0] ?? [1]) : [1] }] : []
@@ -208,6 +281,10 @@ async function keep(): Promise<void> {
   <form class="station grid grid-cols-[340px_minmax(0,1fr)] gap-10 max-lg:grid-cols-1" @submit.prevent="keep">
     <section class="space-y-4">
       <h1 class="text-3xl font-bold">Plan a run</h1>
+      <p v-if="again" class="card" role="status">
+        As run {{ again.number }}, with what stands on the shelf now. Measure the developer: it had
+        {{ show.temperature(again.plan.temperatureC) }} then.
+      </p>
       <p v-if="chart.loaded && chart.rows.length === 0" class="card">
         The development chart is empty. <RouterLink to="/tanks/chart" class="link">Write its first row</RouterLink>: a film, a developer, a
         time.
@@ -280,7 +357,9 @@ async function keep(): Promise<void> {
       <div class="space-y-3">
         <TextField v-if="blocked" v-model="overrule" label="Overrule it all the same? Say why; it stays on the record." />
         <ProblemLine :problem="problem" />
-        <button class="button button-main min-h-16 px-8" :disabled="busy || (blocked && overrule.trim().length < 3)">To the beakers</button>
+        <button ref="toBeakers" class="button button-main min-h-16 px-8" :disabled="busy || (blocked && overrule.trim().length < 3)">
+          To the beakers
+        </button>
       </div>
     </section>
   </form>
