@@ -145,7 +145,9 @@ test('a guided clearing test: stopwatch, verdict beside the fresh reading, fixin
     await page.getByLabel('Its temperature').fill('20.4')
     await choose(page, 'Read with', 'Spirit thermometer, blue')
     await expect(page.getByText('20.4 °C on it is 20.0 °C')).toBeVisible()
-    // without the kind of film it is no pass
+    // the film of the fresh scrap is offered and named; another film is no pass beside it
+    await expect(page.getByText('As the fresh scrap was: change it if this one is another film.')).toBeVisible()
+    await choose(page, 'Kind of film', /Tabular grain/)
     await expect(page.getByText('Marginal', { exact: true })).toBeVisible()
     await choose(page, 'Kind of film', 'Ordinary')
     await expect(page.getByText('Keep', { exact: true })).toBeVisible()

@@ -148,7 +148,7 @@ test('jars: two edit one, a count that was overtaken, a safety sheet, and a scan
 
   const [jar] = await house.ask<{ code: string }>(`select code from jar where chemical = 'thiourea'`)
   await page.keyboard.press('/')
-  await page.getByLabel('Name, label or code').fill(`${house.url}/b/${jar?.code}`)
+  await page.getByRole('combobox', { name: /Name, label, code/ }).fill(`${house.url}/b/${jar?.code}`)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'Thiourea', level: 1 })).toBeVisible()
   const [bottle] = await house.ask<{ code: string; label: string }>(

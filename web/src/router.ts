@@ -63,7 +63,7 @@ export function makeRouter(): Router {
       { path: '/proofs/film/:kind', component: () => import('./proof/FilmTestPage.vue'), meta: { title: 'Test a film' } },
       { path: '/proofs/:kind/:id', component: () => import('./proof/TestPage.vue'), meta: { title: 'Test' } },
       { path: '/tanks', component: pages.tanks, meta: { title: 'Tanks' } },
-      { path: '/tanks/chart', component: () => import('./chart/ChartPage.vue'), meta: { title: 'Development chart' } },
+      { path: '/tanks/chart', component: () => import('./chart/ChartPage.vue'), meta: { title: 'Wall chart' } },
       { path: '/tanks/plan', component: pages.plan, meta: { title: 'Plan a run' } },
       { path: '/tanks/:id', component: pages.run, meta: { title: 'Run' } },
       { path: '/films', component: () => import('./run/FilmsPage.vue'), meta: { for: 'members', title: 'Films' } },

@@ -2,8 +2,8 @@ import { ref } from 'vue'
 import { typedIsKept } from '../fields/typed'
 import { CallError, sentence } from './call'
 
-/** Runs one write at a time and keeps its refusal as a sentence, and what the thing is now where someone else was first. */
-export function useAction() {
+/** `keeps`: false for what writes nothing down of what is being typed. Runs one write at a time and keeps its refusal as a sentence, and what the thing is now where someone else was first. */
+export function useAction({ keeps = true }: { keeps?: boolean } = {}) {
   const busy = ref(false)
   const problem = ref('')
   const field = ref('')
@@ -16,7 +16,7 @@ export function useAction() {
     current.value = null
     try {
       await work()
-      typedIsKept()
+      if (keeps) typedIsKept()
       return true
     } catch (error) {
       problem.value = sentence(error)

@@ -1,117 +1,144 @@
 <script setup lang="ts">
-import { checkChart, showParts, showTime, type Finding } from '@selvrin/core'
+import { showTime } from '@selvrin/core'
 import type { ChartRow } from '@selvrin/core/contract'
 import { computed, onMounted, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import ChoiceField from '../fields/ChoiceField.vue'
+import FindField from '../fields/FindField.vue'
+import { matches } from '../fields/matches'
+import ModalPanel from '../fields/ModalPanel.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import { useKept } from '../fields/useKept'
+import WaitFor from '../fields/WaitFor.vue'
 import { useShow } from '../session/useShow'
 import { useChart, useFormulas } from '../stores'
+import CellPanel from './CellPanel.vue'
 import ChartRowForm from './ChartRowForm.vue'
-import ChartRowPanel from './ChartRowPanel.vue'
-import WaitFor from '../fields/WaitFor.vue'
+import { wallOf } from './wall'
 
-/** The darkroom's own development chart: every row with its source and what is wrong with it; rows are added, mended, tried, taken out. */
+/** The darkroom's own wall chart: film by developer, every time at one temperature; behind each the rows it comes from. */
 const show = useShow()
+const route = useRoute()
 const chart = useChart()
 const formulas = useFormulas()
 onMounted(() => void Promise.all([chart.load(), formulas.load()]))
+const celsius = ref<number | null>(20)
+const developer = ref<string | null>('all')
+const find = ref('')
+useKept('chart temperature', celsius)
+useKept('chart developer', developer)
 const developers = computed(() =>
   formulas.rows.filter((row) => row.body.family === 'film-developer').map((row) => ({ value: row.id, name: row.body.name })),
 )
-const named = computed(() => new Map(formulas.rows.map((row) => [row.id, row.body.name])))
-const sorted = computed(() =>
-  [...chart.rows].sort(
-    (a, b) =>
-      a.film.localeCompare(b.film) ||
-      (named.value.get(a.formulaId) ?? '').localeCompare(named.value.get(b.formulaId) ?? '') ||
-      a.ei - b.ei ||
-      a.temperatureC - b.temperatureC,
+const choices = computed(() => [{ value: 'all', name: 'All developers' }, ...developers.value])
+const shown = computed(() =>
+  chart.rows.filter(
+    (row) =>
+      matches(`${row.film} EI ${row.ei} ${formulas.rows.find((one) => one.id === row.formulaId)?.body.name ?? ''}`, find.value) &&
+      (developer.value === 'all' || row.formulaId === developer.value),
   ),
 )
-const setOf = (row: ChartRow): string => [row.film, row.formulaId, row.parts.join('+'), row.ei, row.source].join('|')
-/** What is wrong with the temperatures of a set of rows, at the last of them. */
-const wrong = computed(() => {
-  const sets = new Map<string, ChartRow[]>()
-  for (const row of sorted.value) sets.set(setOf(row), [...(sets.get(setOf(row)) ?? []), row])
-  const said = new Map<string, Finding[]>()
-  for (const rows of sets.values()) {
-    const findings = checkChart(rows)
-    const last = rows.at(-1)
-    if (findings.length > 0 && last) said.set(last.id, findings)
-  }
-  return said
-})
-const open = ref<ChartRow | null>(null)
+/** most films on the page at once; the rest is found by its letters */
+const most = ref(60)
+const wall = computed(() => wallOf(shown.value, formulas.rows, celsius.value ?? 20))
+const wrong = computed(
+  () => wall.value.films.flatMap(({ cells }) => [...cells.values()].flat()).filter((cell) => cell.findings.length > 0).length,
+)
+const films = computed(() => new Set(chart.rows.map((row) => row.film)).size)
+
+const open = ref<string | null>(null)
+const cell = computed(
+  () => wall.value.films.flatMap((film) => [...film.cells.values()].flat()).find((one) => one.key === open.value) ?? null,
+)
+const writing = ref(false)
 const mending = ref<ChartRow | null>(null)
+if (typeof route.query.film === 'string') find.value = route.query.film
 async function done(): Promise<void> {
-  open.value = mending.value = null
+  writing.value = false
+  mending.value = null
   await chart.load(true)
 }
+const print = () => window.print()
 </script>
 
 <template>
-  <div class="station grid grid-cols-[minmax(0,1fr)_340px] gap-10 max-lg:grid-cols-1">
-    <section>
-      <RouterLink to="/tanks" class="link inline-flex min-h-11 items-center">← Tanks</RouterLink>
-      <h1 class="mb-3 text-3xl font-bold">Development chart</h1>
-      <WaitFor :of="[chart, formulas]" what="the chart">
-        <p v-if="wrong.size > 0" class="mb-3 text-lg">
-          <b>{{ wrong.size === 1 ? 'One set of times' : `${wrong.size} sets of times` }} cannot be right.</b> Each is said at its last row;
-          plans that do not need it go on.
-        </p>
-        <div class="overflow-x-auto">
-          <table class="w-full border-collapse text-left">
-            <thead>
-              <tr class="border-b-2 border-ink">
-                <th class="py-2 pr-3">Film</th>
-                <th class="pr-3">EI</th>
-                <th class="pr-3">Developer</th>
-                <th class="pr-3">At</th>
-                <th class="pr-3 text-right">Time</th>
-                <th class="pr-3">Source</th>
-                <th><span class="sr-only">What to do</span></th>
-              </tr>
-            </thead>
-            <tbody>
-              <template v-for="row in sorted" :key="row.id">
-                <tr class="border-b border-line">
-                  <td class="py-2 pr-3 font-semibold">{{ row.film }}</td>
-                  <td class="pr-3">{{ row.ei }}</td>
-                  <td class="pr-3">{{ named.get(row.formulaId) }}, {{ showParts(row.parts) }}</td>
-                  <td class="pr-3 font-mono whitespace-nowrap">{{ show.temperature(row.temperatureC) }}</td>
-                  <td class="pr-3 text-right font-mono text-lg font-bold">{{ showTime(row.seconds) }}</td>
-                  <td class="pr-3 text-quiet">
-                    {{ row.source }}{{ row.note ? `: ${row.note}` : '' }}<b v-if="row.tried" class="text-ink"> · tried</b>
-                  </td>
-                  <td>
-                    <button
-                      type="button"
-                      class="link min-h-11 whitespace-nowrap"
-                      :aria-label="`Change ${row.film}, ${show.temperature(row.temperatureC)}`"
-                      @click="open = row"
-                    >
-                      change
-                    </button>
-                  </td>
-                </tr>
-                <tr v-for="finding in wrong.get(row.id) ?? []" :key="finding.message" class="border-b border-line">
-                  <td colspan="7" class="py-2">
-                    <b :class="finding.severity === 'error' ? 'text-alarm' : ''">{{ show.said(finding.message) }}</b>
-                  </td>
-                </tr>
-              </template>
-            </tbody>
-          </table>
-        </div>
-      </WaitFor>
-    </section>
-    <ChartRowForm :row="mending" :developers="developers" @kept="done" @leave="mending = null" />
-    <ChartRowPanel
-      v-if="open"
-      :key="open.id"
-      :row="open"
-      :developer="named.get(open.formulaId) ?? ''"
+  <div class="station">
+    <RouterLink to="/tanks" class="no-print link inline-flex min-h-11 items-center">← Tanks</RouterLink>
+    <div class="mb-4 flex flex-wrap items-end gap-x-5 gap-y-3">
+      <h1 class="text-3xl font-bold">Wall chart</h1>
+      <QuantityField v-model="celsius" class="w-44" kind="temperature" label="At" />
+      <FindField v-model="find" class="no-print" label="Find a film" kept="chart" :count="wall.films.length" :of="films" what="films" />
+      <ChoiceField v-model="developer" class="no-print w-64" label="Developer" :choices="choices" />
+      <span class="no-print ml-auto flex gap-3">
+        <button class="button" @click="print">Print it</button>
+        <button class="button button-main" @click="writing = true">A new row</button>
+      </span>
+    </div>
+    <WaitFor :of="[chart, formulas]" what="the chart">
+      <p v-if="wrong > 0" class="mb-3 text-lg">
+        <b>{{ wrong === 1 ? 'One set of times' : `${wrong} sets of times` }} cannot be right:</b> marked ▲. Plans that do not need it go on.
+      </p>
+      <p v-if="chart.rows.length === 0" class="text-xl">
+        The chart is empty. Write its first row: a film, a developer, a time. Or take a starter set from Files in the Formulary.
+      </p>
+      <p v-else-if="wall.films.length === 0" class="text-xl">No film like that is charted.</p>
+      <div v-else class="overflow-x-auto">
+        <table class="wall w-full border-collapse text-left">
+          <thead>
+            <tr class="border-b-2 border-ink align-bottom">
+              <th scope="col" class="sticky left-0 z-10 min-w-36 bg-ground py-2 pr-3">Film</th>
+              <th v-for="column in wall.columns" :key="column.key" scope="col" class="max-w-44 min-w-28 px-2 py-2 font-semibold">
+                {{ column.name }}<span class="block font-mono">{{ column.parts }}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="film in wall.films.slice(0, most)" :key="`${film.film} ${film.ei}`" class="border-b border-line">
+              <th scope="row" class="sticky left-0 z-10 max-w-52 bg-ground py-1 pr-3 break-words">
+                <span class="text-lg">{{ film.film }}</span> <span class="block font-normal text-quiet">EI {{ film.ei }}</span>
+              </th>
+              <td v-for="column in wall.columns" :key="column.key" class="px-2 py-1">
+                <button
+                  v-for="one in film.cells.get(column.key) ?? []"
+                  :key="one.key"
+                  type="button"
+                  class="block min-h-11 w-full cursor-pointer text-left underline-offset-4 hover:underline"
+                  :aria-label="`${film.film}, EI ${film.ei}, ${column.name} ${column.parts}: ${one.seconds === null ? 'no time' : showTime(one.seconds)}${one.tried ? ', tried here' : ''}`"
+                  @click="open = one.key"
+                >
+                  <b v-if="one.seconds !== null" class="font-mono text-2xl">{{ showTime(one.seconds) }}</b>
+                  <span v-else class="text-quiet">out of reach</span>
+                  <span class="block text-sm"
+                    ><b v-if="one.findings.length > 0">▲ </b>{{ one.tried ? '✓ tried' : 'not tried'
+                    }}{{ one.between && one.seconds !== null ? ', worked out' : '' }}</span
+                  >
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <button v-if="wall.films.length > most" class="no-print button mt-4" @click="most += 60">
+          Show {{ Math.min(60, wall.films.length - most) }} more of {{ wall.films.length }}
+        </button>
+      </div>
+      <p class="mt-3 text-quiet">
+        At {{ show.temperature(celsius ?? 20) }}. A time that is worked out lies between charted ones, or follows the developer’s own rule.
+      </p>
+    </WaitFor>
+    <CellPanel
+      v-if="cell"
+      :cell="cell"
+      :developers="developers"
       @close="open = null"
-      @mend="((mending = open), (open = null))"
+      @mend="((mending = $event), (open = null))"
       @done="done"
     />
+    <ModalPanel
+      :open="writing || mending !== null"
+      :title="mending ? 'Mend this row' : 'A new row'"
+      @close="((writing = false), (mending = null))"
+    >
+      <ChartRowForm :row="mending" :developers="developers" @kept="done" @leave="((writing = false), (mending = null))" />
+    </ModalPanel>
   </div>
 </template>

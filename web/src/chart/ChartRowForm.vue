@@ -9,13 +9,11 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
-import { useTyped } from '../fields/typed'
 
 /** A new row of the chart, or one that is mended. */
 const { row, developers } = defineProps<{ row: ChartRow | null; developers: { value: string; name: string }[] }>()
 const emit = defineEmits<{ kept: []; leave: [] }>()
 const { busy, problem, current, act } = useAction()
-const typing = useTyped()
 const id = ref(uuid())
 const draftOf = (of: ChartRow | null) => ({
   film: of?.film ?? '',
@@ -65,15 +63,13 @@ async function keep(): Promise<void> {
   )
   if (!good) return
   id.value = uuid()
-  typing.kept()
   if (!row) draft.seconds = null
   emit('kept')
 }
 </script>
 
 <template>
-  <form class="card space-y-3 self-start max-lg:order-first" @submit.prevent="keep">
-    <h2 class="text-xl font-bold">{{ row ? 'Mend this row' : 'A new row' }}</h2>
+  <form class="space-y-3" @submit.prevent="keep">
     <TextField v-model="draft.film" label="Film" />
     <ChoiceField v-model="draft.formulaId" label="Developer" :choices="developers" placeholder="Choose …" />
     <div class="grid grid-cols-2 gap-3">
@@ -89,7 +85,7 @@ async function keep(): Promise<void> {
       <button class="button button-main flex-1" :disabled="busy">
         {{ row ? (theirs ? 'Keep mine over theirs' : 'Keep it') : 'Add it to the chart' }}
       </button>
-      <button v-if="row" type="button" class="button" @click="$emit('leave')">Leave it</button>
+      <button type="button" class="button" @click="$emit('leave')">Not now</button>
     </div>
   </form>
 </template>

@@ -216,6 +216,9 @@ function again(): void {
             :choices="filmKinds"
             placeholder="Say which: it sets the fixing time"
           />
+          <p v-if="kind === 'clearing-time' && reference?.slowClearing != null && look === null" class="text-quiet">
+            As the fresh scrap was: change it if this one is another film.
+          </p>
           <TextField
             v-if="judged.implausible && kind === 'clearing-time'"
             v-model="doubtful"

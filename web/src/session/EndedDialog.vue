@@ -11,7 +11,7 @@ import { useSession } from './store'
 const session = useSession()
 notTyped()
 const password = ref('')
-const { busy, problem, act } = useAction()
+const { busy, problem, act } = useAction({ keeps: false })
 const again = () => act(() => session.signIn(session.person?.login ?? '', password.value)).then((good) => good && (password.value = ''))
 </script>
 
