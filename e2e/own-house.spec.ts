@@ -93,7 +93,7 @@ plain('a darkroom of one’s own, from the first code to the beakers, without th
     await expect(page.getByText(/may be minutes or seconds/)).toBeVisible()
     await page.getByLabel('Time').fill('9:30')
     await page.getByRole('button', { name: 'Add it to the chart' }).click()
-    await expect(page.getByRole('button', { name: /Saltpan 50, EI 50, Plain metol developer stock: 9:30/ })).toBeVisible()
+    await expect(page.getByRole('button', { name: /9:30.*not tried.*Saltpan 50, EI 50, Plain metol developer stock/ })).toBeVisible()
     expect(await seriousFaults(page)).toEqual([])
     await page.keyboard.press('5')
     await page.getByRole('link', { name: 'Plan a run' }).click()

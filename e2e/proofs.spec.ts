@@ -145,10 +145,10 @@ test('a guided clearing test: stopwatch, verdict beside the fresh reading, fixin
     await page.getByLabel('Its temperature').fill('20.4')
     await choose(page, 'Read with', 'Spirit thermometer, blue')
     await expect(page.getByText('20.4 °C on it is 20.0 °C')).toBeVisible()
-    // the film of the fresh scrap is offered and named; another film is no pass beside it
+    // the film of the fresh scrap is offered and named; another film is held against it as what it is
     await expect(page.getByText('As the fresh scrap was: change it if this one is another film.')).toBeVisible()
     await choose(page, 'Kind of film', /Tabular grain/)
-    await expect(page.getByText('Marginal', { exact: true })).toBeVisible()
+    await expect(page.getByText(/53 s at the fresh reading’s 20 °C and with its kind of film/)).toBeVisible()
     await choose(page, 'Kind of film', 'Ordinary')
     await expect(page.getByText('Keep', { exact: true })).toBeVisible()
     await expect(page.getByText('1.24 times the fresh 68 s')).toBeVisible()

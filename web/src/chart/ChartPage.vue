@@ -14,7 +14,7 @@ import { useShow } from '../session/useShow'
 import { useChart, useFormulas } from '../stores'
 import CellPanel from './CellPanel.vue'
 import ChartRowForm from './ChartRowForm.vue'
-import { wallOf } from './wall'
+import { wallOf, type Cell } from './wall'
 
 /** The darkroom's own wall chart: film by developer, every time at one temperature; behind each the rows it comes from. */
 const show = useShow()
@@ -58,6 +58,7 @@ async function done(): Promise<void> {
   mending.value = null
   await chart.load(true)
 }
+const cellWords = (one: Cell) => `${one.tried ? '✓ tried' : 'not tried'}${one.between && one.seconds !== null ? ', worked out' : ''}`
 const print = () => window.print()
 </script>
 
@@ -103,15 +104,12 @@ const print = () => window.print()
                   :key="one.key"
                   type="button"
                   class="block min-h-11 w-full cursor-pointer text-left underline-offset-4 hover:underline"
-                  :aria-label="`${film.film}, EI ${film.ei}, ${column.name} ${column.parts}: ${one.seconds === null ? 'no time' : showTime(one.seconds)}${one.tried ? ', tried here' : ''}`"
                   @click="open = one.key"
                 >
                   <b v-if="one.seconds !== null" class="font-mono text-2xl">{{ showTime(one.seconds) }}</b>
                   <span v-else class="text-quiet">out of reach</span>
-                  <span class="block text-sm"
-                    ><b v-if="one.findings.length > 0">▲ </b>{{ one.tried ? '✓ tried' : 'not tried'
-                    }}{{ one.between && one.seconds !== null ? ', worked out' : '' }}</span
-                  >
+                  <span class="block text-sm"><b v-if="one.findings.length > 0" aria-hidden="true">▲ </b>{{ cellWords(one) }}</span
+                  ><span class="sr-only">{{ film.film }}, EI {{ film.ei }}, {{ column.name }} {{ column.parts }}</span>
                 </button>
               </td>
             </tr>

@@ -42,17 +42,8 @@ const editing = computed(() => (typeof route.params.id === 'string' ? route.para
 /** an existing formula is shown when it is there, never as an empty form */
 const ready = ref(route.params.id === undefined && route.query.from === undefined)
 const gone = ref(false)
-onMounted(async () => {
-  void jars.load()
-  await formulas.load()
-  const source = formulas.rows.find((row) => row.id === (editing.value ?? route.query.from))
-  ready.value = !editing.value || source !== undefined
-  gone.value = !ready.value
-  if (source) {
-    Object.assign(draft, draftOf(source.body, session.manner))
-    if (editing.value) based.value = source
-    else draft.name = `${draft.name}, copy`
-  }
+/** From now on what is typed is somebody's, and kept for this tab. */
+function begin(): void {
   const before = readKept<Draft>(keptAs)
   if (before !== null) {
     Object.assign(draft, before)
@@ -66,6 +57,21 @@ onMounted(async () => {
     },
     { deep: true },
   )
+}
+// a new formula can be typed at once; another waits for what it is made from
+if (ready.value) begin()
+onMounted(async () => {
+  void jars.load()
+  await formulas.load()
+  if (ready.value) return
+  const source = formulas.rows.find((row) => row.id === (editing.value ?? route.query.from))
+  gone.value = source === undefined
+  if (!source) return
+  Object.assign(draft, draftOf(source.body, session.manner))
+  if (editing.value) based.value = source
+  else draft.name = `${draft.name}, copy`
+  begin()
+  ready.value = true
 })
 
 const chemicals = Object.values(catalogue())

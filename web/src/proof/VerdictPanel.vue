@@ -34,7 +34,6 @@ const bars = computed(() => {
       <template v-if="judgement.ratio !== null"
         >Ratio <b class="font-mono">{{ digits(judgement.ratio, 2) }}</b>. </template
       >It rests on {{ judgement.restsOn }}.
-      <span class="text-quiet">Rule: {{ judgement.rule.replaceAll('-', ' ') }}.</span>
     </p>
   </div>
 </template>
