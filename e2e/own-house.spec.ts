@@ -17,7 +17,13 @@ plain('a darkroom of one’s own, from the first code to the beakers, without th
   await expect(page.getByLabel('Your name')).toHaveValue('Ada Weir')
   await page.getByLabel('One-time code').fill(house.firstCode ?? '')
   await page.getByRole('button', { name: 'Set it and enter' }).click()
-  await expect(page.getByText('The shelf is empty.')).toBeVisible()
+  await expect(page.getByText(/^The shelf is empty/)).toBeVisible()
+  // an empty house is led, and a step can be left out
+  const steps = page.getByRole('region', { name: 'First steps' })
+  await expect(steps.getByRole('listitem').first()).toContainText('▶ now')
+  await page.getByRole('button', { name: 'Leave out: Invite the others' }).click()
+  await expect(steps.getByRole('listitem').first()).toContainText('left out')
+  await expect(steps.getByRole('listitem').nth(1)).toContainText('▶ now')
 
   await plain.step('write a developer and a fixer', async () => {
     for (const [name, family, chemical, amount, school] of [

@@ -39,6 +39,8 @@ const base = await new Promise((resolve) => {
 })
 const browser = await chromium.launch({ executablePath: chromiumPath(), args: isRoot ? ['--no-sandbox'] : [] })
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: base, locale: 'en-GB' })).newPage()
+// nothing typed for a picture is worth asking about
+page.on('dialog', (dialog) => void dialog.accept())
 const shot = async (name) => {
   await page.evaluate(() => document.fonts.ready)
   await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`), animations: 'disabled' })
@@ -149,6 +151,16 @@ try {
   await page.getByText('Demo: pour powder').click()
   await page.locator('main').evaluate((main) => main.scrollTo(0, 0))
   await shot('scales')
+  await page.goto('/tanks/chart')
+  await page
+    .getByRole('button', { name: /Millrace 400/ })
+    .first()
+    .waitFor()
+  await page.locator('main').focus()
+  await shot('wall-chart')
+  await page.goto('/tanks')
+  await page.getByRole('heading', { name: 'The same again' }).waitFor()
+  await shot('tanks')
   await page.goto('/tanks/plan')
   await choose('Film', 'Millrace 400')
   await choose('Owner of film 1', 'Tilda Rook')

@@ -24,6 +24,9 @@ import { paperBath, usualLoad } from './usualLoad'
 import { sink, useShelfDrag } from './useShelfDrag'
 import WaitFor from '../fields/WaitFor.vue'
 
+/** only an empty house has them */
+const FirstSteps = defineAsyncComponent(() => import('./FirstSteps.vue'))
+
 const ShelvesPanel = defineAsyncComponent(() => import('./ShelvesPanel.vue'))
 const session = useSession()
 const show = useShow()
@@ -125,9 +128,8 @@ watch(
       <NoticeList v-if="!session.isTechnician" class="mb-4" />
       <ProblemLine :problem="problem || quick.problem.value" />
       <WaitFor :of="[bottles, shelves]" what="the bottles">
-        <p v-if="inUse.length === 0" class="text-xl">
-          The shelf is empty. Open the Formulary, pick a formula and mix it; its bottles will stand here.
-        </p>
+        <FirstSteps v-if="session.isTechnician && bottles.rows.length === 0" />
+        <p v-if="inUse.length === 0" class="text-xl">The shelf is empty: bottles that are mixed or brought will stand here.</p>
         <p v-else-if="shown.length === 0" class="text-xl">No bottle like that stands here.</p>
         <section v-for="plank in planks" :key="plank.id" :aria-label="plank.name">
           <h2 class="flex items-baseline gap-3 pt-2 text-lg font-bold">

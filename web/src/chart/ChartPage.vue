@@ -65,12 +65,12 @@ const print = () => window.print()
 <template>
   <div class="station">
     <RouterLink to="/tanks" class="no-print link inline-flex min-h-11 items-center">← Tanks</RouterLink>
-    <div class="mb-4 flex flex-wrap items-end gap-x-5 gap-y-3">
-      <h1 class="text-3xl font-bold">Wall chart</h1>
+    <div class="mb-2 flex flex-wrap items-start gap-x-5 gap-y-3">
+      <h1 class="pt-8 text-3xl font-bold">Wall chart</h1>
       <QuantityField v-model="celsius" class="w-44" kind="temperature" label="At" />
       <FindField v-model="find" class="no-print" label="Find a film" kept="chart" :count="wall.films.length" :of="films" what="films" />
       <ChoiceField v-model="developer" class="no-print w-64" label="Developer" :choices="choices" />
-      <span class="no-print ml-auto flex gap-3">
+      <span class="no-print ml-auto flex gap-3 pt-7">
         <button class="button" @click="print">Print it</button>
         <button class="button button-main" @click="writing = true">A new row</button>
       </span>

@@ -16,7 +16,7 @@ const isHere = (path: string) => route.path === path || route.path.startsWith(`$
       v-for="station in shown"
       :key="station.key"
       :to="station.path"
-      class="flex min-h-16 flex-col items-center justify-center border-r border-line text-lg font-semibold last:border-r-0 focus-visible:-outline-offset-4 max-sm:text-base"
+      class="flex min-h-16 flex-col items-center justify-center border-r border-line text-lg font-semibold last:border-r-0 focus-visible:-outline-offset-4 max-sm:text-[15px]"
       :class="isHere(station.path) ? 'here bg-primary text-on-primary' : 'text-ink'"
       :aria-current="isHere(station.path) ? 'page' : undefined"
     >
