@@ -235,7 +235,7 @@ describe('nothing is promised twice', () => {
     })
     expect(proof.status).toBe(200)
     const changed = await ilse.send('POST', `/api/runs/${two}/start`, { version: 1, at: house.now() })
-    expect(changed.body).toMatchObject({ code: 'plan-changed', message: expect.stringContaining('fix takes 2:42 instead of') })
+    expect(changed.body).toMatchObject({ code: 'plan-changed', message: expect.stringContaining('Fix takes 2:42 instead of') })
     const agreed = await ilse.send('POST', `/api/runs/${two}/start`, { version: 1, at: house.now(), agreed: true })
     expect([
       agreed.status,
