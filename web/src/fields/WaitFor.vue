@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import PageState from './PageState.vue'
 
 /** Shows its content when all it needs is there; until then what it waits for, and that it keeps trying. Nothing is called empty before that. */
 const { of } = defineProps<{ of: { loaded: boolean; problem: string }[]; what: string }>()
@@ -14,10 +15,5 @@ const problem = computed(() => of.find((one) => one.problem !== '')?.problem ?? 
     </p>
     <slot />
   </template>
-  <p v-else class="text-lg" role="status" data-waiting>
-    <template v-if="problem"
-      >Waiting for {{ what }}: <b>{{ problem }}</b> It is tried again by itself.</template
-    >
-    <template v-else>Fetching {{ what }} …</template>
-  </p>
+  <PageState v-else missing="" :problem="problem" :what="what" back="" back-to="" />
 </template>
