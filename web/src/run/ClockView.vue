@@ -205,7 +205,12 @@ async function giveUp(): Promise<void> {
 <template>
   <EndView v-if="clock?.phase === 'done'" :run="run" :clock="clock" />
   <div v-else-if="clock && step" class="flex h-full flex-col" @pointerdown="touched">
-    <div class="flex min-h-0 flex-1 flex-col justify-between gap-3 overflow-y-auto px-10 py-5 max-sm:px-4">
+    <div
+      class="flex min-h-0 flex-1 flex-col justify-between gap-3 overflow-y-auto px-10 py-5 max-sm:px-4"
+      tabindex="0"
+      role="region"
+      aria-label="Clock"
+    >
       <div class="flex flex-wrap items-center justify-between gap-4 text-3xl max-sm:text-xl">
         <h1 class="flex items-center gap-4">
           <BathMark :family="step.bath === 'water' ? 'wash' : step.bath" :size="52" /><span
