@@ -36,3 +36,12 @@ export function useKept<T>(key: string, value: Ref<T>): void {
   if (before !== null) value.value = before.value
   onScopeDispose(watch(value, (now) => writeKept(key, { value: now }), { deep: true }))
 }
+
+/** Whoever signs out leaves no draft and no filter behind for the next at the same tablet. */
+export function forgetKept(): void {
+  try {
+    sessionStorage.clear()
+  } catch {
+    // nothing was kept
+  }
+}

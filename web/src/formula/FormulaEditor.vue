@@ -44,16 +44,18 @@ const ready = ref(route.params.id === undefined && route.query.from === undefine
 const gone = ref(false)
 /** From now on what is typed is somebody's, and kept for this tab. */
 function begin(): void {
-  const before = readKept<Draft>(keptAs)
+  const before = readKept<{ draft: Draft; version: number | null }>(keptAs)
   if (before !== null) {
-    Object.assign(draft, before)
+    Object.assign(draft, before.draft)
+    // it rests on the version it was begun on: where someone saved another meanwhile the server says so
+    if (based.value && before.version !== null) based.value = { ...based.value, version: before.version }
     typing.touched.value = true
   }
   watch(
     draft,
     (now) => {
       typing.touched.value = true
-      writeKept(keptAs, now)
+      writeKept(keptAs, { draft: now, version: based.value?.version ?? null })
     },
     { deep: true },
   )

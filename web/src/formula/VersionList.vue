@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { api, type FormulaRow, type FormulaVersion } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
+import { ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ProblemLine from '../fields/ProblemLine.vue'
+import TextField from '../fields/TextField.vue'
 import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
 
@@ -17,11 +19,13 @@ const { row, versions, seen } = defineProps<{
 const emit = defineEmits<{ back: [] }>()
 const session = useSession()
 const zone = session.session?.darkroom.zone ?? 'UTC'
-const { busy, problem, act } = useAction()
+const { busy, problem, field, act } = useAction()
+/** asked for where the version has a grave finding that nobody has overruled */
+const reason = ref('')
 let versionId = uuid()
 
 async function bringBack(one: FormulaVersion): Promise<void> {
-  // what was overruled then stays overruled for the same reason
+  // what was overruled then stays overruled for the same reason; what nobody overruled is asked about
   const good = await act(() =>
     call(api.formula.revise, {
       params: { id: row.id },
@@ -29,7 +33,7 @@ async function bringBack(one: FormulaVersion): Promise<void> {
         version: row.version,
         versionId,
         body: one.body,
-        overrule: one.overruled ?? `brought back: it was version ${one.number}`,
+        ...(reason.value.trim() !== '' ? { overrule: reason.value } : one.overruled ? { overrule: one.overruled } : {}),
       },
     }),
   )
@@ -56,6 +60,13 @@ async function bringBack(one: FormulaVersion): Promise<void> {
       <RouterLink class="button button-small" :to="`/formulary/${row.id}`">The newest</RouterLink>
     </div>
     <ProblemLine :problem="problem" class="mt-2" />
+    <TextField
+      v-if="field === 'overrule' || reason !== ''"
+      v-model="reason"
+      class="mt-2"
+      label="Bring it back all the same? Say why"
+      hint="it stays on the version"
+    />
   </div>
   <details v-else-if="versions.length > 1" class="mt-1">
     <summary class="link min-h-11 cursor-pointer">Earlier versions</summary>

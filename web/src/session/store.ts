@@ -5,6 +5,7 @@ import { computed, ref, shallowRef, watchEffect } from 'vue'
 import { call, onSignedOut, onTelling } from '../api/call'
 import { closeLive, onChange, openLive } from '../api/live'
 import { setByServer } from '../clock'
+import { forgetKept } from '../fields/useKept'
 import { manner } from './manner'
 
 export const useSession = defineStore('session', () => {
@@ -35,6 +36,7 @@ export const useSession = defineStore('session', () => {
 
   async function signOut(): Promise<void> {
     closeLive()
+    forgetKept()
     await call(api.session.signOut).catch(() => undefined)
     // a fresh page holds nothing of the person who left
     location.assign('/sign-in')
