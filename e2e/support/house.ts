@@ -9,9 +9,9 @@ const root = fileURLToPath(new URL('../..', import.meta.url))
 export interface House {
   url: string
   port: number
-  /** asks the house's own database */
   /** sets the server's clock forward */
   advance: (ms: number) => void
+  /** asks the house's own database */
   ask: <T extends object>(sql: string, values?: unknown[]) => Promise<T[]>
 }
 
@@ -76,16 +76,31 @@ const untilReady = (server: ChildProcess): Promise<string> =>
     server.once('exit', (code) => reject(new Error(`The server ended with ${code}: ${said}`)))
   })
 
-/** Each worker has a demo house of its own. */
-export const test = base.extend<object, { house: House }>({
-  house: [
+type Standing = { file: string; house: House; stop: () => Promise<void> }
+
+/**
+ * Each file of walks has a demo house of its own, so that what one file writes never meets another, whichever worker takes it up and in whatever order.
+ * It is built at a file's first walk and taken down when the worker goes on to the next file.
+ */
+export const test = base.extend<{ house: House }, { standing: { of: (file: string) => Promise<House> } }>({
+  standing: [
     async ({}, use, info) => {
-      const { stop, ...house } = await startHouse('demo', `w${info.workerIndex}`)
-      await use(house)
-      await stop()
+      let now: Standing | null = null
+      await use({
+        of: async (file) => {
+          if (now?.file === file) return now.house
+          await now?.stop()
+          now = null
+          const { stop, ...house } = await startHouse('demo', `w${info.workerIndex}`)
+          now = { file, house, stop }
+          return house
+        },
+      })
+      await (now as Standing | null)?.stop()
     },
     { scope: 'worker', timeout: 60_000 },
   ],
+  house: [async ({ standing }, use, info) => use(await standing.of(info.file)), { timeout: 60_000 }],
   baseURL: async ({ house }, use) => use(house.url),
 })
 
