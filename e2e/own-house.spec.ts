@@ -25,6 +25,36 @@ plain('a darkroom of one’s own, from the first code to the beakers, without th
   await expect(steps.getByRole('listitem').first()).toContainText('left out')
   await expect(steps.getByRole('listitem').nth(1)).toContainText('▶ now')
 
+  await plain.step('what nobody measured is said to be so, and a step left out is left out for the house', async () => {
+    await expect(page.getByRole('banner')).toContainText('Room not measured')
+    await page.reload()
+    await expect(steps.getByRole('listitem').first()).toContainText('left out')
+    await page.goto(`${house.url}/settings`)
+    await expect(page.getByText('not measured')).toHaveCount(5)
+    await page.goto(`${house.url}/`)
+  })
+
+  await plain.step('the starter set: chosen part by part, written by the import, once', async () => {
+    await steps.getByRole('link', { name: 'starter set' }).click()
+    await expect(page.getByRole('heading', { name: 'Starter set', level: 1 })).toBeVisible()
+    await page.getByRole('switch', { name: /^Film developers/ }).click()
+    const times = page.getByRole('listitem').filter({ hasText: /^Developing times/ })
+    await expect(times).toContainText('needs the film developers first')
+    await page.getByRole('switch', { name: /^Film developers/ }).click()
+    await expect(times).toContainText('24 new')
+    for (const part of [/^Monobath/, /^Toners/, /^Colour/, /^Hand-coated/, /^Tanks/]) await page.getByRole('switch', { name: part }).click()
+    expect(await seriousFaults(page)).toEqual([])
+    await page.getByRole('button', { name: /^Write \d+ lines$/ }).click()
+    await expect(page.getByText(/^\d+ lines are written/)).toBeFocused()
+    await expect(page.getByRole('listitem').filter({ hasText: /^Film developers/ })).toContainText('all here already')
+    await page.goto(`${house.url}/tanks/chart`)
+    await page.getByRole('button', { name: /15:00/ }).first().click()
+    await expect(page.getByText('House default').first()).toBeVisible()
+    await page.goto(`${house.url}/formulary`)
+    await page.getByRole('link', { name: /p-Aminophenol concentrate/ }).click()
+    await expect(page.getByText(/^House default\. .*Not yet tried here/)).toBeVisible()
+  })
+
   await plain.step('write a developer and a fixer', async () => {
     for (const [name, family, chemical, amount, school] of [
       ['Plain metol developer', 'Film developers', 'Metol', '7.5 g', 'Used once'],

@@ -74,7 +74,7 @@ export {
   type UsedFormula,
 } from './bottle/bottle'
 export { readSteps, showSteps } from './bottle/compensationSteps'
-export { keepingDays, standsFull } from './bottle/ageing'
+export { assumedShelfC, keepingDays, standsFull } from './bottle/ageing'
 export { bottleState, carryOf, standing, stateFrom } from './bottle/bottleState'
 export { emptyCarry, type Carry } from './bottle/carry'
 export { bottlesToFill, decantAdvice, sulfiteLostPerOpening, sulfitePerLitre, type DecantAdvice } from './bottle/headspace'
@@ -155,3 +155,4 @@ export { capacityFromTests, enoughBottles, type CapacityEstimate, type TestedLif
 export { coinMinutes, safeMinutes } from './proof/safelight'
 export { replenishSteps, type ReplenishSteps } from './bottle/replenish'
 export { testPicture, type TestPicture } from './proof/testPicture'
+export { asWritten, houseDefault, starterParts, understandStarter, type StarterKind, type StarterPart } from './starter/starter'

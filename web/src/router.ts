@@ -51,6 +51,7 @@ export function makeRouter(): Router {
       { path: '/formulary/chemicals', component: () => import('./chemical/ChemicalsPage.vue'), meta: { title: 'Chemicals' } },
       { path: '/formulary/compare', component: () => import('./formula/ComparePage.vue'), meta: { title: 'Compare' } },
       { path: '/formulary/exchange', component: () => import('./exchange/ExchangePage.vue'), meta: { title: 'Files' } },
+      { path: '/starter', component: () => import('./exchange/StarterPage.vue'), meta: { title: 'Starter set' } },
       { path: '/formulary/new', component: () => import('./formula/FormulaEditor.vue'), meta: { title: 'New formula' } },
       { path: '/formulary/:id', component: pages.formula, meta: { title: 'Formula' } },
       { path: '/formulary/:id/edit', component: () => import('./formula/FormulaEditor.vue'), meta: { title: 'Edit formula' } },

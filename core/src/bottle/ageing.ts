@@ -6,6 +6,8 @@ export const dayMs = 86_400_000
 export const fullShare = 0.85
 /** So full that the air over it does no more. ml */
 export const standsFull = (volumeMl: number, sizeMl: number): boolean => volumeMl >= fullShare * sizeMl
+/** What a shelf counts with while nobody measured how warm it is there. °C, default */
+export const assumedShelfC = 20
 /** Above this keeping lives halve for every 10 °C. Rounded literature value. */
 const warmC = 25
 const halvesPerC = 10

@@ -17,9 +17,10 @@ const zone = z
 const settings = z.strictObject({
   name,
   zone,
-  tapColdC: celsius,
-  tapHotC: celsius,
-  roomC: celsius,
+  /** null where nobody measured it */
+  tapColdC: celsius.nullable(),
+  tapHotC: celsius.nullable(),
+  roomC: celsius.nullable(),
   scaleReadabilityG: positive.max(100),
   /** of purchase prices */
   currency: z
@@ -46,6 +47,8 @@ const settings = z.strictObject({
     .optional(),
   /** bench devices may stand outside this network */
   publicDevices: z.boolean().optional(),
+  /** first steps of a new house that were left out, by their keys */
+  leftOut: z.array(z.string().max(20)).max(20).optional(),
 })
 export const darkroom = z.object({ version, ...settings.shape })
 

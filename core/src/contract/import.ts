@@ -6,12 +6,16 @@ import { bathPlace, brought } from './bottleState'
 import { chartBody } from './chart'
 import { endpoint } from './endpoint'
 import { formulaBody, formulaUse } from './formula'
+import { vesselBody } from './run'
+import { shelfBody } from './shelf'
 
-export const importKind = z.enum(['formulas', 'jars', 'chart', 'bottles', 'ledger', 'tests'])
+export const importKind = z.enum(['formulas', 'shelves', 'tanks', 'jars', 'chart', 'bottles', 'ledger', 'tests'])
 
 /** One row as it would be written: a new one has no version (or says so), a changed one names the version it was based on. */
 export const importRow = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('formulas'), id, version: version.nullable(), body: formulaBody }),
+  z.strictObject({ kind: z.literal('shelves'), id, version: version.nullable(), body: z.strictObject(shelfBody) }),
+  z.strictObject({ kind: z.literal('tanks'), id, version: version.nullable(), body: z.strictObject(vesselBody) }),
   z.strictObject({
     kind: z.literal('jars'),
     id,

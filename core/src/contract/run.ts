@@ -3,7 +3,7 @@ import type { Plan } from '../process/process'
 import { celsius, done, id, idParams, listQuery, millis, name, note, page, parts, reason, version } from './common'
 import { endpoint } from './endpoint'
 
-const vesselBody = {
+export const vesselBody = {
   name,
   kind: z.enum(['hand', 'rotary']),
   format: z.enum(['135', '120']),

@@ -2,9 +2,9 @@ import { z } from 'zod'
 import { celsius, done, id, idParams, listQuery, name, page, version } from './common'
 import { endpoint } from './endpoint'
 
-/** A place bottles stand; its temperature counts for how they age. */
-export const shelf = z.object({ id, version, name, celsius: z.number(), position: z.int() })
-const facts = { name, celsius }
+/** A place bottles stand; its temperature counts for how they age, `assumedShelfC` where nobody measured it (null). */
+export const shelf = z.object({ id, version, name, celsius: z.number().nullable(), position: z.int() })
+export const shelfBody = { name, celsius: celsius.nullable() }
 
 const supply = z.object({
   formulaId: id,
@@ -40,10 +40,10 @@ const waste = z.object({
 
 export const shelfApi = {
   list: endpoint('GET', '/api/shelves', 'member', 'The shelves, in order', { query: listQuery, response: page(shelf) }),
-  add: endpoint('POST', '/api/shelves', 'technician', 'A new shelf', { body: z.strictObject({ id, ...facts }), response: shelf }),
+  add: endpoint('POST', '/api/shelves', 'technician', 'A new shelf', { body: z.strictObject({ id, ...shelfBody }), response: shelf }),
   change: endpoint('PUT', '/api/shelves/:id', 'technician', 'Rename a shelf or say how warm it is', {
     params: idParams,
-    body: z.strictObject({ version, ...facts }),
+    body: z.strictObject({ version, ...shelfBody }),
     response: shelf,
   }),
   remove: endpoint('DELETE', '/api/shelves/:id', 'technician', 'Take an empty shelf away', {

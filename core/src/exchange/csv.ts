@@ -25,6 +25,8 @@ const useColumns = [
 ]
 const columns: Record<ExchangeKind, string[]> = {
   chart: ['film', 'formula', 'dilution', 'ei', 'temperature', 'time', 'source', 'note'],
+  shelves: ['name', 'temperature'],
+  tanks: ['name', 'kind', 'format', 'covers', 'carries_out'],
   bottles: [
     'code',
     'label',

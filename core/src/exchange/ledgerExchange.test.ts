@@ -43,7 +43,7 @@ const present: Present = {
   jars: [],
   chart: [],
   bottles: [bottle(1, 'ABC234'), bottle(2, 'XYZ789')],
-  shelves: [{ id: id(80), name: 'Film bench' }],
+  shelves: [{ id: id(80), version: 1, name: 'Film bench', celsius: null }],
 }
 const back = (kind: 'bottles' | 'ledger' | 'tests', format: 'csv' | 'json', here: Present, into: Present = here) =>
   readFile(kind, writeFile(kind, format, here)).map(understander(kind, into, () => id(999)))

@@ -19,6 +19,19 @@ export const chartRecord = z.object({
   note: text.optional(),
 })
 
+export const shelfRecord = z.object({
+  name: text,
+  temperature: quantity.optional().describe('how warm it is there; left out where nobody measured it'),
+})
+
+export const tankRecord = z.object({
+  name: text,
+  kind: z.enum(['hand', 'rotary']),
+  format: z.enum(['135', '120']).describe('of the films whose volumes these are'),
+  covers: text.describe('what covers one film, two, three, with semicolons: 300 ml; 600 ml'),
+  carries_out: quantity.optional().describe('what a loaded reel carries out of a bath; left out as usual for the format'),
+})
+
 export const jarRecord = z.object({
   code: text.optional().describe('six characters on the jar’s label; a jar with a code here is the one meant'),
   chemical: text.describe('its id in the catalogue, such as sodium-sulfite, or its name'),
@@ -160,6 +173,8 @@ export type UseRecord = z.infer<typeof useRecord>
 export type BottleRecord = z.infer<typeof bottleRecord>
 export type LedgerRecord = z.infer<typeof ledgerRecord>
 export type TestRecord = z.infer<typeof testRecord>
+export type ShelfRecord = z.infer<typeof shelfRecord>
+export type TankRecord = z.infer<typeof tankRecord>
 export type ChartRecord = z.infer<typeof chartRecord>
 export type JarRecord = z.infer<typeof jarRecord>
 export type FormulaRecord = z.infer<typeof formulaRecord>
@@ -171,6 +186,8 @@ const file = <T extends z.ZodType>(format: string, row: T) =>
 /** The open formats, one file a kind: docs/formats holds the JSON Schemas made of these. */
 export const exchangeFiles = {
   formulas: file('selvrin-formulas', formulaRecord),
+  shelves: file('selvrin-shelves', shelfRecord),
+  tanks: file('selvrin-tanks', tankRecord),
   jars: file('selvrin-jars', jarRecord),
   chart: file('selvrin-chart', chartRecord),
   bottles: file('selvrin-bottles', bottleRecord),

@@ -8,6 +8,7 @@ import { fromCsv, type FileRecord } from './csv'
 import { formulaToRecord, recordToFormula } from './formulaExchange'
 import { bottleReader } from './bottleExchange'
 import { ledgerReader } from './ledgerExchange'
+import { shelfReader, tankReader } from './placeExchange'
 import { testReader } from './testExchange'
 import { differences, shaped, wrong, type Present, type Reader } from './understood'
 import { cellReader, chemicalNamed } from './reader'
@@ -41,6 +42,8 @@ export function readFile(kind: ExchangeKind, text: string): FileRecord[] {
 /** Reads the records of one kind against what is there. `newId` makes ids for what is new. Matched by name, by code, or by film, developer, index and temperature. */
 export function understander(kind: ExchangeKind, present: Present, newId: () => string, catalogue: Catalogue = builtIn): Reader {
   if (kind === 'chart') return chartReader(present, newId)
+  if (kind === 'shelves') return shelfReader(present, newId)
+  if (kind === 'tanks') return tankReader(present, newId)
   if (kind === 'bottles') return bottleReader(present, newId)
   if (kind === 'ledger') return ledgerReader(present, newId)
   if (kind === 'tests') return testReader(present, newId)
@@ -166,6 +169,8 @@ const jarFields = (jar: Pick<Jar, 'grams' | 'lot' | 'place' | 'openedAt' | 'assa
   reorder_below: jar.reorderG === null ? '' : showMass(jar.reorderG),
 })
 
+const additionsIn = (count: number): string => (count === 0 ? 'nothing to weigh' : `${count} ${count === 1 ? 'addition' : 'additions'}`)
+
 function formulaReader(present: Present, newId: () => string, catalogue: Catalogue): Reader {
   const byName = new Map(present.formulas.map((row) => [row.body.name.toLowerCase(), row]))
   const ids = new Map(present.formulas.map((row) => [row.body.name.toLowerCase(), row.id]))
@@ -188,7 +193,7 @@ function formulaReader(present: Present, newId: () => string, catalogue: Catalog
     const nameOf = (formulaId: string) => names.get(formulaId) ?? ''
     const changes = before ? differences(formulaToRecord(before.body, nameOf), formulaToRecord(body, nameOf)) : []
     const state = !before ? 'new' : changes.length > 0 ? 'changed' : 'same'
-    const says = `${body.name}: ${showVolume(body.finalMl)}, ${body.additions.length} additions${body.combine ? `, ${body.combine.length} parts` : ''}`
+    const says = `${body.name}: ${showVolume(body.finalMl)}, ${additionsIn(body.additions.length)}${body.combine ? `, ${body.combine.length} parts` : ''}`
     return {
       line: one.line,
       state,

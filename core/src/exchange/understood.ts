@@ -4,6 +4,8 @@ import type { ChartRow } from '../contract/chart'
 import type { FormulaRow } from '../contract/formula'
 import type { ImportRow } from '../contract/import'
 import type { Jar } from '../contract/jar'
+import type { Vessel } from '../contract/run'
+import type { Shelf } from '../contract/shelf'
 import type { Proof } from '../contract/proof'
 import type { FileRecord } from './csv'
 import { schemaSentence } from '../contract/sentences'
@@ -32,7 +34,8 @@ export interface Present {
     | 'use'
     | 'ownUse'
   >[]
-  shelves?: { id: string; name: string }[]
+  shelves?: Pick<Shelf, 'id' | 'version' | 'name' | 'celsius'>[]
+  tanks?: Pick<Vessel, 'id' | 'version' | 'name' | 'kind' | 'format' | 'coversMl' | 'carryMl'>[]
   ledger?: LedgerLine[]
   tests?: Proof[]
 }

@@ -2,6 +2,7 @@ import { formulaToRecord } from './formulaExchange'
 import { toCsv } from './csv'
 import { bottlesOut } from './bottleExchange'
 import { ledgerOut } from './ledgerExchange'
+import { shelvesOut, tanksOut } from './placeExchange'
 import { testsOut } from './testExchange'
 import type { ChartRecord, ExchangeKind, JarRecord } from './schemas'
 import type { Present } from './understood'
@@ -24,6 +25,8 @@ export function recordsOf(kind: ExchangeKind, present: Present): object[] {
       ...(jar.pricePerKg === null ? {} : { price_per_kg: jar.pricePerKg }),
       ...(jar.reorderG === null ? {} : { reorder_below: amount(jar.reorderG, 'g') }),
     }))
+  if (kind === 'shelves') return shelvesOut(present)
+  if (kind === 'tanks') return tanksOut(present)
   if (kind === 'bottles') return bottlesOut(present, nameOf)
   if (kind === 'ledger') return ledgerOut(present)
   if (kind === 'tests') return testsOut(present)

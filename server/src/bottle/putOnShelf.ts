@@ -29,7 +29,7 @@ export async function putOnShelf({ db }: House, bottle: NewBottle, tx: Transacti
   const { letter, number } = await nextLabel(db, bottle.family, tx)
   const code = await newLabelCode(db, tx)
   const shelf = bottle.shelfId
-    ? await db.one<{ celsius: number }>('select celsius from shelf where id = $1', [bottle.shelfId], tx)
+    ? await db.one<{ celsius: number | null }>('select celsius from shelf where id = $1', [bottle.shelfId], tx)
     : undefined
   await db.run(
     `insert into bottle (id, letter, number, code, formula_version_id, batch_id, from_bottle_id, size_ml, parts, made_at, made_by, shelf_id, own_use)

@@ -1,3 +1,4 @@
+import { assumedShelfC } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import { v7 as uuid } from 'uuid'
@@ -16,7 +17,7 @@ export function standingRoutes(router: Router, house: House): void {
     if (!body.shelfId && !body.container) throw new Refusal(422, 'nothing', 'Say where to.')
     await lockBottles(db, [params.id], tx)
     const shelf = body.shelfId
-      ? await db.one<{ name: string; celsius: number }>('select name, celsius from shelf where id = $1', [body.shelfId], tx)
+      ? await db.one<{ name: string; celsius: number | null }>('select name, celsius from shelf where id = $1', [body.shelfId], tx)
       : undefined
     if (body.shelfId && !shelf) throw notFound('shelf')
     if (body.shelfId) await db.run('update bottle set shelf_id = $2, version = version + 1 where id = $1', [params.id, body.shelfId], tx)
@@ -30,7 +31,7 @@ export function standingRoutes(router: Router, house: House): void {
         at: now,
         by: who.id,
         ml: 0,
-        celsius: shelf?.celsius ?? null,
+        celsius: shelf ? (shelf.celsius ?? assumedShelfC) : null,
         container: body.container ?? null,
         note: [...(shelf ? [`to ${shelf.name}`] : []), ...(body.container ? [words[body.container]] : [])].join(', '),
       },

@@ -7,7 +7,7 @@ import { route, type House } from '../http/route'
 
 async function darkroomRow(db: Database, tx?: Transaction): Promise<Darkroom> {
   const row = await db.one<Darkroom>(
-    `select version, name, zone, tap_cold_c as "tapColdC", tap_hot_c as "tapHotC", room_c as "roomC", scale_readability_g as "scaleReadabilityG", currency, second_check as "secondCheck", hosts, public_devices as "publicDevices" from darkroom`,
+    `select version, name, zone, tap_cold_c as "tapColdC", tap_hot_c as "tapHotC", room_c as "roomC", scale_readability_g as "scaleReadabilityG", currency, second_check as "secondCheck", hosts, public_devices as "publicDevices", left_out as "leftOut" from darkroom`,
     [],
     tx,
   )
@@ -20,7 +20,7 @@ export function darkroomRoutes(router: Router, house: House): void {
   route(router, house, api.darkroom.get, () => darkroomRow(db))
   route(router, house, api.darkroom.change, async ({ body, tx }) => {
     const changed = await db.rows(
-      `update darkroom set version = version + 1, name = $2, zone = $3, tap_cold_c = $4, tap_hot_c = $5, room_c = $6, scale_readability_g = $7, currency = $8, second_check = $9, hosts = coalesce($10::text[], hosts), public_devices = coalesce($11::boolean, public_devices) where version = $1 returning version`,
+      `update darkroom set version = version + 1, name = $2, zone = $3, tap_cold_c = $4, tap_hot_c = $5, room_c = $6, scale_readability_g = $7, currency = $8, second_check = $9, hosts = coalesce($10::text[], hosts), public_devices = coalesce($11::boolean, public_devices), left_out = coalesce($12::text[], left_out) where version = $1 returning version`,
       [
         body.version,
         body.name,
@@ -33,6 +33,7 @@ export function darkroomRoutes(router: Router, house: House): void {
         body.secondCheck,
         body.hosts ?? null,
         body.publicDevices ?? null,
+        body.leftOut ?? null,
       ],
       tx,
     )

@@ -53,8 +53,8 @@ export async function prepare(
     const migrated = await migrateUp(db)
     const kind = ask.fresh ? 'demo' : (before ?? ask.kind)
     const marked = await db.rows(
-      `insert into darkroom (kind, name, zone) values ($1, $2, $3) on conflict do nothing returning kind`,
-      kind === 'demo' ? ['demo', 'Tidewheel Darkroom', 'Europe/Lisbon'] : ['house', 'Our darkroom', 'UTC'],
+      `insert into darkroom (kind, name, zone, tap_cold_c, tap_hot_c, room_c) values ($1, $2, $3, $4, $5, $6) on conflict do nothing returning kind`,
+      kind === 'demo' ? ['demo', 'Tidewheel Darkroom', 'Europe/Lisbon', 12, 54, 21] : ['house', 'Our darkroom', 'UTC', null, null, null],
     )
     await firstRules(db)
     if (migrated.length > 0 && before !== null) await rebuildCheckpoints(db, false)

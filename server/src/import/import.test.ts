@@ -70,7 +70,7 @@ test.each(['formulas', 'jars', 'chart'] as const)(
   },
 )
 
-/** All a bottle comes to that the files carry; what is reckoned to the second, to three digits. */
+/** All a bottle comes to that the files carry, beside its figures. */
 const comesTo = ({ state, ...bottle }: Bottle) => ({
   use: bottle.use,
   retiredWhy: bottle.retiredWhy,
@@ -81,17 +81,23 @@ const comesTo = ({ state, ...bottle }: Bottle) => ({
   governs: state.governs,
   fixS: state.fixS === null ? null : Math.round(state.fixS),
   tests: state.tests.map((one) => [one.kind, one.newest.verdict, one.newest.overruled, one.failed !== null, one.passes]).sort(),
-  figures: [
-    state.volumeMl,
-    state.rolls,
-    state.rollsPerL,
-    state.used,
-    state.aged,
-    state.strength,
-    state.silverGPerL ?? 0,
-    state.replenishDueMl,
-  ].map((figure) => Number(figure.toPrecision(3))),
 })
+/** Its figures, which age by the second while the other house is asked. */
+const figuresOf = ({ state }: Bottle): [string, number][] => [
+  ['volume', state.volumeMl],
+  ['rolls', state.rolls],
+  ['rolls a litre', state.rollsPerL],
+  ['used', state.used],
+  ['aged', state.aged],
+  ['strength', state.strength],
+  ['silver', state.silverGPerL ?? 0],
+  ['replenish', state.replenishDueMl],
+]
+const apart = (a: Bottle, b: Bottle): string[] =>
+  figuresOf(a).flatMap(([name, value], i) => {
+    const other = figuresOf(b)[i]?.[1] ?? NaN
+    return Math.abs(value - other) <= 1e-4 * Math.max(1, Math.abs(value)) ? [] : [`${a.label} ${name}: ${value} and ${other}`]
+  })
 
 /** Used liquid in another bottle, a failure overruled, a test taken back: what a ledger holds beside pouring. */
 async function useSome(): Promise<void> {
@@ -158,6 +164,7 @@ test('bottles, their ledger and their tests go into another house and come to th
   for (const bottle of (mine.bottles ?? []) as Bottle[]) {
     const copy = arrived.get(bottle.code)
     expect([bottle.label, copy && comesTo(copy)]).toEqual([bottle.label, comesTo(bottle)])
+    expect(copy && apart(bottle, copy)).toEqual([])
   }
   await other.close()
 }, 60_000)

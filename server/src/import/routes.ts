@@ -6,7 +6,7 @@ import { usedFormula } from '../formula/used'
 import { catalogueOf } from '../chemical/chemistry'
 import { notFound, Refusal } from '../http/refusal'
 import { route, type House } from '../http/route'
-import { writeChart, writeFormulas, writeJars } from './write'
+import { writeChart, writeFormulas, writeJars, writeShelves, writeTanks } from './write'
 import { writeBottles, writeLedger, writeTests } from './writeLedger'
 
 interface Import {
@@ -78,6 +78,14 @@ export function importRoutes(router: Router, house: House): void {
     await writeFormulas(
       write,
       rows.filter((row) => row.kind === 'formulas'),
+    )
+    await writeShelves(
+      write,
+      rows.filter((row) => row.kind === 'shelves'),
+    )
+    await writeTanks(
+      write,
+      rows.filter((row) => row.kind === 'tanks'),
     )
     await writeJars(
       write,

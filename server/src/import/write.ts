@@ -3,6 +3,8 @@ import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { newLabelCodes } from '../bottle/labels'
 import type { Database } from '../database/connection'
+import { addVessel, changeVessel } from '../run/vessels'
+import { addShelf, changeShelf } from '../shelf/shelves'
 import { Refusal } from '../http/refusal'
 
 export interface Write {
@@ -36,6 +38,22 @@ export async function writeFormulas({ db, by, now, tx }: Write, rows: Rows<'form
     [JSON.stringify(versions), by, new Date(now)],
     tx,
   )
+}
+
+/** New shelves; changed ones as on their own page: what stands there is warmer or cooler from now on. */
+export async function writeShelves({ db, by, now, tx }: Write, rows: Rows<'shelves'>): Promise<void> {
+  for (const { id, version, body } of rows) {
+    if (version === null) await addShelf(db, { id, ...body }, tx)
+    else if (!(await changeShelf(db, { id, version, ...body }, { by, now }, tx))) throw changedMeanwhile('A shelf')
+  }
+}
+
+/** New tanks and drums, and what changed of those that are here. */
+export async function writeTanks({ db, tx }: Write, rows: Rows<'tanks'>): Promise<void> {
+  for (const { id, version, body } of rows) {
+    if (version === null) await addVessel(db, { id, ...body }, tx)
+    else if (!(await changeVessel(db, { id, version, ...body }, tx))) throw changedMeanwhile('A tank')
+  }
 }
 
 const jarColumns = `r.lot, r.place, to_timestamp(r."openedAt" / 1000.0), r.assay, r."pricePerKg", r."reorderG"`

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { showParts } from '@selvrin/core'
+import { assumedShelfC, showParts } from '@selvrin/core'
 import type { BottlePage } from '@selvrin/core/contract'
-import { computed } from 'vue'
+import { computed, onMounted } from 'vue'
 import FindingList from '../marks/FindingList.vue'
 import TallyMarks from '../marks/TallyMarks.vue'
 import { percent, showDate, showMoment, showRolls, showSpan } from '../marks/words'
 import { useShow } from '../session/useShow'
+import { useShelves } from '../stores'
 import LifeBar from './LifeBar.vue'
 import { digits } from '../session/manner'
 import { goodForWords, leftWords } from './lifeWords'
@@ -50,6 +51,12 @@ const place = computed(() => {
   const which = twoBath.position === 1 ? 'First bath' : 'Second bath'
   return `${which} of a pair since ${showDate(twoBath.since, zone)}, after ${twoBath.moves} of ${bottle.use.twoBath?.moves ?? 0} moves.`
 })
+/** nobody measured where it stands */
+const shelves = useShelves()
+onMounted(() => void shelves.load())
+const assumed = computed(
+  () => state.value.celsius === assumedShelfC && (shelves.rows.find((one) => one.id === bottle.shelfId)?.celsius ?? null) === null,
+)
 </script>
 
 <template>
@@ -110,8 +117,8 @@ const place = computed(() => {
   <p class="mt-2 text-quiet">
     Mixed {{ showMoment(bottle.madeAt, zone) }} by {{ bottle.madeBy }}, formula version {{ bottle.formulaNumber
     }}{{ bottle.ph === null ? '' : `, pH ${digits(bottle.ph, 1)}` }}. At {{ show.temperature(state.celsius)
-    }}{{ containers[state.container] }}. Code <b class="font-mono">{{ bottle.code }}</b>{{
-      bottle.parts ? `, ${showParts(bottle.parts)}` : ''
+    }}{{ assumed ? ', taken as that while nobody measured it' : '' }}{{ containers[state.container] }}. Code
+    <b class="font-mono">{{ bottle.code }}</b>{{ bottle.parts ? `, ${showParts(bottle.parts)}` : ''
     }}{{ bottle.ownUse ? '. Used otherwise than its formula says' : '' }}.
   </p>
   <p v-if="bottle.batchNote" class="mt-1">{{ bottle.batchNote }}</p>

@@ -108,8 +108,13 @@ watch(
     <section>
       <div class="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
         <h1 class="text-3xl font-bold">Shelf</h1>
-        <p v-if="bottles.loaded" class="text-lg text-quiet">{{ summary }}</p>
-        <button class="link ml-auto min-h-11" @click="withRetired = !withRetired">
+        <p v-if="bottles.loaded && inUse.length > 0" class="text-lg text-quiet">{{ summary }}</p>
+        <button v-if="session.isTechnician && inUse.length === 0" class="link ml-auto min-h-11" @click="arranging = true">Shelves</button>
+        <button
+          class="link min-h-11"
+          :class="inUse.length === 0 && session.isTechnician ? '' : 'ml-auto'"
+          @click="withRetired = !withRetired"
+        >
           {{ withRetired ? 'Hide retired' : 'Show retired' }}
         </button>
       </div>
@@ -128,13 +133,13 @@ watch(
       <NoticeList v-if="!session.isTechnician" class="mb-4" />
       <ProblemLine :problem="problem || quick.problem.value" />
       <WaitFor :of="[bottles, shelves]" what="the bottles">
-        <FirstSteps v-if="session.isTechnician && bottles.rows.length === 0" />
+        <FirstSteps v-if="session.isTechnician" />
         <p v-if="inUse.length === 0" class="text-xl">The shelf is empty: bottles that are mixed or brought will stand here.</p>
         <p v-else-if="shown.length === 0" class="text-xl">No bottle like that stands here.</p>
         <section v-for="plank in planks" :key="plank.id" :aria-label="plank.name">
           <h2 class="flex items-baseline gap-3 pt-2 text-lg font-bold">
             {{ plank.name }}
-            <span v-if="plank.celsius !== null" class="font-normal text-quiet">{{ show.temperature(plank.celsius) }}</span>
+            <span v-if="plank.id !== ''" class="font-normal text-quiet">{{ show.temperature(plank.celsius) }}</span>
           </h2>
           <ul class="flex min-h-14 flex-wrap items-end" :data-shelf="plank.id">
             <template v-for="group in plank.groups" :key="group.family">
@@ -183,9 +188,10 @@ watch(
             </p>
           </li>
         </ol>
+        <p v-else-if="inUse.length === 0">No bottle is here that anything could be due of.</p>
         <p v-else>Nothing is due. Pour and go.</p>
         <RouterLink v-if="todo[0]" :to="todo[0].to" class="button button-main mt-4 w-full">Start with {{ todo[0].short }}</RouterLink>
-        <RouterLink v-else to="/tanks/plan" class="button button-main mt-4 w-full">Plan a run</RouterLink>
+        <RouterLink v-else-if="inUse.length > 0" to="/tanks/plan" class="button button-main mt-4 w-full">Plan a run</RouterLink>
       </WaitFor>
     </aside>
     <div

@@ -12,7 +12,7 @@ import { useShow } from '../session/useShow'
 import { useShelves } from '../stores'
 import WaitFor from '../fields/WaitFor.vue'
 
-/** The places bottles stand, with their temperature. */
+/** The places bottles stand, with their temperature where somebody measured it. */
 defineEmits<{ close: [] }>()
 const show = useShow()
 const shelves = useShelves()
@@ -20,19 +20,15 @@ onMounted(() => void shelves.load())
 const { busy, problem, act } = useAction()
 const editing = ref<Shelf | null>(null)
 const name = ref('')
-const celsius = ref<number | null>(20)
+const celsius = ref<number | null>(null)
 
 function edit(shelf: Shelf | null): void {
   editing.value = shelf
   name.value = shelf?.name ?? ''
-  celsius.value = shelf?.celsius ?? 20
+  celsius.value = shelf?.celsius ?? null
 }
 async function save(): Promise<void> {
   const at = celsius.value
-  if (at === null) {
-    problem.value = 'Write how warm it is there.'
-    return
-  }
   const { value: shelf } = editing
   const good = await act(() =>
     shelf
@@ -63,7 +59,7 @@ async function remove(shelf: Shelf): Promise<void> {
     </WaitFor>
     <form class="grid grid-cols-[2fr_1fr_auto] items-start gap-4 max-sm:grid-cols-1" @submit.prevent="save">
       <TextField v-model="name" :label="editing ? `${editing.name} is called` : 'A new shelf'" />
-      <QuantityField v-model="celsius" kind="temperature" label="How warm" />
+      <QuantityField v-model="celsius" kind="temperature" label="How warm, if measured" />
       <button class="button button-main mt-7" :disabled="busy">{{ editing ? 'Change it' : 'Add it' }}</button>
     </form>
     <ProblemLine :problem="problem" class="mt-3" />

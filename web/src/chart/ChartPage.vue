@@ -80,7 +80,8 @@ const print = () => window.print()
         <b>{{ wrong === 1 ? 'One set of times' : `${wrong} sets of times` }} cannot be right:</b> marked ▲. Plans that do not need it go on.
       </p>
       <p v-if="chart.rows.length === 0" class="text-xl">
-        The chart is empty. Write its first row: a film, a developer, a time. Or take a starter set from Files in the Formulary.
+        The chart is empty. Write its first row: a film, a developer, a time. Or begin with the times of the
+        <RouterLink to="/starter" class="link inline-flex min-h-11 items-center">starter set</RouterLink>.
       </p>
       <p v-else-if="wall.films.length === 0" class="text-xl">No film like that is charted.</p>
       <div v-else class="overflow-x-auto">

@@ -44,7 +44,7 @@ test('films stand by name and index, developers by name and dilution, sources ap
     ['Millrace 400', 400],
     ['Saltpan 50', 50],
   ])
-  expect(wall.columns.map((column) => column.parts)).toEqual(['1+1', '1+10', 'stock'])
+  expect(wall.columns.map((column) => column.parts)).toEqual(['stock', '1+1', '1+10'])
   expect(wall.films[0]?.cells.get('d 1+1')?.map((cell) => [cell.seconds, cell.tried])).toEqual([
     [600, false],
     [660, true],

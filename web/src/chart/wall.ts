@@ -18,6 +18,8 @@ export interface Column {
   key: string
   name: string
   parts: string
+  /** how many times its volume one part comes to: the strongest stands first */
+  strength: number
 }
 export interface Wall {
   columns: Column[]
@@ -60,6 +62,7 @@ export function wallOf(chart: ChartRow[], formulas: FormulaRow[], celsius: numbe
       key: columnOf(row),
       name: developer.get(row.formulaId)?.body.name ?? 'a developer that is gone',
       parts: showParts(row.parts),
+      strength: row.parts.reduce((sum, part) => sum + part, 0) / (row.parts[0] ?? 1),
     })
     const film = films.get(`${row.film}|${row.ei}`) ?? { film: row.film, ei: row.ei, sets: new Map<string, ChartRow[]>() }
     const set = `${columnOf(row)}|${row.source}`
@@ -67,7 +70,7 @@ export function wallOf(chart: ChartRow[], formulas: FormulaRow[], celsius: numbe
     films.set(`${row.film}|${row.ei}`, film)
   }
   return {
-    columns: [...columns.values()].sort((a, b) => a.name.localeCompare(b.name) || a.parts.localeCompare(b.parts, 'en', { numeric: true })),
+    columns: [...columns.values()].sort((a, b) => a.name.localeCompare(b.name) || a.strength - b.strength),
     films: [...films.values()]
       .sort((a, b) => a.film.localeCompare(b.film, 'en', { numeric: true }) || a.ei - b.ei)
       .map(({ film, ei, sets }) => {

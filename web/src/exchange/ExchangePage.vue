@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { exchangeKinds, writeFile, type ExchangeKind, type Present, type Understood } from '@selvrin/core'
-import { api, importPortion, type ImportRow } from '@selvrin/core/contract'
+import type { ImportRow } from '@selvrin/core/contract'
 import { proxy, wrap } from 'comlink'
-import { v7 as uuid } from 'uuid'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import { useRoute } from 'vue-router'
-import { call } from '../api/call'
 import { catalogue } from '../chemical/chemistry'
 import { useAction } from '../api/useAction'
 import { now } from '../clock'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
-import { useBottles, useChart, useFormulas, useJars, useShelves } from '../stores'
+import { useBottles, useChart, useFormulas, useJars, useShelves, useVessels } from '../stores'
 import { everyLine, everyTest } from './everything'
+import ProgressBar from './ProgressBar.vue'
 import type { ExchangeReading } from './understand.worker'
 import UnderstoodList from './UnderstoodList.vue'
+import { useImport, type Progress } from './useImport'
 
 /** Formulas, jars and the chart, out to a file and in from one: what would be written is shown line by line first. */
 const route = useRoute()
@@ -24,14 +24,17 @@ const chart = useChart()
 const { busy, problem, act } = useAction()
 const bottles = useBottles()
 const shelves = useShelves()
+const vessels = useVessels()
 const load = (fresh = false) =>
-  Promise.all([formulas.load(fresh), jars.load(fresh), chart.load(fresh), bottles.load(fresh), shelves.load(fresh)])
+  Promise.all([formulas.load(fresh), jars.load(fresh), chart.load(fresh), bottles.load(fresh), shelves.load(fresh), vessels.load(fresh)])
 onMounted(() => void load())
 
 const asked = route.query.kind
 const kind = ref<ExchangeKind | null>(exchangeKinds.find((one) => one === asked) ?? 'formulas')
 const names: Record<ExchangeKind, string> = {
   formulas: 'Formulas',
+  shelves: 'Shelves',
+  tanks: 'Tanks and drums',
   jars: 'Jars',
   chart: 'Development chart',
   bottles: 'Bottles',
@@ -44,6 +47,8 @@ const counts = computed((): Partial<Record<ExchangeKind, number>> => ({
   jars: jars.rows.length,
   chart: chart.rows.length,
   bottles: bottles.rows.length,
+  shelves: shelves.rows.length,
+  tanks: vessels.rows.length,
 }))
 const present = (): Present => ({
   formulas: formulas.rows,
@@ -51,6 +56,7 @@ const present = (): Present => ({
   chart: chart.rows,
   bottles: bottles.rows,
   shelves: shelves.rows,
+  tanks: vessels.rows,
 })
 
 async function save(format: 'json' | 'csv'): Promise<void> {
@@ -58,11 +64,11 @@ async function save(format: 'json' | 'csv'): Promise<void> {
   await load()
   const all = present()
   const good = await act(async () => {
-    const told = (done: number) => (progress.value = { words: 'Fetching', done, of: done })
+    const told = (done: number) => (reading.value = { words: 'Fetching', done, of: done })
     if (kind.value === 'ledger') all.ledger = await everyLine(told)
     if (kind.value === 'tests') all.tests = await everyTest(told)
   })
-  progress.value = null
+  reading.value = null
   if (!good) return
   const link = document.createElement('a')
   link.href = URL.createObjectURL(
@@ -76,11 +82,11 @@ async function save(format: 'json' | 'csv'): Promise<void> {
 const input = useTemplateRef<HTMLInputElement>('input')
 const fileName = ref('')
 const lines = shallowRef<Understood[]>([])
-const progress = ref<{ words: string; done: number; of: number } | null>(null)
+const reading = ref<Progress | null>(null)
+const sending = useImport()
+const progress = computed(() => reading.value ?? sending.progress.value)
 const written = ref<number | null>(null)
 let worker: Worker | undefined
-let importId: string | null = null
-let cancelled = false
 const rows = computed(() => lines.value.flatMap((line): ImportRow[] => (line.row ? [line.row] : [])))
 const wrong = computed(() => lines.value.filter((line) => line.state === 'wrong').length)
 
@@ -97,12 +103,12 @@ async function read(): Promise<void> {
   forget()
   fileName.value = file.name
   await act(async () => {
-    progress.value = { words: 'Reading', done: 0, of: 1 }
+    reading.value = { words: 'Reading', done: 0, of: 1 }
     await load(true)
     worker = new Worker(new URL('./understand.worker.ts', import.meta.url), { type: 'module' })
     try {
       const remote = wrap<ExchangeReading>(worker)
-      const told = proxy((done: number, of: number) => (progress.value = { words: 'Reading', done, of }))
+      const told = proxy((done: number, of: number) => (reading.value = { words: 'Reading', done, of }))
       const plain = JSON.parse(JSON.stringify(present())) as ReturnType<typeof present>
       const answer = await remote.understand(wanted, await file.text(), plain, catalogue(), told as never)
       if ('problem' in answer) throw new Error(answer.problem)
@@ -110,7 +116,7 @@ async function read(): Promise<void> {
       if (answer.lines.length === 0) throw new Error('The file has no lines.')
     } finally {
       worker?.terminate()
-      progress.value = null
+      reading.value = null
     }
   })
   if (input.value) input.value.value = ''
@@ -118,43 +124,20 @@ async function read(): Promise<void> {
 async function apply(): Promise<void> {
   const wanted = kind.value
   if (wanted === null) return
-  cancelled = false
-  const id = uuid()
   const good = await act(async () => {
-    const all = rows.value
-    progress.value = { words: 'Sending', done: 0, of: all.length }
-    await call(api.import.begin, { body: { id, kind: wanted, rows: all.length } })
-    importId = id
-    for (let from = 0; from < all.length && !cancelled; from += importPortion) {
-      await call(api.import.stage, { params: { id }, body: { from, rows: all.slice(from, from + importPortion) } })
-      progress.value = { words: 'Sending', done: Math.min(all.length, from + importPortion), of: all.length }
-    }
-    if (cancelled) {
-      await call(api.import.cancel, { params: { id } })
-      throw new Error('Cancelled: nothing was written.')
-    }
-    progress.value = { words: 'Writing', done: all.length, of: all.length }
-    const answer = await call(api.import.apply, { params: { id } })
+    written.value = await sending.write(wanted, rows.value)
     await load(true)
-    written.value = answer.written
   })
-  progress.value = null
-  importId = null
   if (good) lines.value = []
 }
-function cancel(): void {
-  cancelled = true
-  if (importId === null) {
-    worker?.terminate()
-    progress.value = null
-    busy.value = false
-    forget()
-  }
-}
-onBeforeUnmount(() => {
-  cancelled = true
+function stop(): void {
+  if (sending.stop()) return
   worker?.terminate()
-})
+  reading.value = null
+  busy.value = false
+  forget()
+}
+onBeforeUnmount(() => worker?.terminate())
 </script>
 
 <template>
@@ -178,13 +161,7 @@ onBeforeUnmount(() => {
         @change="read"
       />
     </div>
-    <div v-if="progress" class="mb-5 max-w-4xl" role="status">
-      <p class="mb-2 text-xl font-semibold">{{ progress.words }} … {{ progress.done }} of {{ progress.of }}</p>
-      <div class="h-6 border-2 border-quiet bg-panel">
-        <div class="h-full bg-primary" :style="{ width: `${progress.of > 0 ? (progress.done / progress.of) * 100 : 0}%` }" />
-      </div>
-      <button v-if="progress.words !== 'Writing'" class="button mt-3" @click="cancel">Cancel</button>
-    </div>
+    <ProgressBar v-if="progress" :progress="progress" @stop="stop" />
     <ProblemLine :problem="problem" class="mb-4 max-w-4xl" />
     <p v-if="written !== null" class="text-2xl font-bold" role="status">
       {{ written }} {{ written === 1 ? 'line is' : 'lines are' }} written.

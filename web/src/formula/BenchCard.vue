@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cautions, heatFindings, scaleFormula, showParts, showTime, type Formula } from '@selvrin/core'
+import { cautions, heatFindings, houseDefault, scaleFormula, showParts, showTime, type Formula } from '@selvrin/core'
 import { api, type FormulaBatch, type FormulaVersion } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue'
@@ -59,6 +59,10 @@ const seen = computed(
   () => versions.value.find((one) => String(one.number) === route.query.version && one.number !== row.value?.number) ?? null,
 )
 const body = computed(() => seen.value?.body ?? row.value?.body)
+/** out of the starter set, and never mixed */
+const untried = computed(
+  () => body.value?.note.startsWith(houseDefault) === true && versions.value.length > 0 && batches.value.length === 0,
+)
 const overrule = ref('')
 /** what stops the mixing short of a reason; what never meets stops it altogether */
 const grave = computed(() =>
@@ -193,7 +197,9 @@ async function bring(): Promise<void> {
         <p v-else class="card mt-5 text-lg">
           Bought ready made: nothing to weigh. Bring the bottle onto the shelf with what it holds, then make working strength from it there.
         </p>
-        <p v-if="body.note" class="mt-4 text-lg">{{ body.note }}</p>
+        <p v-if="body.note" class="mt-4 text-lg">
+          {{ body.note }} <b v-if="untried">Not yet tried here: run a test film, or a strip, before it counts.</b>
+        </p>
         <PhCurves v-if="lines.length > 0" :formula="formula" class="mt-8" />
       </section>
 

@@ -63,7 +63,8 @@ function state(row: FormulaRow): string {
       />
       <p v-if="formulas.rows.length > 0 && groups.length === 0" class="text-xl">No formula is called that.</p>
       <p v-else-if="groups.length === 0" class="text-xl">
-        No formula yet. Write the first one: its chemicals in the order in which they go in.
+        No formula yet. Write the first one: its chemicals in the order in which they go in. Or begin with a
+        <RouterLink to="/starter" class="link inline-flex min-h-11 items-center">starter set</RouterLink> of generic ones.
       </p>
       <div class="columns-3 gap-8 max-xl:columns-2 max-md:columns-1">
         <section v-for="group in groups" :key="group.family" class="mb-6 break-inside-avoid">

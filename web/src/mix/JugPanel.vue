@@ -8,7 +8,7 @@ import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 
 /** When to take a jug out of its bath: from two readings some minutes apart. */
-const { mixId, targetC } = defineProps<{ mixId: string; targetC: number }>()
+const { mixId, targetC } = defineProps<{ mixId: string; targetC: number | null }>()
 const session = useSession()
 const show = useShow()
 const probe = useBench('thermometer')

@@ -195,7 +195,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
           <p class="mb-5 text-2xl">Stir once more and let it cool to the room.</p>
           <ProblemLine :problem="problem" />
           <button class="button button-main mt-3 min-h-16 px-8" :disabled="busy" data-next @click="toppedUp">Topped up</button>
-          <JugPanel :mix-id="id" :target-c="session.darkroom?.roomC ?? 21" class="mt-6" />
+          <JugPanel :mix-id="id" :target-c="session.darkroom?.roomC ?? null" class="mt-6" />
         </template>
         <BottleStep v-else :mix-id="id" :state="state" :record="record" @bottled="bottled" />
       </section>

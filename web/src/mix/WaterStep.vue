@@ -80,7 +80,8 @@ async function ready(): Promise<void> {
     <p v-if="blend && !blend.problem" class="mb-4 text-3xl" data-blend>
       <b class="font-mono">{{ volume(blend.hotMl) }}</b> hot + <b class="font-mono">{{ volume(blend.coldMl) }}</b> cold
     </p>
-    <p v-else-if="blend" class="mb-4 text-xl font-semibold text-alarm">{{ blend.problem }}</p>
+    <p v-else-if="!blend" class="mb-4 max-w-2xl text-xl">Measure the taps, and this says how much of each.</p>
+    <p v-else class="mb-4 text-xl font-semibold text-alarm">{{ blend.problem }}</p>
     <div class="mb-4 grid max-w-2xl grid-cols-2 gap-4">
       <QuantityField v-model="hotC" kind="temperature" label="Hot tap today" />
       <QuantityField v-model="coldC" kind="temperature" label="Cold tap today" />

@@ -67,8 +67,8 @@ async function keepMine(): Promise<void> {
 async function keepRoom(): Promise<void> {
   kept.value = ''
   const { tapColdC, tapHotC, roomC, scaleReadabilityG } = room
-  if (tapColdC === null || tapHotC === null || roomC === null || scaleReadabilityG === null) {
-    house.problem.value = 'Write the temperatures and the scale’s last digit.'
+  if (scaleReadabilityG === null) {
+    house.problem.value = 'Write the scale’s last digit.'
     return
   }
   const good = await house.act(async () => {
@@ -95,6 +95,7 @@ async function keepRoom(): Promise<void> {
   typing.kept()
   kept.value = 'The darkroom’s settings are kept.'
 }
+const unmeasured = (celsius: number | null) => (celsius === null ? 'not measured' : '')
 const endAll = () =>
   mine
     .act(() => call(api.person.signOutEverywhere, { params: { id: session.person?.id ?? '' } }))
@@ -159,9 +160,9 @@ const endAll = () =>
           :problem="house.field.value === 'zone' ? house.problem.value : ''"
         />
         <div class="grid grid-cols-2 gap-4">
-          <QuantityField v-model="room.tapColdC" kind="temperature" label="Cold tap" />
-          <QuantityField v-model="room.tapHotC" kind="temperature" label="Hot tap" />
-          <QuantityField v-model="room.roomC" kind="temperature" label="Room" />
+          <QuantityField v-model="room.tapColdC" kind="temperature" label="Cold tap" :hint="unmeasured(room.tapColdC)" />
+          <QuantityField v-model="room.tapHotC" kind="temperature" label="Hot tap" :hint="unmeasured(room.tapHotC)" />
+          <QuantityField v-model="room.roomC" kind="temperature" label="Room" :hint="unmeasured(room.roomC)" />
           <QuantityField v-model="room.scaleReadabilityG" kind="mass" label="Scale’s last digit" />
           <TextField v-model="room.currency" label="Currency" hint="of prices, such as EUR" />
         </div>

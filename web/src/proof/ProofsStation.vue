@@ -72,7 +72,10 @@ const to = (proof: Proof) => (proof.bottleId ? `/shelf/${proof.bottleId}` : proo
           </li>
         </ul>
         <h2 class="text-xl font-bold">Due</h2>
-        <p v-if="due.length === 0" class="py-3 text-2xl">Nothing is due. What stands on the shelf is proven as far as the rules ask.</p>
+        <p v-if="bottles.rows.length === 0" class="py-3 text-2xl">No bottle stands on the shelf yet: there is nothing to test.</p>
+        <p v-else-if="due.length === 0" class="py-3 text-2xl">
+          Nothing is due. What stands on the shelf is proven as far as the rules ask.
+        </p>
         <ol>
           <li
             v-for="one in due"

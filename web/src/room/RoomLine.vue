@@ -52,7 +52,10 @@ const testsDue = computed(() =>
       ).length
     : 0,
 )
-const temperature = (celsius: number) => show.temperature(celsius)
+const temperature = (celsius: number | null) => show.temperature(celsius)
+/** Both taps in one figure; one word where nobody measured either. */
+const taps = ({ tapColdC, tapHotC }: { tapColdC: number | null; tapHotC: number | null }) =>
+  tapColdC === null && tapHotC === null ? temperature(null) : `${temperature(tapColdC)} / ${temperature(tapHotC)}`
 </script>
 
 <template>
@@ -66,7 +69,8 @@ const temperature = (celsius: number) => show.temperature(celsius)
         >Room <b class="font-mono">{{ temperature(session.darkroom.roomC) }}</b></span
       >
       <span v-if="session.darkroom && session.isTechnician" class="whitespace-nowrap max-lg:hidden">
-        Taps <b class="font-mono">{{ temperature(session.darkroom.tapColdC) }} / {{ temperature(session.darkroom.tapHotC) }}</b>
+        Taps
+        <b class="font-mono">{{ taps(session.darkroom) }}</b>
       </span>
       <span v-if="probe.reading.value?.value != null" class="whitespace-nowrap max-lg:hidden">
         {{ probe.device.value?.name }} <b class="font-mono">{{ temperature(Math.round(probe.reading.value.value * 10) / 10) }}</b>

@@ -26,7 +26,8 @@ export function useShow() {
   return {
     mass: (grams: number) => showMass(grams, session.manner),
     volume: (ml: number) => showVolume(ml, session.manner),
-    temperature: (celsius: number) => showTemperature(celsius, session.manner),
+    /** 'not measured' where nobody did */
+    temperature: (celsius: number | null) => (celsius === null ? 'not measured' : showTemperature(celsius, session.manner)),
     /** degrees between two temperatures */
     degrees: (kelvin: number) => showDegrees(kelvin, session.manner),
     /** from g/L */
