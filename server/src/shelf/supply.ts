@@ -25,7 +25,7 @@ export async function suppliesOf(db: Database, now: number): Promise<SupplyRow[]
   )
   const formulas = new Map<string, typeof bottles>()
   for (const bottle of bottles) formulas.set(bottle.formulaId, [...(formulas.get(bottle.formulaId) ?? []), bottle])
-  return [...formulas].flatMap(([formulaId, mine]): SupplyRow[] => {
+  const standing = [...formulas].flatMap(([formulaId, mine]): SupplyRow[] => {
     const able = mine.filter(
       (bottle) => bottle.state.rollsLeft !== null && !bottle.state.findings.some((finding) => finding.severity === 'error'),
     )
@@ -57,6 +57,25 @@ export async function suppliesOf(db: Database, now: number): Promise<SupplyRow[]
       },
     ]
   })
+  // what was used lately and has no bottle any more is wanted today
+  const gone = recent.filter((one) => one.rolls > 0 && !formulas.has(one.formulaId))
+  const names = await db.rows<{ formulaId: string; name: string; family: string }>(
+    `select distinct on (formula_id) formula_id as "formulaId", body ->> 'name' as name, body ->> 'family' as family from formula_version
+     where formula_id = any($1::uuid[]) order by formula_id, number desc`,
+    [gone.map((one) => one.formulaId)],
+  )
+  return [
+    ...standing,
+    ...names.map((one): SupplyRow => ({
+      ...one,
+      order: [],
+      rollsLeft: 0,
+      rollsPerDay: (gone.find(({ formulaId }) => formulaId === one.formulaId)?.rolls ?? 0) / rateDays,
+      plannedRolls: 0,
+      runsOutAt: now,
+      because: 'use',
+    })),
+  ]
 }
 
 /** What finished bottles really used up, in ml of stock, for the rolls that went through; and what single runs drew to use once. */

@@ -3,7 +3,7 @@ import { shelfBottle, today } from '../test/shelf'
 import { entryWords } from './entryWords'
 import { actionsOf } from './bottleActions'
 import { flagOf, planksOf, pourFirst, shelfGroups, withCode } from './shelfOrder'
-import { todoList } from './todo'
+import { mixTasks, todoList } from './todo'
 
 const old = shelfBottle({ label: 'F1', daysAgo: 120 })
 const older = shelfBottle({ label: 'F2', daysAgo: 30 })
@@ -45,6 +45,28 @@ describe('before tonight', () => {
   test('of two that are nearly done it names the better one, once', () => {
     expect(what(worn, shelfBottle({ label: 'S2', family: 'stop-bath', formulaId: 'stop', name: 'Citric stop bath', rolls: 15 }))).toEqual([
       'Mix Citric stop bath',
+    ])
+  })
+  test('what was used lately and is gone is to be mixed; what nobody uses is not', () => {
+    const supply = {
+      name: 'Soft borax developer',
+      family: 'film-developer',
+      order: [],
+      rollsLeft: 0,
+      plannedRolls: 0,
+      runsOutAt: today,
+      because: 'use' as const,
+    }
+    const tasks = mixTasks(
+      [older],
+      [
+        { ...supply, formulaId: 'gone', rollsPerDay: 0.4 },
+        { ...supply, formulaId: 'idle', rollsPerDay: 0 },
+      ],
+      'UTC',
+    )
+    expect(tasks.map((task) => [task.to, task.what, task.why])).toEqual([
+      ['/formulary/gone', 'Mix Soft borax developer', 'None that can serve is left, and it was used in the last four weeks.'],
     ])
   })
   test('what is under way comes first', () => {

@@ -59,6 +59,11 @@ export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummar
         to: `/proofs/${due.kind}/${bottle.id}`,
       })),
     )
+  return [...clocks, ...open, ...dead, ...mixTasks(bottles, supplies, zone), ...tests].slice(0, most)
+}
+
+/** What is to be mixed, the most pressing first: the last bottle of its kind is nearly done, or what is here will not last so many days. */
+export function mixTasks(bottles: Bottle[], supplies: SupplyRow[], zone: string, withinDays = soonDays): Task[] {
   const low = bottles
     .filter((bottle) => isLast(bottle, bottles))
     .map((bottle) => ({
@@ -69,8 +74,8 @@ export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummar
       to: `/formulary/${bottle.formulaId}`,
     }))
   const named = new Set(low.map((task) => task.to))
-  const out = runningOut(supplies, bottles, zone).filter((task) => !named.has(task.to))
-  return [...clocks, ...open, ...dead, ...low, ...out, ...tests].slice(0, most)
+  const out = runningOut(supplies, bottles, zone, withinDays).filter((task) => !named.has(task.to))
+  return [...low, ...out]
 }
 
 /** Share of its life from which on a bottle can be counted on for an evening. */
@@ -84,17 +89,23 @@ function isLast(bottle: Bottle, all: Bottle[]): boolean {
   )
 }
 
-/** Formulas whose bottles will not last the week, at the recent rate and with what is planned. */
-function runningOut(supplies: SupplyRow[], bottles: Bottle[], zone: string): Task[] {
+/** Formulas whose bottles will not last so many days, at the recent rate and with what is planned. */
+function runningOut(supplies: SupplyRow[], bottles: Bottle[], zone: string, withinDays: number): Task[] {
   const now = Math.max(0, ...bottles.map((bottle) => bottle.madeAt + bottle.state.ageDays * dayMs))
   return supplies
-    .filter((row) => row.runsOutAt !== null && row.runsOutAt - now < soonDays * dayMs && row.rollsLeft > 0)
+    .filter((row) => row.rollsPerDay + row.plannedRolls > 0 && row.runsOutAt !== null && row.runsOutAt - now < (withinDays + 1) * dayMs)
     .sort((a, b) => (a.runsOutAt ?? 0) - (b.runsOutAt ?? 0))
     .map((row) => ({
       key: `supply ${row.formulaId}`,
-      what: `Mix ${row.name} before ${weekday(row.runsOutAt ?? 0, zone)}`,
+      what:
+        row.rollsLeft > 0
+          ? `Mix ${row.name} before ${(row.runsOutAt ?? 0) - now < soonDays * dayMs ? weekday(row.runsOutAt ?? 0, zone) : showDate(row.runsOutAt ?? 0, zone)}`
+          : `Mix ${row.name}`,
       short: `the ${row.name}`,
-      why: `${showRollsLeft(row.rollsLeft)} left; on ${showDate(row.runsOutAt ?? 0, zone)} ${row.because === 'age' ? 'the last is too old' : 'it runs out'}.`,
+      why:
+        row.rollsLeft === 0
+          ? `None that can serve is left${row.plannedRolls > 0 ? ', and it is planned with' : ', and it was used in the last four weeks'}.`
+          : `${showRollsLeft(row.rollsLeft)} left; on ${showDate(row.runsOutAt ?? 0, zone)} ${row.because === 'age' ? 'the last is too old' : 'it runs out'}.`,
       to: `/formulary/${row.formulaId}`,
     }))
 }

@@ -1,18 +1,38 @@
 <script setup lang="ts">
-import { families, type Family } from '@selvrin/core'
+import { families, type Family, type Formula } from '@selvrin/core'
 import { computed, onMounted } from 'vue'
 import BathMark from '../marks/BathMark.vue'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
-import { useFormulas, useMixes } from '../stores'
+import { mixTasks } from '../bottle/todo'
+import { useSupply } from '../bottle/supply'
+import { lackingFor } from '../chemical/chemistry'
+import { useBottles, useFormulas, useJars, useMixes } from '../stores'
 import WaitFor from '../fields/WaitFor.vue'
 
 const session = useSession()
 const show = useShow()
 const mixes = useMixes()
 const formulas = useFormulas()
-onMounted(() => void Promise.all([mixes.load(), formulas.load()]))
+const supply = useSupply()
+const [bottles, jars] = [useBottles(), useJars()]
+onMounted(() => void Promise.all([mixes.load(), formulas.load(), supply.load(), bottles.load(), jars.load()]))
+/** What one comes to the scales for is looked for so far ahead. */
+const aheadDays = 14
+/** What is to be mixed in the days ahead, and what its jars lack for one batch. What is bought ready made is on the shopping list instead. */
+const due = computed(() =>
+  mixTasks(
+    bottles.rows.filter((bottle) => bottle.retiredAt === null),
+    supply.supplies,
+    zone(),
+    aheadDays,
+  ).flatMap((task) => {
+    const row = mixable.value.find((one) => task.to === `/formulary/${one.id}`)
+    if (!row || mixes.rows.some((mix) => mix.formulaId === row.id)) return []
+    return [{ ...task, row, lacking: lackingFor([{ id: row.id, ...row.body } as Formula], jars.rows) }]
+  }),
+)
 /** What is mixed here, by family and name. */
 const mixable = computed(() => {
   const rank = (family: Family) => families.indexOf(family)
@@ -26,7 +46,7 @@ const zone = () => session.session?.darkroom.zone ?? 'UTC'
 <template>
   <div class="station">
     <h1 class="text-3xl font-bold">Scales</h1>
-    <WaitFor :of="[mixes, formulas]" what="what is being mixed">
+    <WaitFor :of="[mixes, formulas, supply, bottles, jars]" what="what is being mixed">
       <section v-if="mixes.rows.length > 0" class="mt-4">
         <h2 class="mb-2 text-xl font-bold">On the bench now</h2>
         <ul class="space-y-3">
@@ -40,9 +60,30 @@ const zone = () => session.session?.darkroom.zone ?? 'UTC'
           </li>
         </ul>
       </section>
-      <p v-else class="mt-4 text-xl">Nothing is being mixed. What shall it be?</p>
-      <section class="mt-8">
-        <h2 class="mb-2 text-xl font-bold">Begin with</h2>
+      <section v-if="due.length > 0" class="mt-6" aria-labelledby="to-mix">
+        <h2 id="to-mix" class="mb-2 text-xl font-bold">To be mixed</h2>
+        <ol>
+          <li v-for="one in due" :key="one.key" class="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-line py-3">
+            <BathMark :family="one.row.body.family" :size="40" />
+            <div class="min-w-0 flex-1">
+              <p class="text-2xl font-bold">{{ one.what.replace(/^Mix /, '') }}</p>
+              <p class="text-quiet">{{ show.said(one.why) }}</p>
+              <p v-if="one.lacking.length > 0" class="font-semibold">
+                ▲ The jars lack
+                {{ one.lacking.map((lack) => `${show.mass(lack.wantedG - lack.heldG)} of ${lack.name}`).join(', ') }}
+                for {{ show.volume(one.row.body.finalMl) }}.
+              </p>
+            </div>
+            <RouterLink :to="one.to" class="button button-main" :aria-label="`Mix ${one.row.body.name}`">Mix it</RouterLink>
+          </li>
+        </ol>
+      </section>
+      <p v-if="mixes.rows.length === 0 && due.length === 0" class="mt-4 text-xl">
+        {{ mixable.length === 0 ? 'There is no formula to mix yet.' : 'Nothing is being mixed, and nothing has to be. What shall it be?' }}
+        <RouterLink v-if="mixable.length === 0" to="/formulary" class="link inline-flex min-h-11 items-center">Formulary</RouterLink>
+      </p>
+      <section v-if="mixable.length > 0" class="mt-8">
+        <h2 class="mb-2 text-xl font-bold">{{ due.length > 0 ? 'Anything else' : 'Begin with' }}</h2>
         <ul class="grid grid-cols-3 gap-x-8 max-lg:grid-cols-2 max-sm:grid-cols-1">
           <li v-for="row in mixable" :key="row.id" class="border-b border-line">
             <RouterLink
