@@ -7,6 +7,7 @@ import { fetchAhead } from './router'
 import DimLayer from './room/DimLayer.vue'
 import EndedPanel from './session/EndedPanel.vue'
 import LeavePanel from './room/LeavePanel.vue'
+import { useHeard } from './room/useHeard'
 import { useScroll } from './room/useScroll'
 import RoomKeys from './room/RoomKeys.vue'
 import RoomLine from './room/RoomLine.vue'
@@ -43,6 +44,7 @@ watch(
 // a new page begins at its top; one that is come back to, or loaded again, where it was left
 const main = useTemplateRef<HTMLElement>('main')
 useScroll(main)
+useHeard(main)
 const inside = computed(() => session.person !== null && route.meta.for !== 'anyone')
 </script>
 

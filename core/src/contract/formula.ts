@@ -54,7 +54,7 @@ export const formulaBody = z.strictObject({
   mixC: celsius,
   storeMinC: celsius.optional(),
   water: z.enum(['tap', 'deionised']).optional(),
-  additions: z.array(addition).max(30),
+  additions: z.array(addition).max(60),
   /** bottles of other formulas poured together in this order before use; the dilutions give their parts, then the water */
   combine: z
     .array(z.strictObject({ part: z.string().trim().min(1).max(20), formulaId: id }))

@@ -84,7 +84,7 @@ export const formulaRecord = z.object({
   mix_at: quantity,
   store_above: quantity.optional(),
   water: z.enum(['tap', 'deionised']).optional(),
-  additions: z.array(additionRecord).max(30),
+  additions: z.array(additionRecord).max(60),
   combine: z.array(z.object({ part: text, formula: text })).optional(),
   ...useRecord.shape,
   usual_time: quantity.optional(),

@@ -22,6 +22,7 @@ import { todoList } from './todo'
 import { useQuickUse } from './useQuickUse'
 import { paperBath, usualLoad } from './usualLoad'
 import { sink, useShelfDrag } from './useShelfDrag'
+import UndoNotice from '../fields/UndoNotice.vue'
 import WaitFor from '../fields/WaitFor.vue'
 
 /** only an empty house has them */
@@ -194,16 +195,13 @@ watch(
         <RouterLink v-else-if="inUse.length > 0" to="/tanks/plan" class="button button-main mt-4 w-full">Plan a run</RouterLink>
       </WaitFor>
     </aside>
-    <div
+    <UndoNotice
       v-if="quick.written.value"
-      class="fixed bottom-24 left-1/2 z-20 flex -translate-x-1/2 items-center gap-5 rounded-sm border-2 border-ink bg-panel px-5 py-3 text-lg"
-      role="status"
-    >
-      {{ show.said(quick.written.value.says) }}
-      {{ percent(bottles.rows.find((one) => one.id === quick.written.value?.bottle.id)?.state.remaining ?? 0) }} left.
-      <button class="button button-small" @click="quick.undo()">Undo</button>
-      <button class="link min-h-11" aria-label="Close" @click="quick.written.value = null">✕</button>
-    </div>
+      :says="`${show.said(quick.written.value.says)} ${percent(bottles.rows.find((one) => one.id === quick.written.value?.bottle.id)?.state.remaining ?? 0)} left.`"
+      :busy="quick.undoing.value"
+      @undo="quick.undo()"
+      @close="quick.written.value = null"
+    />
     <RetirePanel v-if="pouredAway" :bottle="pouredAway" sink @close="pouredAway = null" @done="((pouredAway = null), bottles.load(true))" />
     <ShelvesPanel v-if="arranging" @close="arranging = false" />
   </div>

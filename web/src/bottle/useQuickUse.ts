@@ -16,6 +16,7 @@ export function useQuickUse() {
   const written = ref<Written | null>(null)
   const problem = ref('')
   const busy = ref('')
+  const undoing = ref(false)
 
   async function pourBack(bottle: Bottle): Promise<void> {
     if (busy.value !== '') return
@@ -44,7 +45,8 @@ export function useQuickUse() {
   }
   async function undo(): Promise<void> {
     const last = written.value
-    if (!last) return
+    if (!last || undoing.value) return
+    undoing.value = true
     try {
       await call(api.bottle.reverse, {
         params: { id: last.bottle.id, entryId: last.entryId },
@@ -53,7 +55,9 @@ export function useQuickUse() {
       written.value = null
     } catch (error) {
       problem.value = sentence(error)
+    } finally {
+      undoing.value = false
     }
   }
-  return { written, problem, busy, pourBack, undo }
+  return { written, problem, busy, undoing, pourBack, undo }
 }

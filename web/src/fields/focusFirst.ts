@@ -1,10 +1,9 @@
 import type { Directive } from 'vue'
+import { focusIsFree } from '../room/useHeard'
 
 /** What one comes to a page for takes the focus when the page is there and nobody has put it elsewhere; Enter is then enough. */
 export const vFocusFirst: Directive<HTMLElement, boolean | undefined> = {
   mounted: (element, { value }) => {
-    if (value === false) return
-    const at = document.activeElement
-    if (at === null || at === document.body || at.tagName === 'MAIN' || !document.contains(at)) element.focus({ preventScroll: true })
+    if (value !== false && focusIsFree()) element.focus({ preventScroll: true })
   },
 }

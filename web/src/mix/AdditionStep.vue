@@ -263,7 +263,11 @@ useKeys((event) => {
           ><b class="text-alarm">{{ scale.device.value.name }} does not answer.</b> Type what it says: nothing is lost.</template
         >
         <template v-else-if="panG !== null && !armed"
-          ><b>The pan still holds {{ amount(panG) }}:</b> stir it in or tare, then weigh this one.</template
+          ><b
+            >The pan still holds something<span aria-hidden="true">, {{ amount(panG) }}</span
+            >:</b
+          >
+          stir it in or tare, then weigh this one.</template
         >
         <template v-else-if="pan.over"><b>Take a little off:</b> it is still on the pan.</template>
         <template v-else>{{ scale.device.value.name }}: a steady weight in the band is taken by itself. Then stir it in.</template>

@@ -163,7 +163,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
         <button class="link mt-3 min-h-11" @click="givingUp = true">Give this mix up</button>
       </aside>
 
-      <section aria-live="polite">
+      <section>
         <div v-if="state.at === 'water' && first.length > 0" class="card mb-5 border-2 border-alarm" role="note">
           <p v-for="word in first" :key="word" class="text-lg font-semibold">{{ word }}</p>
         </div>

@@ -12,6 +12,7 @@ import RetirePanel from '../bottle/RetirePanel.vue'
 import { useBench } from '../device/readings'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import SpokenLine from '../fields/SpokenLine.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import BathMark from '../marks/BathMark.vue'
@@ -86,6 +87,12 @@ const filmKinds = [
   { value: 'ordinary' as const, name: 'Ordinary', detail: 'fixed twice its clearing time' },
   { value: 'slow' as const, name: 'Tabular grain, or rich in iodide', detail: 'fixed three times its clearing time' },
 ]
+/** heard once the typing pauses, and when it is written */
+const verdictWords = { keep: 'Keep', marginal: 'Marginal', failed: 'Failed' }
+const spoken = computed(() => {
+  const of = written.value?.proof.judgement ?? judged.value.judgement
+  return of ? show.said(`${written.value ? 'Written down. ' : ''}${verdictWords[of.verdict]}. ${of.reason}`) : ''
+})
 const judged = computed((): { judgement: Judgement | null; problem: string; implausible?: boolean } => {
   if (!kind.value || !context.value || !reading.value) return { judgement: null, problem: '' }
   try {
@@ -155,6 +162,7 @@ function again(): void {
 
 <template>
   <div class="station">
+    <SpokenLine :says="spoken" />
     <RouterLink to="/proofs" class="link inline-flex min-h-11 items-center">← Proofs</RouterLink>
     <p v-if="!guide || !kind" class="text-xl">There is no such test.</p>
     <template v-else-if="bottle && context">
@@ -238,7 +246,7 @@ function again(): void {
             <button type="button" class="button" @click="phase = 'steps'">Back to the steps</button>
           </div>
         </div>
-        <div aria-live="polite">
+        <div>
           <p v-if="fresh && judged.judgement" class="text-2xl">
             It becomes the fresh reading every later test of this batch is held against.
           </p>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import ModalPanel from '../fields/ModalPanel.vue'
+import { stations } from './stations'
 
 defineEmits<{ close: [] }>()
 const keys: [string, string][] = [
-  ['1 – 7', 'the stations, from Shelf to Sink'],
+  [`${stations[0]?.key} – ${stations.at(-1)?.key}`, `the stations, from ${stations[0]?.name} to ${stations.at(-1)?.name}`],
   ['/', 'find anything, or do it: “dilute D4”, “time for …”'],
   ['?', 'this list'],
   ['Space or pedal', 'start; done, next'],
+  ['U, or Ctrl and Z', 'undo what was just written, while it is offered'],
   ['H H', 'hold a run at the end of its step'],
   ['T', 'write down a temperature during a run'],
   ['L', 'one step darker, at once'],

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+
+/** What was just written, with the way back: reached at once by U or Ctrl+Z, gone by itself, never while it is pointed at or has the focus. */
+const { says, busy = false } = defineProps<{ says: string; busy?: boolean }>()
+const emit = defineEmits<{ undo: []; close: [] }>()
+const staysMs = 20_000
+const held = ref(false)
+let timer = 0
+function wait(): void {
+  clearTimeout(timer)
+  if (!held.value) timer = window.setTimeout(() => emit('close'), staysMs)
+}
+watch([() => says, held], wait, { immediate: true })
+function key(event: KeyboardEvent): void {
+  const target = event.target as HTMLElement
+  if (event.defaultPrevented || ['INPUT', 'TEXTAREA'].includes(target.tagName)) return
+  const plain = !event.ctrlKey && !event.metaKey && !event.altKey
+  if (event.key.toLowerCase() !== (plain ? 'u' : 'z') || (!plain && event.altKey)) return
+  event.preventDefault()
+  if (!busy) emit('undo')
+}
+onMounted(() => document.addEventListener('keydown', key))
+onBeforeUnmount(() => {
+  clearTimeout(timer)
+  document.removeEventListener('keydown', key)
+})
+</script>
+
+<template>
+  <div
+    class="fixed bottom-24 left-1/2 z-20 flex w-max max-w-[calc(100vw-2rem)] -translate-x-1/2 items-center gap-x-5 gap-y-2 rounded-sm border-2 border-ink bg-panel px-5 py-3 text-lg"
+    @pointerenter="held = true"
+    @pointerleave="held = false"
+    @focusin="held = true"
+    @focusout="held = false"
+  >
+    <p role="status">{{ says }}</p>
+    <button class="button shrink-0" aria-keyshortcuts="u Control+Z" :disabled="busy" @click="emit('undo')">
+      Undo <kbd class="ml-2 font-mono font-normal max-sm:hidden" aria-hidden="true">U</kbd>
+    </button>
+    <button class="link min-h-11 min-w-11 shrink-0" aria-label="Close" @click="emit('close')">✕</button>
+  </div>
+</template>
