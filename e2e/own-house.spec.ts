@@ -70,7 +70,7 @@ plain('a darkroom of one’s own, from the first code to the beakers, without th
       await choose(page, 'School', new RegExp(school))
       if (school === 'Counted') await page.getByLabel('Rolls a litre').fill('24')
       else await page.getByLabel('Least stock per roll').fill('80 ml')
-      await page.getByRole('button', { name: 'Save the formula' }).click()
+      await page.getByRole('button', { name: 'Keep the formula' }).click()
       await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
     }
   })

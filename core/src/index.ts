@@ -155,4 +155,5 @@ export { capacityFromTests, enoughBottles, type CapacityEstimate, type TestedLif
 export { coinMinutes, safeMinutes } from './proof/safelight'
 export { replenishSteps, type ReplenishSteps } from './bottle/replenish'
 export { testPicture, type TestPicture } from './proof/testPicture'
-export { asWritten, houseDefault, starterParts, understandStarter, type StarterKind, type StarterPart } from './starter/starter'
+export { houseDefault } from './starter/houseDefault'
+export { asWritten, starterParts, understandStarter, type StarterKind, type StarterPart } from './starter/starter'

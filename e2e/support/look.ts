@@ -5,19 +5,29 @@ import { PNG } from 'pngjs'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
-/** What axe-core finds serious or critical on the page as it stands: rule and first element of each. Contrast is judged without the dimmer. */
-export async function seriousFaults(page: Page): Promise<string[]> {
-  await page.evaluate(axe)
-  return page.evaluate(async () => {
-    const run = (
-      window as unknown as { axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> } }
-    ).axe
-    const { violations } = await run.run()
-    return violations
-      .filter((one) => one.impact === 'serious' || one.impact === 'critical')
-      .map((one) => `${one.id}: ${one.nodes[0]?.html ?? ''}`)
-  })
+interface Violation {
+  id: string
+  impact: string
+  nodes: { html: string }[]
 }
+async function violations(page: Page, within = 'html'): Promise<Violation[]> {
+  await page.evaluate(axe)
+  return page.evaluate(
+    async (part) =>
+      (await (window as unknown as { axe: { run: (part: string) => Promise<{ violations: Violation[] }> } }).axe.run(part)).violations,
+    within,
+  )
+}
+
+/** Everything axe-core finds on the page as it stands, or in a part of it: rule and first element of each. Contrast is judged without the dimmer. */
+export const faultsOf = async (page: Page, within?: string): Promise<string[]> =>
+  (await violations(page, within)).map((one) => `${one.id}: ${one.nodes[0]?.html.slice(0, 300) ?? ''}`)
+
+/** What of it is serious or critical. */
+export const seriousFaults = async (page: Page): Promise<string[]> =>
+  (await violations(page))
+    .filter((one) => one.impact === 'serious' || one.impact === 'critical')
+    .map((one) => `${one.id}: ${one.nodes[0]?.html ?? ''}`)
 
 /** The first pixel of the page as it stands that has green or blue in it; null when all is black and red. */
 export async function greenOrBluePixel(page: Page): Promise<{ x: number; y: number; rgb: number[] } | null> {

@@ -53,7 +53,7 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
     <RoomLine v-if="inside" />
     <div v-else />
     <SafelightNotice />
-    <main ref="main" class="min-h-0 overflow-y-auto" tabindex="-1">
+    <main ref="main" class="relative min-h-0 overflow-y-auto" tabindex="-1">
       <!-- another bottle or run is another page: nothing of the one before may come late into it -->
       <RouterView :key="route.path" />
     </main>

@@ -5,7 +5,8 @@ import type { Present } from '../exchange/understood'
 import { checkFormula } from '../formula/checkFormula'
 import type { Formula } from '../formula/formula'
 import { families } from '../mark/mark'
-import { asWritten, houseDefault, starterParts, understandStarter } from './starter'
+import { houseDefault } from './houseDefault'
+import { asWritten, starterParts, understandStarter } from './starter'
 
 let ids = 0
 const newId = () => `01890000-0000-7000-8000-${String(++ids).padStart(12, '0')}`

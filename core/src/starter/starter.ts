@@ -5,10 +5,8 @@ import { exchangeFiles } from '../exchange/schemas'
 import { understander, readFile } from '../exchange/understand'
 import type { Present, Understood } from '../exchange/understood'
 import { starterChemistry } from './chemistry'
+import { houseDefault } from './houseDefault'
 import { starterChart, starterShelves, starterTanks } from './places'
-
-/** How everything of the starter set is marked, until a house has tried it. */
-export const houseDefault = 'House default'
 
 export type StarterKind = Extract<ExchangeKind, 'formulas' | 'shelves' | 'tanks' | 'chart'>
 export interface StarterPart {

@@ -118,10 +118,10 @@ async function done(page?: BottlePage): Promise<void> {
       <RouterLink to="/shelf" class="link inline-flex min-h-11 items-center">← Shelf</RouterLink>
       <div class="grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-10 max-lg:grid-cols-1">
         <section>
-          <div class="flex items-center gap-4">
+          <div class="flex flex-wrap items-center gap-4">
             <BathMark :family="bottle.family" :size="56" />
             <h1 class="text-6xl font-bold">{{ bottle.label }}</h1>
-            <p class="text-xl leading-tight">
+            <p class="min-w-40 flex-1 text-xl leading-tight">
               <b>{{ bottle.name }}</b><br />{{ showParts(bottle.parts) }}{{ bottle.mixedFrom ? ` from ${bottle.mixedFrom}` : '' }}
             </p>
           </div>

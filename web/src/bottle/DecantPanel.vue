@@ -59,7 +59,7 @@ async function write(): Promise<void> {
         Fill them to the neck: air is what ages it. Every bottle gets its own label and keeps the date, the use and the tests of its batch.
       </p>
       <ul class="space-y-3">
-        <li v-for="(row, i) in rows" :key="row.id" class="grid grid-cols-[1fr_1fr_auto] items-start gap-4">
+        <li v-for="(row, i) in rows" :key="row.id" class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto] items-start gap-4">
           <QuantityField v-model="row.sizeMl" kind="volume" :label="`Bottle ${i + 1}, size`" />
           <QuantityField v-model="row.ml" kind="volume" label="Filled with" />
           <button type="button" class="button button-small mt-7" :aria-label="`Leave bottle ${i + 1} out`" @click="rows.splice(i, 1)">

@@ -87,7 +87,7 @@ const next = computed(() => open.value[0])
         <li v-for="step in steps" :key="step.key" class="flex flex-wrap items-center gap-x-4 border-b border-line py-1 last:border-b-0">
           <b class="w-20">{{ step.done ? '✓ done' : skipped.includes(step.key) ? 'left out' : step === next ? '▶ now' : 'open' }}</b>
           <p class="min-w-0 flex-1">
-            <RouterLink :to="step.to" class="text-lg font-bold underline-offset-4 hover:underline">{{ step.name }}</RouterLink>
+            <RouterLink :to="step.to" class="go text-lg">{{ step.name }}</RouterLink>
             <span class="block text-quiet">{{ step.why }}</span>
           </p>
           <button

@@ -57,7 +57,7 @@ async function moveUp(): Promise<void> {
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Move {{ bottle.label }} up</button>
-        <button type="button" class="button" @click="$emit('close')">Not yet</button>
+        <button type="button" class="button" @click="$emit('close')">Not now</button>
       </div>
     </form>
     <div v-else-if="place" class="space-y-4">

@@ -36,7 +36,7 @@ async function retire(): Promise<void> {
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Retire {{ bottle.label }}</button>
-        <button type="button" class="button" @click="$emit('close')">Keep it</button>
+        <button type="button" class="button" @click="$emit('close')">Not now</button>
       </div>
     </form>
   </ModalPanel>

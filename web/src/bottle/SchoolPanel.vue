@@ -55,7 +55,7 @@ async function save(back: boolean): Promise<void> {
       <div class="flex flex-wrap gap-3">
         <button class="button button-main" :disabled="busy">Use it like that</button>
         <button v-if="bottle.ownUse" type="button" class="button" :disabled="busy" @click="save(true)">As the formula says</button>
-        <button type="button" class="button" @click="$emit('close')">Leave it</button>
+        <button type="button" class="button" @click="$emit('close')">Not now</button>
       </div>
     </form>
   </ModalPanel>

@@ -25,7 +25,7 @@ import { sink, useShelfDrag } from './useShelfDrag'
 import UndoNotice from '../fields/UndoNotice.vue'
 import WaitFor from '../fields/WaitFor.vue'
 
-/** only an empty house has them */
+/** only a house that is beginning has them */
 const FirstSteps = defineAsyncComponent(() => import('./FirstSteps.vue'))
 
 const ShelvesPanel = defineAsyncComponent(() => import('./ShelvesPanel.vue'))
@@ -110,7 +110,9 @@ watch(
       <div class="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
         <h1 class="text-3xl font-bold">Shelf</h1>
         <p v-if="bottles.loaded && inUse.length > 0" class="text-lg text-quiet">{{ summary }}</p>
-        <button v-if="session.isTechnician && inUse.length === 0" class="link ml-auto min-h-11" @click="arranging = true">Shelves</button>
+        <button v-if="session.isTechnician && bottles.loaded && inUse.length === 0" class="link ml-auto min-h-11" @click="arranging = true">
+          Shelves
+        </button>
         <button
           class="link min-h-11"
           :class="inUse.length === 0 && session.isTechnician ? '' : 'ml-auto'"
@@ -134,7 +136,7 @@ watch(
       <NoticeList v-if="!session.isTechnician" class="mb-4" />
       <ProblemLine :problem="problem || quick.problem.value" />
       <WaitFor :of="[bottles, shelves]" what="the bottles">
-        <FirstSteps v-if="session.isTechnician" />
+        <FirstSteps v-if="session.isTechnician && (bottles.rows.length === 0 || session.session?.darkroom.kind === 'house')" />
         <p v-if="inUse.length === 0" class="text-xl">The shelf is empty: bottles that are mixed or brought will stand here.</p>
         <p v-else-if="shown.length === 0" class="text-xl">No bottle like that stands here.</p>
         <section v-for="plank in planks" :key="plank.id" :aria-label="plank.name">
@@ -184,7 +186,7 @@ watch(
           <li v-for="(task, i) in todo" :key="task.key" class="flex gap-3">
             <b class="font-mono">{{ i + 1 }}</b>
             <p>
-              <RouterLink :to="task.to" class="text-lg font-bold underline-offset-4 hover:underline">{{ task.what }}</RouterLink>
+              <RouterLink :to="task.to" class="go text-lg">{{ task.what }}</RouterLink>
               <span class="block text-quiet">{{ show.said(task.why) }}</span>
             </p>
           </li>

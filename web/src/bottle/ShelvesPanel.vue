@@ -57,7 +57,7 @@ async function remove(shelf: Shelf): Promise<void> {
         <li v-if="shelves.loaded && shelves.rows.length === 0" class="py-3">None yet: bottles stand together until there is one.</li>
       </ul>
     </WaitFor>
-    <form class="grid grid-cols-[2fr_1fr_auto] items-start gap-4 max-sm:grid-cols-1" @submit.prevent="save">
+    <form class="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)_auto] items-start gap-4 max-sm:grid-cols-1" @submit.prevent="save">
       <TextField v-model="name" :label="editing ? `${editing.name} is called` : 'A new shelf'" />
       <QuantityField v-model="celsius" kind="temperature" label="How warm, if measured" />
       <button class="button button-main mt-7" :disabled="busy">{{ editing ? 'Change it' : 'Add it' }}</button>

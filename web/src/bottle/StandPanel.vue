@@ -47,7 +47,7 @@ async function write(): Promise<void> {
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Move it</button>
-        <button type="button" class="button" @click="$emit('close')">Leave it</button>
+        <button type="button" class="button" @click="$emit('close')">Not now</button>
       </div>
     </form>
   </ModalPanel>

@@ -85,12 +85,10 @@ const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?
       <p v-if="rows.length === 0" class="text-xl">No bottle with a count stands on the shelf yet.</p>
       <div class="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-10 max-lg:grid-cols-1">
         <ol>
-          <li v-for="row in rows" :key="row.formulaId" class="flex items-start gap-4 border-b border-line py-3">
+          <li v-for="row in rows" :key="row.formulaId" class="flex flex-wrap items-start gap-x-4 border-b border-line py-3">
             <BathMark :family="row.family" :size="32" />
-            <div class="min-w-0 flex-1">
-              <RouterLink :to="`/formulary/${row.formulaId}`" class="text-xl font-bold underline-offset-4 hover:underline">{{
-                row.name
-              }}</RouterLink>
+            <div class="min-w-40 flex-1">
+              <RouterLink :to="`/formulary/${row.formulaId}`" class="go text-xl">{{ row.name }}</RouterLink>
               <p>
                 {{ showRollsLeft(row.rollsLeft) }} left<template v-if="row.rollsPerDay > 0"
                   >, {{ digits(row.rollsPerDay * 7, 1) }} a week</template
@@ -103,7 +101,7 @@ const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?
                 </template>
               </p>
             </div>
-            <p class="text-right text-xl whitespace-nowrap">
+            <p class="ml-auto text-right text-xl whitespace-nowrap">
               <template v-if="row.runsOutAt === null"
                 ><span class="text-quiet">{{ row.rollsLeft > 0.05 ? 'beyond 4 months' : 'none that can serve' }}</span></template
               >

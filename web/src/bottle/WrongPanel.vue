@@ -56,7 +56,7 @@ async function write(): Promise<void> {
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Retire {{ bottle.label }} and {{ label }}</button>
-        <button type="button" class="button" @click="$emit('close')">It was not</button>
+        <button type="button" class="button" @click="$emit('close')">Not now</button>
       </div>
     </form>
   </ModalPanel>

@@ -49,7 +49,7 @@ const rows = computed(() =>
         <li
           v-for="{ device, says, moving } in rows"
           :key="device.id"
-          class="grid grid-cols-[1fr_16rem_auto] items-center gap-6 border-b border-line py-4 max-sm:grid-cols-1"
+          class="grid grid-cols-[minmax(0,1fr)_16rem_auto] items-center gap-6 border-b border-line py-4 max-lg:grid-cols-1 max-lg:gap-2"
         >
           <div>
             <b class="text-2xl">{{ device.name }}</b>
@@ -62,13 +62,13 @@ const rows = computed(() =>
               }}{{ digits(Math.abs(device.calibration.offset), 2) }} at pH 7
             </p>
           </div>
-          <p class="text-right text-4xl font-bold max-sm:text-left">
+          <p class="text-right text-4xl font-bold max-lg:text-left">
             <span v-if="!device.active" class="text-xl font-normal text-quiet">switched off</span>
             <span v-else-if="says" class="font-mono">{{ says }}</span>
             <span v-else class="text-xl text-alarm">does not answer</span>
             <span v-if="moving" class="block text-base font-normal text-quiet">still moving</span>
           </p>
-          <div class="flex gap-2">
+          <div class="flex flex-wrap gap-2">
             <button v-if="device.kind === 'ph-meter'" class="button button-small" @click="calibrating = device">Calibrate</button>
             <button class="button button-small" @click="open = device">Edit</button>
           </div>

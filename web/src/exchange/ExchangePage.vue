@@ -144,7 +144,7 @@ onBeforeUnmount(() => worker?.terminate())
   <div class="station">
     <RouterLink to="/formulary" class="link inline-flex min-h-11 items-center">← Formulary</RouterLink>
     <h1 class="mb-4 text-3xl font-bold">Files</h1>
-    <div class="mb-6 grid max-w-4xl grid-cols-[16rem_1fr] items-end gap-6 max-sm:grid-cols-1">
+    <div class="mb-6 grid max-w-4xl grid-cols-[16rem_minmax(0,1fr)] items-end gap-6 max-sm:grid-cols-1">
       <ChoiceField v-model="kind" label="What" :choices="kinds" @update:model-value="forget" />
       <div class="flex flex-wrap gap-3">
         <button class="button button-main" :disabled="busy" @click="input?.click()">Read a file</button>

@@ -36,7 +36,7 @@ const shown = computed(() => matching.value.slice(0, many * more.value))
       </template>
     </div>
     <ol>
-      <li v-for="line in shown" :key="line.line" class="grid grid-cols-[4.5rem_6rem_1fr] gap-3 border-b border-line py-2">
+      <li v-for="line in shown" :key="line.line" class="grid grid-cols-[4.5rem_6rem_minmax(0,1fr)] gap-3 border-b border-line py-2">
         <span class="text-quiet">line {{ line.line }}</span>
         <b :class="line.state === 'wrong' ? 'text-alarm' : ''"
           >{{ line.state === 'wrong' ? '▲ ' : line.state === 'new' ? '+ ' : line.state === 'changed' ? '≠ ' : '= '

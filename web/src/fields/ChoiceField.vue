@@ -21,13 +21,13 @@ const chosen = computed(() => choices.find((choice) => choice.value === model.va
   <Listbox :model-value="model" as="div" class="relative" @update:model-value="(value: T) => ((model = value), typed())">
     <ListboxLabel class="mb-1 block font-semibold">{{ label }}</ListboxLabel>
     <ListboxButton
-      class="input flex cursor-pointer items-center justify-between gap-3 text-left"
+      class="input flex cursor-pointer items-center justify-between gap-3 py-1.5 text-left"
       :aria-invalid="problem ? 'true' : undefined"
     >
       <span class="min-w-0">
-        <span class="block truncate" :class="chosen ? '' : 'text-quiet'">{{ chosen?.name ?? placeholder ?? 'Choose …' }}</span>
+        <span class="block break-words" :class="chosen ? '' : 'text-quiet'">{{ chosen?.name ?? placeholder ?? 'Choose …' }}</span>
       </span>
-      <svg width="14" height="10" viewBox="0 0 14 10" aria-hidden="true">
+      <svg class="shrink-0" width="14" height="10" viewBox="0 0 14 10" aria-hidden="true">
         <path d="M1 1l6 7 6-7" fill="none" stroke="currentColor" stroke-width="2" />
       </svg>
     </ListboxButton>

@@ -15,9 +15,17 @@ const me = Symbol('dialog')
 const { touched, kept } = useTyped(me)
 const asking = ref(false)
 const isTop = computed(() => openModals.at(-1) === me)
+let opener: Element | null = null
 const leave = () => {
   const i = openModals.indexOf(me)
-  if (i >= 0) openModals.splice(i, 1)
+  if (i < 0) return
+  openModals.splice(i, 1)
+  // whoever opened it has the focus again, once the dialog has let go of it
+  const back = opener
+  setTimeout(() => {
+    if (back instanceof HTMLElement && back.isConnected && openModals.length === 0 && !document.activeElement?.closest('[role="dialog"]'))
+      back.focus({ preventScroll: true })
+  })
 }
 watch(
   () => open,
@@ -25,7 +33,9 @@ watch(
     asking.value = false
     kept()
     leave()
-    if (now) openModals.push(me)
+    if (!now) return
+    opener = document.activeElement
+    openModals.push(me)
   },
   { immediate: true },
 )

@@ -18,7 +18,7 @@ const why = ref('')
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Take it back</button>
-        <button type="button" class="button" @click="$emit('close')">Leave it</button>
+        <button type="button" class="button" @click="$emit('close')">Not now</button>
       </div>
     </form>
   </ModalPanel>

@@ -96,7 +96,7 @@ const times = (ratio: number | null) => (ratio === null || Math.abs(ratio - 1) <
       >← {{ left?.body.name ?? 'Formulary' }}</RouterLink
     >
     <h1 class="mb-4 text-3xl font-bold">Side by side, a {{ show.big() }} of each</h1>
-    <div class="mb-6 grid max-w-4xl grid-cols-2 gap-8">
+    <div class="mb-6 grid max-w-4xl grid-cols-2 gap-8 max-sm:grid-cols-1">
       <ChoiceField v-model="one" label="One formula" :choices="choices" />
       <ChoiceField v-model="other" label="Beside it" :choices="choices" />
     </div>
@@ -104,7 +104,7 @@ const times = (ratio: number | null) => (ratio === null || Math.abs(ratio - 1) <
       <table class="w-full max-w-6xl border-collapse text-left text-lg">
         <thead>
           <tr class="border-b-4 border-ink align-bottom">
-            <th class="w-8" />
+            <td class="w-8" />
             <th class="py-2 pr-4 text-2xl">
               <span class="inline-flex items-center gap-3"><BathMark :family="left.body.family" />{{ left.body.name }}</span>
             </th>

@@ -215,10 +215,10 @@ function overTheirs(): void {
                 </button>
               </div>
               <details class="col-start-2 col-end-5 max-sm:col-span-2 max-sm:col-start-1">
-                <summary class="link min-h-8 cursor-pointer">
+                <summary class="link">
                   Temperature and note{{ line.at || line.note ? ` (${[line.at, line.note].filter(Boolean).join(', ')})` : '' }}
                 </summary>
-                <div class="mt-2 grid grid-cols-[8rem_1fr] gap-3">
+                <div class="mt-2 grid grid-cols-[8rem_minmax(0,1fr)] gap-3">
                   <SwitchField
                     class="col-span-2"
                     :model-value="line.kept.wholePack !== undefined"
@@ -288,11 +288,11 @@ function overTheirs(): void {
               <b>Version {{ theirs.number }}</b> was saved by {{ theirs.changedBy }} meanwhile.
             </p>
             <BothVersions v-if="read.body" :theirs="theirs.body" :mine="read.body" />
-            <button type="button" class="button button-small" @click="overTheirs">Save mine as the version after it</button>
+            <button type="button" class="button button-small" @click="overTheirs">Keep mine as the version after it</button>
           </div>
           <TextField v-if="grave" v-model="overrule" label="Keep it all the same? Say why" hint="it stays on the version" />
           <button class="button button-main w-full" :disabled="busy">
-            {{ based ? `Save as version ${based.number + 1}` : 'Save the formula' }}
+            {{ based ? `Keep as version ${based.number + 1}` : 'Keep the formula' }}
           </button>
           <p class="text-quiet">What was mixed before keeps its own version.</p>
         </div>

@@ -3,10 +3,14 @@ import { showDate, showDay, showMoment, showRolls, showRollsLeft, showSpan } fro
 const at = Date.UTC(2026, 3, 14, 23, 30)
 
 test('dates are the darkroom’s, wherever the browser is', () => {
-  expect(showDate(at, 'UTC')).toBe('Tue 14 Apr')
-  expect(showDate(at, 'Europe/Lisbon')).toBe('Wed 15 Apr')
-  expect(showDay(at, 'UTC')).toBe('14 Apr')
-  expect(showMoment(at, 'Europe/Lisbon')).toBe('Wed 15 Apr, 00:30')
+  expect(showDate(at, 'UTC', at)).toBe('Tue 14 Apr')
+  expect(showDate(at, 'Europe/Lisbon', at)).toBe('Wed 15 Apr')
+  expect(showDay(at, 'UTC', at)).toBe('14 Apr')
+  expect(showMoment(at, 'Europe/Lisbon', at)).toBe('Wed 15 Apr, 00:30')
+  const nextYear = Date.UTC(2027, 0, 1)
+  expect([showDate(at, 'UTC', nextYear), showDay(at, 'UTC', nextYear)]).toEqual(['Tue 14 Apr 2026', '14 Apr 2026'])
+  // the year turns where the darkroom is
+  expect(showDay(Date.UTC(2026, 11, 31, 23), 'Europe/Berlin', nextYear)).toBe('1 Jan')
 })
 
 test('spans and rolls are counted in words, and what is left rather too low than too high', () => {

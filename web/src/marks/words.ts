@@ -1,19 +1,26 @@
+import { now } from '../clock'
 import { digits } from '../session/manner'
 
 const days = 86_400_000
 
-/** 'Tue 14 Apr' in the darkroom's zone. */
-export const showDate = (at: number, zone: string): string =>
-  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone }).format(at).replace(',', '')
-/** '14 Apr' */
-export const showDay = (at: number, zone: string): string =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: zone }).format(at)
+const yearOf = (at: number, zone: string): string => new Intl.DateTimeFormat('en-GB', { year: 'numeric', timeZone: zone }).format(at)
+/** The year is said where it is another than today's. */
+const year = (at: number, zone: string, today: number) => (yearOf(at, zone) === yearOf(today, zone) ? {} : ({ year: 'numeric' } as const))
+
+/** 'Tue 14 Apr' in the darkroom's zone, 'Tue 14 Apr 2025' of another year. */
+export const showDate = (at: number, zone: string, today = now()): string =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', ...year(at, zone, today), timeZone: zone })
+    .format(at)
+    .replace(',', '')
+/** '14 Apr', '14 Apr 2025' */
+export const showDay = (at: number, zone: string, today = now()): string =>
+  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', ...year(at, zone, today), timeZone: zone }).format(at)
 /** 'Apr 2026' */
 export const showMonth = (at: number, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: zone }).format(at)
 /** 'Tue 14 Apr, 19:30' */
-export const showMoment = (at: number, zone: string): string =>
-  `${showDate(at, zone)}, ${new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(at)}`
+export const showMoment = (at: number, zone: string, today = now()): string =>
+  `${showDate(at, zone, today)}, ${new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(at)}`
 
 /** '9 days', '5 hours', '1 day' */
 export function showSpan(spanDays: number): string {

@@ -124,7 +124,7 @@ async function finish(): Promise<void> {
       >
       Or an old jar, or a meter out of calibration. Try it on a scrap before a film.
     </p>
-    <div v-for="(row, i) in rows" :key="row.key" class="grid grid-cols-[1fr_1fr_auto] gap-4">
+    <div v-for="(row, i) in rows" :key="row.key" class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto] gap-4">
       <TextField v-model="row.count" :label="i === 0 ? 'How many bottles' : 'and how many'" />
       <QuantityField v-model="row.sizeMl" kind="volume" label="Size of each" />
       <button

@@ -31,7 +31,11 @@ async function check(more: { login?: string; password?: string }): Promise<void>
     <h2 class="text-2xl font-bold">A second person looks</h2>
     <p class="mb-3 text-lg">At the jar’s label, the weight and the line of the formula, before it goes on.</p>
     <button v-if="!mine" class="button button-main" :disabled="busy" data-next @click="check({})">I have looked: it is right</button>
-    <form v-else class="grid grid-cols-[1fr_1fr_auto] items-start gap-3 max-sm:grid-cols-1" @submit.prevent="check({ login, password })">
+    <form
+      v-else
+      class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto] items-start gap-3 max-sm:grid-cols-1"
+      @submit.prevent="check({ login, password })"
+    >
       <TextField v-model="login" label="Their sign-in name" />
       <TextField v-model="password" label="Their password" type="password" />
       <button class="button button-main mt-7" :disabled="busy">It is right</button>

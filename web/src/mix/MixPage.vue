@@ -218,7 +218,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
         <ProblemLine :problem="problem" />
         <div class="flex gap-3">
           <button class="button button-main" :disabled="busy">Give it up</button>
-          <button type="button" class="button" @click="givingUp = false">Go on mixing</button>
+          <button type="button" class="button" @click="givingUp = false">Not now</button>
         </div>
       </form>
     </ModalPanel>

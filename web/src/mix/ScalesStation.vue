@@ -74,7 +74,9 @@ const zone = () => session.session?.darkroom.zone ?? 'UTC'
                 for {{ show.volume(one.row.body.finalMl) }}.
               </p>
             </div>
-            <RouterLink :to="one.to" class="button button-main" :aria-label="`Mix ${one.row.body.name}`">Mix it</RouterLink>
+            <RouterLink :to="one.to" class="button button-main"
+              >Mix it<span class="sr-only">: {{ one.row.body.name }}</span></RouterLink
+            >
           </li>
         </ol>
       </section>

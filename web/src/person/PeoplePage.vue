@@ -151,7 +151,7 @@ async function erase(): Promise<void> {
         <ProblemLine :problem="problem" />
         <div class="flex gap-3">
           <button class="button button-main" :disabled="busy" @click="erase">Erase {{ person.name }}</button>
-          <button class="button" @click="erasing = false">Keep</button>
+          <button class="button" @click="erasing = false">Not now</button>
         </div>
       </div>
     </ModalPanel>

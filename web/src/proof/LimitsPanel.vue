@@ -52,7 +52,7 @@ async function save(): Promise<void> {
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Keep these limits</button>
-        <button type="button" class="button" @click="$emit('close')">Leave them</button>
+        <button type="button" class="button" @click="$emit('close')">Not now</button>
       </div>
     </form>
   </ModalPanel>

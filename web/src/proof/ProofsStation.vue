@@ -64,9 +64,7 @@ const to = (proof: Proof) => (proof.bottleId ? `/shelf/${proof.bottleId}` : proo
           <li v-for="bottle in failed" :key="bottle.id" class="flex items-center gap-4 border-l-4 border-alarm pl-4">
             <VerdictMark verdict="failed" />
             <p class="flex-1 text-lg">
-              <RouterLink :to="`/shelf/${bottle.id}`" class="font-bold underline-offset-4 hover:underline"
-                >{{ bottle.label }} {{ bottle.name }}</RouterLink
-              >
+              <RouterLink :to="`/shelf/${bottle.id}`" class="go">{{ bottle.label }} {{ bottle.name }}</RouterLink>
               stands still. {{ show.said(bottle.state.findings.find((finding) => finding.rule === 'bottle-failed')?.message ?? '') }}
             </p>
           </li>

@@ -132,7 +132,7 @@ async function save(): Promise<void> {
         <ProblemLine :problem="problem" />
         <div class="flex gap-3">
           <button class="button button-main" :disabled="busy">Keep the rule</button>
-          <button type="button" class="button" @click="open = null">Leave it</button>
+          <button type="button" class="button" @click="open = null">Not now</button>
         </div>
       </form>
     </ModalPanel>

@@ -168,7 +168,7 @@ function again(): void {
     <template v-else-if="bottle && context">
       <header class="mb-4 flex flex-wrap items-center gap-x-6 gap-y-2">
         <h1 class="text-3xl font-bold">{{ guide.name }}</h1>
-        <RouterLink :to="`/shelf/${bottle.id}`" class="flex items-center gap-2 text-xl font-bold underline-offset-4 hover:underline">
+        <RouterLink :to="`/shelf/${bottle.id}`" class="go gap-2 text-xl">
           <BathMark :family="bottle.family" :size="28" /> {{ bottle.label }} {{ bottle.name }}
         </RouterLink>
       </header>

@@ -23,7 +23,7 @@ const bars = computed(() => {
   <div>
     <VerdictMark :verdict="judgement.verdict" large />
     <p class="mt-3 max-w-3xl text-2xl">{{ show.said(judgement.reason) }}</p>
-    <dl v-if="bars.length > 0" class="my-4 grid max-w-3xl grid-cols-[auto_1fr_auto] items-center gap-x-4 gap-y-2 text-lg">
+    <dl v-if="bars.length > 0" class="my-4 grid max-w-3xl grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-x-4 gap-y-2 text-lg">
       <template v-for="bar in bars" :key="bar.name">
         <dt>{{ bar.name }}</dt>
         <dd class="h-7 border-2 border-ink"><div class="h-full bg-ink" :style="{ width: `${bar.share * 100}%` }" /></dd>

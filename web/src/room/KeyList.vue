@@ -19,7 +19,7 @@ const keys: [string, string][] = [
 
 <template>
   <ModalPanel open title="Keys" @close="$emit('close')">
-    <dl class="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
+    <dl class="grid grid-cols-[auto_minmax(0,1fr)] gap-x-6 gap-y-2">
       <template v-for="[key, what] in keys" :key="key">
         <dt>
           <kbd class="font-mono font-bold">{{ key }}</kbd>

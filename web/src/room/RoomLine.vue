@@ -99,7 +99,7 @@ const taps = ({ tapColdC, tapHotC }: { tapColdC: number | null; tapHotC: number 
       <span v-if="!connected" class="font-semibold whitespace-nowrap" role="status">⚠ No connection</span>
     </div>
     <Menu as="div" class="relative">
-      <MenuButton class="min-h-11 cursor-pointer whitespace-nowrap focus-visible:outline-on-bar"
+      <MenuButton class="min-h-11 max-w-[40vw] min-w-11 cursor-pointer text-right break-words focus-visible:outline-on-bar"
         ><span class="max-sm:hidden">{{ session.isTechnician ? 'On duty: ' : '' }}</span
         >{{ session.person?.name.split(' ')[0]
         }}<span class="max-sm:hidden">{{ session.person?.name.slice(session.person.name.split(' ')[0]?.length) }}</span> ▾</MenuButton

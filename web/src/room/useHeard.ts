@@ -26,7 +26,7 @@ export function useHeard(main: Readonly<Ref<HTMLElement | null>>): void {
 
   const place = (): HTMLElement | null => [...document.querySelectorAll<HTMLElement>('[role="dialog"]')].at(-1) ?? main.value
   const headingIn = (where: HTMLElement | null): HTMLElement | null =>
-    [...(where?.querySelectorAll<HTMLElement>('h1, h2') ?? [])].find((one) => one.offsetParent !== null) ?? null
+    ['h1', 'h2'].flatMap((tag) => [...(where?.querySelectorAll<HTMLElement>(tag) ?? [])]).find((one) => one.offsetParent !== null) ?? null
 
   function hear(heading: HTMLElement): void {
     heading.tabIndex = -1
@@ -63,6 +63,14 @@ export function useHeard(main: Readonly<Ref<HTMLElement | null>>): void {
     timer = window.setTimeout(settle, settleMs)
   }
   const took = (event: FocusEvent) => (last = event.target instanceof HTMLElement ? event.target : null)
+  // what lets go of the focus while it is still there does so on purpose: a button of the clock, whose next Space is the clock's
+  const letGo = (event: FocusEvent) => {
+    const from = event.target
+    if (event.relatedTarget === null && from === last)
+      queueMicrotask(() => {
+        if (last === from && last?.isConnected && !last.matches(':disabled')) last = null
+      })
+  }
   // whoever points beside everything means to put the focus nowhere
   const pointed = (event: Event) => {
     if (event.target instanceof Element && event.target.closest(focusable) === null) last = null
@@ -71,6 +79,7 @@ export function useHeard(main: Readonly<Ref<HTMLElement | null>>): void {
   onMounted(() => {
     seen.observe(document.body, { childList: true, subtree: true, attributes: true, attributeFilter: ['disabled'] })
     document.addEventListener('focusin', took)
+    document.addEventListener('focusout', letGo)
     document.addEventListener('pointerdown', pointed, { capture: true })
     soon()
   })
@@ -85,6 +94,7 @@ export function useHeard(main: Readonly<Ref<HTMLElement | null>>): void {
     seen.disconnect()
     clearTimeout(timer)
     document.removeEventListener('focusin', took)
+    document.removeEventListener('focusout', letGo)
     document.removeEventListener('pointerdown', pointed, { capture: true })
   })
 }

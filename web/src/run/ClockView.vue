@@ -264,7 +264,7 @@ async function giveUp(): Promise<void> {
     </div>
     <nav
       aria-label="Run"
-      class="grid grid-cols-[2fr_1fr_1fr_1fr_1fr] border-t-[3px] border-ink bg-panel text-lg font-semibold max-sm:grid-cols-2"
+      class="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)] border-t-[3px] border-ink bg-panel text-lg font-semibold max-sm:grid-cols-2"
     >
       <button class="act text-2xl max-sm:col-span-2" data-next @click="done">
         {{ clock.phase === 'before' ? 'Pouring, start' : 'Done, next' }}<kbd>Space or pedal</kbd>
@@ -292,7 +292,7 @@ async function giveUp(): Promise<void> {
         <ProblemLine :problem="problem" />
         <div class="flex gap-3">
           <button class="button button-main" :disabled="busy">Give run {{ run.number }} up</button>
-          <button type="button" class="button" @click="givingUp = false">Go on</button>
+          <button type="button" class="button" @click="givingUp = false">Not now</button>
         </div>
       </form>
     </ModalPanel>

@@ -89,7 +89,7 @@ async function drop(): Promise<void> {
         <ProblemLine :problem="problem" />
         <div class="flex gap-3">
           <button class="button button-main" :disabled="busy">Drop it</button>
-          <button type="button" class="button" @click="dropping = false">Keep it</button>
+          <button type="button" class="button" @click="dropping = false">Not now</button>
         </div>
       </form>
     </ModalPanel>

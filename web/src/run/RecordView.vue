@@ -83,7 +83,7 @@ const measured = computed(() => inOrder(run.events).filter((event) => event.kind
         <ProblemLine :problem="problem" />
         <div class="flex gap-3">
           <button class="button button-main" :disabled="busy">Take run {{ run.number }} back</button>
-          <button type="button" class="button" @click="takingBack = false">Leave it</button>
+          <button type="button" class="button" @click="takingBack = false">Not now</button>
         </div>
       </form>
     </ModalPanel>

@@ -109,7 +109,7 @@ const found = computed(() =>
         <li v-for="run in found.slice(0, most)" :key="run.id" class="border-b border-line">
           <RouterLink
             :to="`/tanks/${run.id}`"
-            class="grid min-h-12 grid-cols-[5rem_13rem_minmax(0,1fr)_auto] items-center gap-4 underline-offset-4 hover:underline max-sm:grid-cols-[4rem_1fr]"
+            class="grid min-h-12 grid-cols-[5rem_13rem_minmax(0,1fr)_minmax(0,1fr)] items-center gap-x-4 underline-offset-4 hover:underline max-lg:grid-cols-[5rem_minmax(0,1fr)] max-lg:py-2"
           >
             <b>Run {{ run.number }}</b>
             <span class="text-quiet">{{ showMoment(run.endedAt ?? run.plannedAt, zone) }}</span>

@@ -1,0 +1,156 @@
+import type { Locator, Page } from '@playwright/test'
+import { crowd } from './support/crowd'
+import { expect, signIn, test, type House } from './support/house'
+import { faultsOf } from './support/look'
+import { focused } from './support/hand'
+import { layoutFaults } from './support/measure'
+
+test('every page holds long names and many rows at every width, at text and zoom of 200 %, with three clocks running; axe finds nothing', async ({
+  page,
+  house,
+}) => {
+  test.setTimeout(600_000)
+  const there = await crowded(house)
+  await signIn(page)
+  const paths = [
+    '/shelf',
+    `/shelf/${there.bottle}`,
+    '/shelf/supply',
+    '/shelf/waste',
+    '/formulary',
+    `/formulary/${there.formula}`,
+    `/formulary/${there.formula}/edit`,
+    '/formulary/new',
+    '/formulary/jars',
+    '/formulary/jars/count',
+    `/formulary/jars/${there.jar}`,
+    '/formulary/chemicals',
+    `/formulary/compare?one=${there.formula}&other=${there.formula}`,
+    '/formulary/exchange',
+    '/starter',
+    '/scales',
+    `/scales/${there.mix}`,
+    '/proofs',
+    `/proofs/clearing-time/${there.fixer}`,
+    `/proofs/process/${there.process}`,
+    '/proofs/instruments',
+    '/proofs/rules',
+    '/proofs/film/residual-silver',
+    '/tanks',
+    '/tanks/chart',
+    '/tanks/plan',
+    `/tanks/${there.run}`,
+    '/films',
+    '/people',
+    '/devices',
+    '/settings',
+  ]
+  const found: string[] = []
+  const note = (path: string, at: string, faults: string[]) =>
+    found.push(...faults.slice(0, 8).map((fault) => `${path.replace(/[0-9a-f-]{36}/g, '…')} ${at}: ${fault}`))
+  for (const path of paths.filter((one) => !process.env.ONLY || one.includes(process.env.ONLY))) {
+    await page.setViewportSize({ width: 1280, height: 800 })
+    await page.goto(path)
+    await expect(page.locator('h1').first()).toBeVisible()
+    await expect(page.locator('[data-waiting]')).toHaveCount(0)
+    for (const [at, width, height, text] of sizes) {
+      await page.setViewportSize({ width, height })
+      await page.evaluate((size) => (document.documentElement.style.fontSize = size), text)
+      await settled(page)
+      note(path, at, await layoutFaults(page))
+    }
+    await page.evaluate(() => (document.documentElement.style.fontSize = ''))
+    await page.setViewportSize({ width: 1280, height: 800 })
+    note(path, 'axe', await faultsOf(page))
+  }
+  expect(found).toEqual([])
+})
+
+test('every panel likewise, and it opens with the focus in it and gives it back', async ({ page, house }) => {
+  test.setTimeout(600_000)
+  const there = await crowded(house)
+  await signIn(page)
+  const found: string[] = []
+  for (const [path, opener] of panels(there).filter(([one]) => !process.env.ONLY || one.includes(process.env.ONLY))) {
+    if (new URL(page.url()).pathname !== path) await page.goto(path)
+    await expect(page.locator('h1').first()).toBeVisible()
+    const button = page.getByRole('main').getByRole('button', { name: opener }).first()
+    await button.press('Enter', { timeout: 10_000 })
+    const dialog = page.getByRole('dialog')
+    await expect(dialog, `${path} ${String(opener)}`).toHaveCount(1)
+    const note = (at: string, faults: string[]) =>
+      found.push(...faults.slice(0, 6).map((fault) => `${path.replace(/[0-9a-f-]{36}/g, '…')} ${String(opener)} ${at}: ${fault}`))
+    for (const [at, width, height] of sizes.slice(0, 4)) {
+      await page.setViewportSize({ width, height })
+      await settled(page)
+      note(at, await layoutFaults(page))
+    }
+    await page.setViewportSize({ width: 1280, height: 800 })
+    note('axe', await faultsOf(page, '[role="dialog"]'))
+    if ((await page.locator('[role="dialog"] :focus').count()) === 0) note('focus', ['is not in the panel'])
+    await page.keyboard.press('Escape')
+    await expect(dialog).toHaveCount(0)
+    if (!(await back(button))) note('focus', [`is not given back but at “${await focused(page)}”`])
+  }
+  expect(found).toEqual([])
+})
+
+let there: Awaited<ReturnType<typeof crowd>> | null = null
+/** The crowd comes once into the house of this file. */
+async function crowded(house: House) {
+  there ??= await crowd(house)
+  const [process_] = await house.ask<{ id: string }>(`select id from instrument where kind = 'process'`)
+  const [fixer] = await house.ask<{ id: string }>(
+    `select b.id from bottle b join formula_version v on v.id = b.formula_version_id where b.letter = 'F' and b.retired_at is null and v.body -> 'use' ->> 'school' = 'two-bath' order by b.number desc limit 1`,
+  )
+  return { ...there, process: process_?.id ?? '', fixer: fixer?.id ?? '' }
+}
+
+/** Each panel by its page and the button that opens it. */
+const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | string][] => [
+  ['/shelf', 'Shelves'],
+  ...['Make working strength', 'Pour, top up', 'Decant', 'Measured', 'Move', 'Use it otherwise', 'Wrong bottle', 'Retire'].map(
+    (name): [string, RegExp] => [`/shelf/${at.bottle}`, new RegExp(`^${name}`)],
+  ),
+  ...['Poured back', 'Pair, move up', 'Take back'].map((name): [string, RegExp] => [`/shelf/${at.fixer}`, new RegExp(`^${name}`)]),
+  ['/formulary/jars', 'A new jar'],
+  [`/formulary/jars/${at.jar}`, 'Edit'],
+  [`/formulary/jars/${at.jar}`, /^Take, fill up/],
+  [`/formulary/jars/${at.jar}`, /^Take back/],
+  [`/formulary/jars/${at.jar}`, /label/],
+  ['/formulary/chemicals', 'One of our own'],
+  ['/formulary/chemicals', /^Edit/],
+  [`/scales/${at.mix}`, 'Give this mix up'],
+  [`/proofs/process/${at.process}`, 'The limits'],
+  ['/proofs/instruments', /^Compare/],
+  ['/proofs/instruments', /^Coin test/],
+  ['/proofs/rules', 'Another test'],
+  ['/tanks', 'Add a tank'],
+  ['/tanks', /^Change /],
+  ['/tanks/chart', 'A new row'],
+  ['/tanks/chart', /\d:\d\d/],
+  [`/tanks/${at.run}`, /^Temperature/],
+  [`/tanks/${at.run}`, /^Give up/],
+  ['/people', 'Invite someone'],
+  ['/people', /^Bram/],
+  ['/devices', 'Add a device'],
+  ['/devices', 'Edit'],
+]
+
+const sizes = [
+  ['at 1280', 1280, 800, ''],
+  ['at 1024', 1024, 768, ''],
+  ['at 390', 390, 844, ''],
+  ['zoomed to 200 %', 640, 400, ''],
+  ['text at 200 %', 1280, 800, '200%'],
+] as const
+
+/** Whether it has the focus soon. */
+const back = (button: Locator): Promise<boolean> =>
+  expect(button)
+    .toBeFocused({ timeout: 2000 })
+    .then(() => true)
+    .catch(() => false)
+
+/** The layout has followed the window. */
+const settled = (page: Page) => page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))))

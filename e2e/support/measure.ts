@@ -1,0 +1,48 @@
+import type { Page } from '@playwright/test'
+
+/** What is wrong with how the page as it stands is laid out, in words, one line a fault. */
+export const layoutFaults = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const faults: string[] = []
+    const visible = (element: Element): boolean => {
+      const box = element.getBoundingClientRect()
+      const style = getComputedStyle(element)
+      return (
+        box.width > 0 && box.height > 0 && style.visibility !== 'hidden' && style.opacity !== '0' && element.closest('.sr-only') === null
+      )
+    }
+    const words = (element: Element): string =>
+      `<${element.tagName.toLowerCase()}> “${(element.getAttribute('aria-label') ?? element.textContent ?? '').trim().replace(/\s+/g, ' ').slice(0, 50)}”`
+    const root = document.documentElement
+    if (root.scrollWidth > root.clientWidth) faults.push(`the page runs ${root.scrollWidth - root.clientWidth} px off the side`)
+    const main = document.querySelector('main')
+    if (main && main.scrollWidth > main.clientWidth)
+      faults.push(`the main part runs ${main.scrollWidth - main.clientWidth} px off the side`)
+    // text in a column too narrow to read, and text that runs out of what holds it
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    const seen = new Set<Element>()
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const element = node.parentElement
+      const text = node.textContent?.trim() ?? ''
+      if (!element || text.length < 8 || seen.has(element) || !visible(element) || element.closest('svg, script, style, option')) continue
+      seen.add(element)
+      const range = document.createRange()
+      range.selectNodeContents(node)
+      const box = range.getBoundingClientRect()
+      if (box.width < 40 && box.height > 60) faults.push(`a column of ${Math.round(box.width)} px: ${words(element)}`)
+      const cut = getComputedStyle(element)
+      if (cut.textOverflow === 'ellipsis' && element.scrollWidth > element.clientWidth && !element.closest('[title], [aria-label]'))
+        faults.push(`cut off: ${words(element)}`)
+      if (box.right > root.clientWidth + 1 && !element.closest('[data-scrolls], .overflow-x-auto'))
+        faults.push(`off the side: ${words(element)}`)
+    }
+    // what is pressed is large enough for a wet finger
+    for (const target of document.querySelectorAll('a[href], button, input, select, textarea, summary, [role="switch"], [role="option"]')) {
+      if (!visible(target) || (target instanceof HTMLInputElement && target.type === 'file')) continue
+      const { width, height } = target.getBoundingClientRect()
+      const least = target.closest('[data-bench-edge], [data-clock]') && target.tagName === 'BUTTON' ? 56 : 44
+      if (height < least - 0.5 || width < Math.min(least, 44) - 0.5)
+        faults.push(`only ${Math.round(width)} × ${Math.round(height)} px to press: ${words(target)}`)
+    }
+    return [...new Set(faults)]
+  })
