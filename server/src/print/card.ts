@@ -94,7 +94,7 @@ export function cardPdf(
         : showMass(converted?.grams ?? line.grams)
     const temperature = line.addition.atC === undefined ? '' : ` at ${showTemperature(line.addition.atC)}`
     const name = `${chemical.name}${line.addition.percent ? `, ${line.addition.percent} % solution` : ''}${temperature}`
-    rung(amount, name, [whatToWatch(line), converted?.because].filter(Boolean).join(' '))
+    rung(amount, `${line.step + 1}  ${name}`, [whatToWatch(line), converted?.because].filter(Boolean).join(' '))
   }
   rung(
     showVolume(finalMl),
@@ -122,7 +122,7 @@ function closing(doc: Page, from: number, formula: Formula, catalogue: Catalogue
   for (const finding of checkFormula(formula, catalogue)
     .sort(byGravity)
     .filter((one) => one.severity !== 'advice'))
-    say(finding.message, 'bold')
+    say(`${finding.step === undefined ? '' : `Step ${finding.step + 1}: `}${finding.message}`, 'bold')
   const byWord = new Map<string, Set<string>>()
   for (const line of linesOf(formula, catalogue))
     for (const word of cautions(line.chemical)) byWord.set(word, (byWord.get(word) ?? new Set()).add(line.chemical.name))

@@ -16,10 +16,11 @@ import PrintLabels from '../print/PrintLabels.vue'
 import { useSession } from '../session/store'
 import { actionsOf, type Panel } from './bottleActions'
 import BottleFacts from './BottleFacts.vue'
-import BottleTests from './BottleTests.vue'
+
 import { entryWords } from './entryWords'
 import LedgerTable from './LedgerTable.vue'
 
+const BottleTests = defineAsyncComponent(() => import('./BottleTests.vue'))
 const LifeChart = defineAsyncComponent(() => import('./LifeChart.vue'))
 // what is done now and then is fetched when it is asked for
 const DilutePanel = defineAsyncComponent(() => import('./DilutePanel.vue'))

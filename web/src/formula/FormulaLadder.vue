@@ -48,7 +48,8 @@ const rungs = computed(() =>
     <li v-for="rung in rungs" :key="rung.step" class="rung">
       <b class="amount">{{ rung.amount }}</b>
       <div>
-        <b class="text-xl">{{ rung.name }}</b>{{ rung.at }}
+        <span class="mr-2 font-mono text-quiet">{{ rung.step + 1 }}</span><b class="text-xl">{{ rung.name }}</b
+        >{{ rung.at }}
         <p class="text-quiet">
           {{ rung.watch }}<template v-if="rung.heat"> It {{ rung.heat }}.</template>
         </p>

@@ -137,7 +137,7 @@ useKeys((event) => {
 
 <template>
   <div>
-    <p class="text-xl text-quiet">{{ line.unit === 'g' ? 'Weigh and stir in' : 'Measure and stir in' }}</p>
+    <p class="text-xl text-quiet">Step {{ step + 1 }}: {{ line.unit === 'g' ? 'weigh and stir in' : 'measure and stir in' }}</p>
     <h1 class="text-5xl font-bold max-sm:text-3xl">
       {{ line.chemical.name }}{{ line.line.addition.percent ? `, ${line.line.addition.percent} %` : '' }}
     </h1>

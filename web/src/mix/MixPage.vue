@@ -110,7 +110,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
         </h2>
         <ol class="ladder">
           <li :class="{ here: state.at === 'water' }">
-            <span class="mark">{{ state.at === 'water' ? '1' : '✓' }}</span><span
+            <span class="mark">{{ state.at === 'water' ? '·' : '✓' }}</span><span
               >Water at {{ show.temperature(state.formula.mixC)
               }}{{ state.waterC === null ? '' : `, had ${show.temperature(state.waterC)}` }}</span
             ><b v-if="state.at === 'water'">{{ volume(state.startMl) }}</b
@@ -129,7 +129,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
             :class="{ here: state.at === i }"
             :aria-current="state.at === i ? 'step' : undefined"
           >
-            <span class="mark">{{ one.state === 'done' ? '✓' : i + 2 }}</span><span>{{ one.chemical.name }}</span
+            <span class="mark">{{ one.state === 'done' ? '✓' : i + 1 }}</span><span>{{ one.chemical.name }}</span
             ><b v-if="one.put === 0">{{ amount(one, one.target) }}</b
             ><button
               v-else
@@ -141,12 +141,10 @@ async function bottled(bottleIds: string[]): Promise<void> {
             </button>
           </li>
           <li :class="{ here: state.at === 'top-up' }">
-            <span class="mark">{{ state.at === 'bottle' ? '✓' : state.lines.length + 2 }}</span><span>Cold water to</span
+            <span class="mark">{{ state.at === 'bottle' ? '✓' : '·' }}</span><span>Cold water to</span
             ><b>{{ volume(state.formula.finalMl) }}</b>
           </li>
-          <li :class="{ here: state.at === 'bottle' }">
-            <span class="mark">{{ state.lines.length + 3 }}</span><span>pH, bottle, label</span>
-          </li>
+          <li :class="{ here: state.at === 'bottle' }"><span class="mark">·</span><span>pH, bottle, label</span></li>
         </ol>
         <div class="mt-4 border-t-2 border-ink pt-3">
           <p v-for="word in warn(line)" :key="word">

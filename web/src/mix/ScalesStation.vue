@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { families, type Family, type Formula } from '@selvrin/core'
-import { computed, onMounted } from 'vue'
+import { computed, onMounted, ref } from 'vue'
+import FindField from '../fields/FindField.vue'
+import { matches } from '../fields/matches'
 import BathMark from '../marks/BathMark.vue'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
@@ -40,6 +42,10 @@ const mixable = computed(() => {
     .filter((one) => one.body.additions.length > 0)
     .sort((a, b) => rank(a.body.family) - rank(b.body.family) || a.body.name.localeCompare(b.body.name))
 })
+/** From so many on a list is searched. */
+const many = 20
+const find = ref('')
+const found = computed(() => mixable.value.filter((row) => matches(row.body.name, find.value)))
 const zone = () => session.session?.darkroom.zone ?? 'UTC'
 </script>
 
@@ -86,8 +92,18 @@ const zone = () => session.session?.darkroom.zone ?? 'UTC'
       </p>
       <section v-if="mixable.length > 0" class="mt-8">
         <h2 class="mb-2 text-xl font-bold">{{ due.length > 0 ? 'Anything else' : 'Begin with' }}</h2>
+        <FindField
+          v-if="mixable.length > many"
+          v-model="find"
+          class="mb-3 max-w-sm"
+          label="Find a formula"
+          kept="scales"
+          :count="found.length"
+          :of="mixable.length"
+          what="formulas"
+        />
         <ul class="grid grid-cols-3 gap-x-8 max-lg:grid-cols-2 max-sm:grid-cols-1">
-          <li v-for="row in mixable" :key="row.id" class="border-b border-line">
+          <li v-for="row in found" :key="row.id" class="border-b border-line">
             <RouterLink
               :to="`/formulary/${row.id}`"
               class="flex min-h-14 items-center gap-3 text-lg font-semibold underline-offset-4 hover:underline"

@@ -5,6 +5,8 @@ import { computed, onMounted, reactive, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
+import FindField from '../fields/FindField.vue'
+import { matches } from '../fields/matches'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
@@ -18,6 +20,10 @@ const people = usePeople()
 const { busy, problem, field, act } = useAction()
 onMounted(() => void people.load())
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
+/** From so many on a list is searched. */
+const many = 20
+const find = ref('')
+const found = computed(() => sorted.value.filter((one) => matches(`${one.name} ${one.login}`, find.value)))
 const sorted = computed(() =>
   [...people.rows].sort((a, b) => Number(b.active) - Number(a.active) || a.role.localeCompare(b.role) * -1 || a.name.localeCompare(b.name)),
 )
@@ -87,8 +93,18 @@ async function erase(): Promise<void> {
       <button class="button button-main ml-auto" @click="((inviting = true), (problem = ''))">Invite someone</button>
     </div>
     <WaitFor :of="[people]" what="the people">
+      <FindField
+        v-if="sorted.length > many"
+        v-model="find"
+        class="mb-3 max-w-sm"
+        label="Find someone"
+        kept="people"
+        :count="found.length"
+        :of="sorted.length"
+        what="people"
+      />
       <ul>
-        <li v-for="one in sorted" :key="one.id" class="border-b border-line">
+        <li v-for="one in found" :key="one.id" class="border-b border-line">
           <button
             class="grid min-h-14 w-full cursor-pointer grid-cols-[minmax(0,1fr)_8rem_minmax(0,1fr)] items-center gap-4 text-left max-sm:grid-cols-2"
             @click="((chosen = one), (problem = ''), (said = ''), (erasing = false))"
