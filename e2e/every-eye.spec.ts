@@ -1,7 +1,7 @@
 import type { Locator, Page } from '@playwright/test'
 import { crowd } from './support/crowd'
 import { expect, signIn, test, type House } from './support/house'
-import { faultsOf } from './support/look'
+import { contrastFaults, faultsOf } from './support/look'
 import { focused } from './support/hand'
 import { layoutFaults } from './support/measure'
 
@@ -12,39 +12,7 @@ test('every page holds long names and many rows at every width, at text and zoom
   test.setTimeout(600_000)
   const there = await crowded(house)
   await signIn(page)
-  const paths = [
-    '/shelf',
-    `/shelf/${there.bottle}`,
-    '/shelf/supply',
-    '/shelf/waste',
-    '/formulary',
-    `/formulary/${there.formula}`,
-    `/formulary/${there.formula}/edit`,
-    '/formulary/new',
-    '/formulary/jars',
-    '/formulary/jars/count',
-    `/formulary/jars/${there.jar}`,
-    '/formulary/chemicals',
-    `/formulary/compare?one=${there.formula}&other=${there.formula}`,
-    '/formulary/exchange',
-    '/starter',
-    '/scales',
-    `/scales/${there.mix}`,
-    '/proofs',
-    `/proofs/clearing-time/${there.fixer}`,
-    `/proofs/process/${there.process}`,
-    '/proofs/instruments',
-    '/proofs/rules',
-    '/proofs/film/residual-silver',
-    '/tanks',
-    '/tanks/chart',
-    '/tanks/plan',
-    `/tanks/${there.run}`,
-    '/films',
-    '/people',
-    '/devices',
-    '/settings',
-  ]
+  const paths = pagesOf(there)
   const found: string[] = []
   const note = (path: string, at: string, faults: string[]) =>
     found.push(...faults.slice(0, 8).map((fault) => `${path.replace(/[0-9a-f-]{36}/g, '…')} ${at}: ${fault}`))
@@ -95,6 +63,44 @@ test('every panel likewise, and it opens with the focus in it and gives it back'
   expect(found).toEqual([])
 })
 
+test('in safelight every text stands out from black as it is shown', async ({ page, house }) => {
+  test.setTimeout(300_000)
+  const there = await crowded(house)
+  await signIn(page)
+  await page.keyboard.press('l')
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'safelight')
+  const found: string[] = []
+  for (const path of pagesOf(there)) {
+    await page.goto(path)
+    await expect(page.locator('h1').first()).toBeVisible()
+    await expect(page.locator('[data-waiting]')).toHaveCount(0)
+    found.push(...(await contrastFaults(page)).map((fault) => `${path.replace(/[0-9a-f-]{36}/g, '…')}: ${fault}`))
+  }
+  expect(found).toEqual([])
+})
+
+test('what is printed is printed whole: nothing scrolls, nothing to press is on it', async ({ page, house }) => {
+  const there = await crowded(house)
+  await signIn(page)
+  await page.emulateMedia({ media: 'print' })
+  // an A4 sheet upright
+  await page.setViewportSize({ width: 794, height: 1123 })
+  for (const path of ['/tanks/chart', `/formulary/${there.formula}`, '/shelf/supply', '/formulary/jars', `/shelf/${there.bottle}`]) {
+    await page.goto(path)
+    await expect(page.locator('h1').first()).toBeVisible()
+    await expect(page.locator('[data-waiting]')).toHaveCount(0)
+    const inside = await page.evaluate(() => {
+      const main = document.querySelector('main') as HTMLElement
+      return {
+        cut: main.scrollHeight - main.clientHeight,
+        wide: document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      }
+    })
+    expect([path, inside]).toEqual([path, { cut: 0, wide: 0 }])
+    for (const bar of await page.locator('header:visible, nav:visible, .button:visible').all()) expect(await bar.textContent()).toBe('')
+  }
+})
+
 let there: Awaited<ReturnType<typeof crowd>> | null = null
 /** The crowd comes once into the house of this file. */
 async function crowded(house: House) {
@@ -105,6 +111,41 @@ async function crowded(house: House) {
   )
   return { ...there, process: process_?.id ?? '', fixer: fixer?.id ?? '' }
 }
+
+/** Every page of a technician’s. */
+const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
+  '/shelf',
+  `/shelf/${there.bottle}`,
+  '/shelf/supply',
+  '/shelf/waste',
+  '/formulary',
+  `/formulary/${there.formula}`,
+  `/formulary/${there.formula}/edit`,
+  '/formulary/new',
+  '/formulary/jars',
+  '/formulary/jars/count',
+  `/formulary/jars/${there.jar}`,
+  '/formulary/chemicals',
+  `/formulary/compare?one=${there.formula}&other=${there.formula}`,
+  '/formulary/exchange',
+  '/starter',
+  '/scales',
+  `/scales/${there.mix}`,
+  '/proofs',
+  `/proofs/clearing-time/${there.fixer}`,
+  `/proofs/process/${there.process}`,
+  '/proofs/instruments',
+  '/proofs/rules',
+  '/proofs/film/residual-silver',
+  '/tanks',
+  '/tanks/chart',
+  '/tanks/plan',
+  `/tanks/${there.run}`,
+  '/films',
+  '/people',
+  '/devices',
+  '/settings',
+]
 
 /** Each panel by its page and the button that opens it. */
 const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | string][] => [

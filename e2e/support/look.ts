@@ -23,6 +23,19 @@ async function violations(page: Page, within = 'html'): Promise<Violation[]> {
 export const faultsOf = async (page: Page, within?: string): Promise<string[]> =>
   (await violations(page, within)).map((one) => `${one.id}: ${one.nodes[0]?.html.slice(0, 300) ?? ''}`)
 
+/** Text that does not stand out enough from what is behind it (4.5:1, 3:1 where it is large). */
+export async function contrastFaults(page: Page): Promise<string[]> {
+  await page.evaluate(axe)
+  const found = await page.evaluate(async () =>
+    (
+      await (window as unknown as { axe: { run: (at: string, how: object) => Promise<{ violations: Violation[] }> } }).axe.run('html', {
+        runOnly: ['color-contrast'],
+      })
+    ).violations.flatMap((one) => one.nodes.map((node) => node.html.slice(0, 200))),
+  )
+  return found.slice(0, 5)
+}
+
 /** What of it is serious or critical. */
 export const seriousFaults = async (page: Page): Promise<string[]> =>
   (await violations(page))

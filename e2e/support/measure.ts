@@ -40,7 +40,8 @@ export const layoutFaults = (page: Page): Promise<string[]> =>
     for (const target of document.querySelectorAll('a[href], button, input, select, textarea, summary, [role="switch"], [role="option"]')) {
       if (!visible(target) || (target instanceof HTMLInputElement && target.type === 'file')) continue
       const { width, height } = target.getBoundingClientRect()
-      const least = target.closest('[data-bench-edge], [data-clock]') && target.tagName === 'BUTTON' ? 56 : 44
+      // 56 where a wet glove reaches: the bench edge, and the clock
+      const least = target.closest('nav, section[aria-label="Clock"]') ? 56 : 44
       if (height < least - 0.5 || width < Math.min(least, 44) - 0.5)
         faults.push(`only ${Math.round(width)} × ${Math.round(height)} px to press: ${words(target)}`)
     }
