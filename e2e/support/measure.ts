@@ -11,6 +11,12 @@ export const layoutFaults = (page: Page): Promise<string[]> =>
         box.width > 0 && box.height > 0 && style.visibility !== 'hidden' && style.opacity !== '0' && element.closest('.sr-only') === null
       )
     }
+    /** what cuts a text short with an ellipsis */
+    const shortened = (element: Element): Element | null => {
+      for (let one: Element | null = element; one && one.tagName !== 'MAIN'; one = one.parentElement)
+        if (getComputedStyle(one).textOverflow === 'ellipsis') return one
+      return null
+    }
     const words = (element: Element): string =>
       `<${element.tagName.toLowerCase()}> “${(element.getAttribute('aria-label') ?? element.textContent ?? '').trim().replace(/\s+/g, ' ').slice(0, 50)}”`
     const root = document.documentElement
@@ -18,6 +24,14 @@ export const layoutFaults = (page: Page): Promise<string[]> =>
     const main = document.querySelector('main')
     if (main && main.scrollWidth > main.clientWidth)
       faults.push(`the main part runs ${main.scrollWidth - main.clientWidth} px off the side`)
+    // the room line leaves the page most of the height
+    const line = document.querySelector('header')?.getBoundingClientRect().height ?? 0
+    if (line > innerHeight * 0.4) faults.push(`the room line takes ${Math.round(line)} of ${innerHeight} px`)
+    // the time and what to do now are in sight without scrolling
+    for (const one of document.querySelectorAll('[data-clock], [data-cue]')) {
+      const [box, held] = [one.getBoundingClientRect(), one.closest('[role="region"]')?.getBoundingClientRect()]
+      if (held && (box.bottom > held.bottom + 1 || box.top < held.top - 1)) faults.push(`out of sight: ${words(one)}`)
+    }
     // text in a column too narrow to read, and text that runs out of what holds it
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
     const seen = new Set<Element>()
@@ -30,10 +44,12 @@ export const layoutFaults = (page: Page): Promise<string[]> =>
       range.selectNodeContents(node)
       const box = range.getBoundingClientRect()
       if (box.width < 40 && box.height > 60) faults.push(`a column of ${Math.round(box.width)} px: ${words(element)}`)
+      // what is cut short leads to where it is whole: a link, a menu
       const cut = getComputedStyle(element)
-      if (cut.textOverflow === 'ellipsis' && element.scrollWidth > element.clientWidth && !element.closest('[title], [aria-label]'))
+      if (cut.textOverflow === 'ellipsis' && element.scrollWidth > element.clientWidth && !element.closest('a[href], [aria-haspopup]'))
         faults.push(`cut off: ${words(element)}`)
-      if (box.right > root.clientWidth + 1 && !element.closest('[data-scrolls], .overflow-x-auto'))
+      const short = shortened(element)?.getBoundingClientRect() ?? box
+      if (short.right > root.clientWidth + 1 && !element.closest('[data-scrolls], .overflow-x-auto'))
         faults.push(`off the side: ${words(element)}`)
     }
     // what is pressed is large enough for a wet finger

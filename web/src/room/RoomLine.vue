@@ -64,7 +64,7 @@ const taps = ({ tapColdC, tapHotC }: { tapColdC: number | null; tapHotC: number 
     :class="light === 'safelight' ? 'border-b border-line' : ''"
   >
     <LightButton />
-    <div class="flex min-h-11 min-w-0 flex-wrap items-center gap-x-6">
+    <div class="flex max-h-[22dvh] min-h-11 min-w-0 flex-wrap items-center gap-x-6 overflow-y-auto">
       <span v-if="session.darkroom" class="whitespace-nowrap max-sm:hidden"
         >Room <b class="font-mono">{{ temperature(session.darkroom.roomC) }}</b></span
       >
@@ -81,8 +81,10 @@ const taps = ({ tapColdC, tapHotC }: { tapColdC: number | null; tapHotC: number 
         :to="`/tanks/${clock.id}`"
         class="inline-flex min-h-11 min-w-0 items-center gap-1.5 underline-offset-4 hover:underline focus-visible:outline-on-bar"
       >
-        ▶ <b class="font-mono">{{ showTime(Math.max(Math.ceil(clock.remainingS), 0)) }}</b> {{ clock.vessel }}, {{ clock.step
-        }}{{ clock.over ? ': time is up' : '' }}
+        ▶ <b class="font-mono">{{ showTime(Math.max(Math.ceil(clock.remainingS), 0)) }}</b>
+        <span class="shrink-0">{{ clock.step }}{{ clock.over ? ': time is up' : '' }},</span>
+        <!-- a long name is whole on the run's page, where this leads -->
+        <span class="max-w-52 truncate">{{ clock.vessel }}</span>
       </RouterLink>
       <RouterLink
         v-if="testsDue > 0"
@@ -93,18 +95,19 @@ const taps = ({ tapColdC, tapHotC }: { tapColdC: number | null; tapHotC: number 
       <RouterLink
         v-if="due"
         :to="due.to"
-        class="min-w-0 py-2.5 underline-offset-4 hover:underline focus-visible:outline-on-bar max-lg:hidden"
+        class="max-w-72 min-w-0 truncate py-2.5 underline-offset-4 hover:underline focus-visible:outline-on-bar max-lg:hidden"
         >Due: {{ due.what.charAt(0).toLowerCase() + due.what.slice(1) }}</RouterLink
       >
       <span v-if="!connected" class="font-semibold whitespace-nowrap" role="status">⚠ No connection</span>
     </div>
     <Menu as="div" class="relative">
-      <MenuButton class="min-h-11 max-w-[40vw] min-w-11 cursor-pointer text-right break-words focus-visible:outline-on-bar"
+      <MenuButton class="min-h-11 max-w-56 min-w-11 cursor-pointer truncate text-right max-sm:max-w-24 focus-visible:outline-on-bar"
         ><span class="max-sm:hidden">{{ session.isTechnician ? 'On duty: ' : '' }}</span
         >{{ session.person?.name.split(' ')[0]
         }}<span class="max-sm:hidden">{{ session.person?.name.slice(session.person.name.split(' ')[0]?.length) }}</span> ▾</MenuButton
       >
       <MenuItems class="absolute right-0 z-50 mt-1 min-w-48 rounded-sm border-2 border-ink bg-panel py-1 text-ink focus:outline-none">
+        <p class="max-w-72 px-4 py-2 font-semibold break-words">{{ session.person?.name }}</p>
         <MenuItem v-for="page in pages" :key="page.to" v-slot="{ active }">
           <RouterLink :to="page.to" class="block px-4 py-3" :class="active ? 'bg-primary text-on-primary' : ''">{{ page.name }}</RouterLink>
         </MenuItem>

@@ -206,14 +206,14 @@ async function giveUp(): Promise<void> {
   <EndView v-if="clock?.phase === 'done'" :run="run" :clock="clock" />
   <div v-else-if="clock && step" class="flex h-full flex-col" @pointerdown="touched">
     <div
-      class="flex min-h-0 flex-1 flex-col justify-between gap-3 overflow-y-auto px-10 py-5 max-sm:px-4"
+      class="held flex min-h-0 flex-1 flex-col justify-between gap-[min(0.75rem,1.5cqh)] overflow-y-auto px-10 py-[min(1.25rem,1.5vh)] max-sm:px-4"
       tabindex="0"
       role="region"
       aria-label="Clock"
     >
-      <div class="flex flex-wrap items-center justify-between gap-4 text-3xl max-sm:text-xl">
-        <h1 class="flex items-center gap-4">
-          <BathMark :family="step.bath === 'water' ? 'wash' : step.bath" :size="52" /><span
+      <div class="steps flex flex-wrap items-center justify-between gap-x-4">
+        <h1 class="flex items-center gap-3">
+          <BathMark :family="step.bath === 'water' ? 'wash' : step.bath" :size="44" class="max-h-[10cqh]" /><span
             ><b>{{ step.name }}</b> in {{ described(step) }}</span
           >
         </h1>
@@ -221,18 +221,18 @@ async function giveUp(): Promise<void> {
           <span
             >then <b>{{ next.name }}</b>, {{ described(next) }}, {{ showTime(next.seconds) }}</span
           >
-          <BathMark :family="next.bath === 'water' ? 'wash' : next.bath" :size="34" />
+          <BathMark :family="next.bath === 'water' ? 'wash' : next.bath" :size="34" class="max-h-[8cqh]" />
         </p>
       </div>
       <p class="sr-only" aria-live="polite" data-told>{{ told }}</p>
       <p class="clock text-center font-mono leading-none font-bold" role="timer" :aria-label="`${step.name}, ${big}`" data-clock>
         {{ big }}
       </p>
-      <div class="flex flex-wrap items-center gap-8">
-        <p class="cue border-[5px] border-ink px-8 py-4 text-5xl font-bold max-sm:px-4 max-sm:text-3xl" aria-live="assertive" data-cue>
+      <div class="flex flex-wrap items-center gap-x-8 gap-y-[min(0.75rem,1vh)]">
+        <p class="cue border-[5px] border-ink px-8 py-[min(1rem,1.5vh)] font-bold max-sm:px-4" aria-live="assertive" data-cue>
           {{ cue }}
         </p>
-        <div class="min-w-0 flex-1 text-2xl max-sm:text-lg">
+        <div class="after min-w-56 flex-1">
           <p>{{ after }}</p>
           <p v-if="asking" class="font-bold" role="alert">
             {{ showTime(clock.remainingS) }} to go. Press Space again to end {{ step.name }} now.
@@ -301,8 +301,21 @@ async function giveUp(): Promise<void> {
 </template>
 
 <style scoped>
+/* the time and what to do now stay in sight whatever the size of text: nothing here grows beyond its share of the height */
+.held {
+  container-type: size;
+}
 .clock {
-  font-size: min(20rem, 27vw, 40vh);
+  font-size: min(20rem, 27vw, 42cqh);
+}
+.steps {
+  font-size: min(1.875rem, 6.5cqh, 6vw);
+}
+.cue {
+  font-size: min(3rem, 9cqh, 8vw);
+}
+.after {
+  font-size: min(1.5rem, max(5cqh, 14px), 5vw);
 }
 .act {
   display: flex;
