@@ -16,7 +16,10 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'vendor', test: /node_modules\/(@?vue|vue-router|pinia|@headlessui|idb|uuid)\// },
-            { name: 'house', test: /web\/src\/(fields|marks|session|api|room\/(light|keys|stations))(?!\/(SignInPage|SpokenLine|UndoNotice))/ },
+            {
+              name: 'house',
+              test: /web\/src\/(fields|marks|session|api|room\/(light|keys|stations))(?!\/(SignInPage|SpokenLine|UndoNotice))/,
+            },
           ],
         },
       },
