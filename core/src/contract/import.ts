@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { containers, entryKinds } from '../bottle/bottle'
 import { testKinds } from '../proof/proof'
-import { amount, celsius, done, id, idParams, millis, note, parts, positive, version } from './common'
+import { amount, celsius, done, id, idParams, millis, note, parts, positive, reason, version } from './common'
 import { bathPlace, brought } from './bottleState'
 import { chartBody } from './chart'
 import { endpoint } from './endpoint'
@@ -13,7 +13,14 @@ export const importKind = z.enum(['formulas', 'shelves', 'tanks', 'jars', 'chart
 
 /** One row as it would be written: a new one has no version (or says so), a changed one names the version it was based on. */
 export const importRow = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('formulas'), id, version: version.nullable(), body: formulaBody }),
+  z.strictObject({
+    kind: z.literal('formulas'),
+    id,
+    version: version.nullable(),
+    body: formulaBody,
+    /** why it is kept in spite of a grave finding */
+    overrule: reason.optional(),
+  }),
   z.strictObject({ kind: z.literal('shelves'), id, version: version.nullable(), body: z.strictObject(shelfBody) }),
   z.strictObject({ kind: z.literal('tanks'), id, version: version.nullable(), body: z.strictObject(vesselBody) }),
   z.strictObject({

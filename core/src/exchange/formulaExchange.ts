@@ -47,7 +47,7 @@ export function recordToFormula(
   record: FormulaRecord,
   idOf: (name: string) => string | undefined,
   catalogue: Catalogue = builtIn,
-): { body: FormulaBody | null; problems: string[]; notes: string[] } {
+): { body: FormulaBody | null; problems: string[]; notes: string[]; grave?: string[] } {
   const problems: string[] = []
   const read = cellReader(problems)
   const additions = record.additions.map((line, i) => {
@@ -104,7 +104,8 @@ export function recordToFormula(
   }
   try {
     const findings = checkFormula({ id: 'import', ...parsed.data } as Formula, catalogue)
-    return { body: parsed.data, problems, notes: findings.filter((one) => one.severity !== 'advice').map((one) => one.message) }
+    const of = (severity: string) => findings.filter((one) => one.severity === severity).map((one) => one.message)
+    return { body: parsed.data, problems, notes: of('warning'), grave: of('error') }
   } catch (error) {
     if (!(error instanceof DomainError)) throw error
     return { body: null, problems: [error.message], notes: [] }

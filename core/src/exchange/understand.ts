@@ -180,7 +180,7 @@ function formulaReader(present: Present, newId: () => string, catalogue: Catalog
     const shape = shaped(formulaRecord, one)
     if (!('record' in shape)) return shape
     const record: FormulaRecord = shape.record
-    const { body, problems, notes } = recordToFormula(record, (name) => ids.get(name.toLowerCase()), catalogue)
+    const { body, problems, notes, grave } = recordToFormula(record, (name) => ids.get(name.toLowerCase()), catalogue)
     if (!body) return wrong(one.line, record.name, problems)
     const key = body.name.toLowerCase()
     const earlier = seen.get(key)
@@ -201,6 +201,7 @@ function formulaReader(present: Present, newId: () => string, catalogue: Catalog
       changes,
       problems,
       notes,
+      ...(state === 'same' || !grave || grave.length === 0 ? {} : { grave }),
       row: state === 'same' ? null : { kind: 'formulas', id, version: before?.version ?? null, body },
     }
   }

@@ -50,6 +50,8 @@ export interface Understood {
   problems: string[]
   /** worth knowing, not in the way */
   notes: string[]
+  /** findings it is not written with short of a reason */
+  grave?: string[]
   /** what would be written; null where nothing would */
   row: ImportRow | null
 }

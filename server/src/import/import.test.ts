@@ -238,6 +238,23 @@ test('formulas come in new and as next versions; one changed meanwhile refuses t
   expect([after?.number, after?.body.mixC]).toEqual([3, 48])
 })
 
+test('a formula with a grave finding says so line by line, and is written with a reason only, which stays on its version', async () => {
+  const shelf = await present()
+  const one = shelf.formulas.find((row) => row.body.name === 'Plain metol developer') as FormulaRow
+  const mine = { ...shelf, formulas: [one] }
+  // as much water to begin with as there is to be in the end
+  const text = writeFile('formulas', 'json', mine).replace('"start_with": "750 ml"', '"start_with": "1000 ml"')
+  const [line] = readFile('formulas', text).map(understander('formulas', shelf, uuid))
+  expect([line?.state, line?.grave?.length]).toEqual(['changed', 1])
+  const [row] = rowsOf('formulas', text, shelf)
+  if (row?.kind !== 'formulas') throw new Error('no row')
+  expect((await stage('formulas', [row])).refused).toMatchObject({ code: 'unwise', field: 'overrule' })
+  const { id } = await stage('formulas', [{ ...row, overrule: 'it is a concentrate' }])
+  await ilse.call(api.import.apply, { params: { id } })
+  const after = (await all<FormulaRow>('/api/formulas')).find(({ id: formulaId }) => formulaId === one.id)
+  expect([after?.body.startMl, after?.overruled]).toEqual([1000, 'it is a concentrate'])
+})
+
 test('rows of another kind, unknown chemicals and members are refused', async () => {
   const jar = {
     kind: 'jars',

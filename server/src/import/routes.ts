@@ -1,7 +1,8 @@
-import { chemicalOf, checkFormula } from '@selvrin/core'
+import { chemicalOf } from '@selvrin/core'
 import { api, type ImportRow } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import type { Transaction } from 'sequelize'
+import { graveFindings, requireReason } from '../formula/overrule'
 import { usedFormula } from '../formula/used'
 import { catalogueOf } from '../chemical/chemistry'
 import { notFound, Refusal } from '../http/refusal'
@@ -55,7 +56,8 @@ export function importRoutes(router: Router, house: House): void {
     for (const [i, row] of body.rows.entries()) {
       if (row.kind !== open.kind) throw new Refusal(422, 'other-kind', `Row ${body.from + i + 1} is of another kind than this import.`)
       if (row.kind === 'jars') chemicalOf(row.body.chemical, catalogue)
-      if (row.kind === 'formulas') checkFormula(usedFormula(row.id, row.body), catalogue)
+      // a grave finding wants its reason here as it does on the formula's own page
+      if (row.kind === 'formulas') requireReason(graveFindings(usedFormula(row.id, row.body), catalogue), row.overrule, 'kept')
     }
     await db.run(
       `insert into import_row (import_id, position, row) select $1, $2 + n - 1, r from jsonb_array_elements($3::jsonb) with ordinality as t(r, n)

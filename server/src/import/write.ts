@@ -30,11 +30,11 @@ export async function writeFormulas({ db, by, now, tx }: Write, rows: Rows<'form
     tx,
   )
   if (raised.length !== changed.length) throw changedMeanwhile('A formula')
-  const versions = rows.map((row) => ({ id: uuid(), formulaId: row.id, body: row.body }))
+  const versions = rows.map((row) => ({ id: uuid(), formulaId: row.id, body: row.body, overruled: row.overrule ?? null }))
   await db.run(
-    `insert into formula_version (id, formula_id, number, body, changed_by, changed_at)
-     select r.id, r."formulaId", coalesce((select max(number) from formula_version v where v.formula_id = r."formulaId"), 0) + 1, r.body, $2, $3
-     from jsonb_to_recordset($1::jsonb) as r(id uuid, "formulaId" uuid, body jsonb)`,
+    `insert into formula_version (id, formula_id, number, body, changed_by, changed_at, overruled)
+     select r.id, r."formulaId", coalesce((select max(number) from formula_version v where v.formula_id = r."formulaId"), 0) + 1, r.body, $2, $3, r.overruled
+     from jsonb_to_recordset($1::jsonb) as r(id uuid, "formulaId" uuid, body jsonb, overruled text)`,
     [JSON.stringify(versions), by, new Date(now)],
     tx,
   )

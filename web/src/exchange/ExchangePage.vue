@@ -9,6 +9,7 @@ import { useAction } from '../api/useAction'
 import { now } from '../clock'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import TextField from '../fields/TextField.vue'
 import { useBottles, useChart, useFormulas, useJars, useShelves, useVessels } from '../stores'
 import { everyLine, everyTest } from './everything'
 import ProgressBar from './ProgressBar.vue'
@@ -21,7 +22,7 @@ const route = useRoute()
 const formulas = useFormulas()
 const jars = useJars()
 const chart = useChart()
-const { busy, problem, act } = useAction()
+const { busy, problem, field, act } = useAction()
 const bottles = useBottles()
 const shelves = useShelves()
 const vessels = useVessels()
@@ -87,10 +88,19 @@ const sending = useImport()
 const progress = computed(() => reading.value ?? sending.progress.value)
 const written = ref<number | null>(null)
 let worker: Worker | undefined
-const rows = computed(() => lines.value.flatMap((line): ImportRow[] => (line.row ? [line.row] : [])))
+/** why what has grave findings is written all the same: one reason for all of the file */
+const why = ref('')
+const grave = computed(() => lines.value.filter((line) => line.row && line.grave).length)
+const rows = computed(() =>
+  lines.value.flatMap((line): ImportRow[] => {
+    if (!line.row) return []
+    return [line.row.kind === 'formulas' && line.grave && why.value.trim() !== '' ? { ...line.row, overrule: why.value.trim() } : line.row]
+  }),
+)
 const wrong = computed(() => lines.value.filter((line) => line.state === 'wrong').length)
 
 function forget(): void {
+  why.value = ''
   lines.value = []
   fileName.value = ''
   written.value = null
@@ -162,7 +172,7 @@ onBeforeUnmount(() => worker?.terminate())
       />
     </div>
     <ProgressBar v-if="progress" :progress="progress" @stop="stop" />
-    <ProblemLine :problem="problem" class="mb-4 max-w-4xl" />
+    <ProblemLine :problem="field.endsWith('overrule') && grave > 0 ? '' : problem" class="mb-4 max-w-4xl" />
     <p v-if="written !== null" class="text-2xl font-bold" role="status">
       {{ written }} {{ written === 1 ? 'line is' : 'lines are' }} written.
     </p>
@@ -177,6 +187,14 @@ onBeforeUnmount(() => worker?.terminate())
         </button>
         <button class="button" @click="forget">Drop it</button>
       </div>
+      <TextField
+        v-if="grave > 0"
+        v-model="why"
+        class="mb-4 max-w-4xl"
+        :label="`${grave} ${grave === 1 ? 'formula has' : 'formulas have'} a grave finding. Keep ${grave === 1 ? 'it' : 'them'} all the same? Say why`"
+        hint="it stays on the version"
+        :problem="field.endsWith('overrule') ? problem : ''"
+      />
       <UnderstoodList :lines="lines" />
     </template>
     <p v-else-if="!progress && written === null && kind" class="max-w-3xl text-lg text-quiet">

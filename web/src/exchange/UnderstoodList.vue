@@ -48,7 +48,8 @@ const shown = computed(() => matching.value.slice(0, many * more.value))
             <span class="text-quiet">{{ change.what.replaceAll('_', ' ') }}:</span> <s>{{ change.from }}</s> → <b>{{ change.to }}</b>
           </p>
           <p v-for="one in line.problems" :key="one" class="font-semibold text-alarm">{{ one }}</p>
-          <p v-for="one in line.notes" :key="one">{{ one }}</p>
+          <p v-for="one in line.grave ?? []" :key="one" class="font-semibold text-alarm">▲ {{ show.said(one) }}</p>
+          <p v-for="one in line.notes" :key="one">{{ show.said(one) }}</p>
         </div>
       </li>
     </ol>
