@@ -1,5 +1,5 @@
 import { chooseByKeys, focused, listen, tabTo, typeInto } from './support/hand'
-import { expect, pass, test } from './support/house'
+import { expect, pass, signIn, test } from './support/house'
 
 test('by the keyboard alone: mixing, testing, planning, a run; the focus is never lost', async ({ page, house }) => {
   test.setTimeout(240_000)
@@ -113,5 +113,90 @@ test('by the keyboard alone: mixing, testing, planning, a run; the focus is neve
     await page.getByRole('button', { name: /^Do not hold/ }).click()
     await page.clock.runFor(1000)
     expect(await focused(page)).toBe('')
+  })
+})
+
+test('over the accessibility tree: mixing, testing, planning and a run by roles and names alone, and nothing to press is without a name', async ({
+  page,
+  house,
+}) => {
+  test.setTimeout(240_000)
+  const [fixer] = await house.ask<{ label: string }>(
+    `select b.letter || b.number as label from bottle b join formula_version v on v.id = b.formula_version_id
+     where v.body ->> 'name' = 'Neutral rapid fixer' and b.retired_at is null order by b.made_at desc limit 1`,
+  )
+  await signIn(page)
+  /** The tree of the page as it stands: its landmarks, one first heading, a name on everything that is pressed or typed in. */
+  const tree = async (heading: RegExp): Promise<string> => {
+    await expect(page.getByRole('heading', { level: 1, name: heading })).toHaveCount(1)
+    await expect(page.locator('[data-waiting]')).toHaveCount(0)
+    const lines = (await page.locator('body').ariaSnapshot()).split('\n')
+    expect(
+      lines.filter((line) =>
+        /^\s*- (button|link|textbox|combobox|switch|checkbox|radio|slider|option|tab|img)( \[[^\]]*\])*:?$/.test(line),
+      ),
+    ).toEqual([])
+    for (const landmark of ['banner', 'main', 'navigation']) expect(lines.some((line) => line.includes(`- ${landmark}`))).toBe(true)
+    return lines.join('\n')
+  }
+  const press = (name: RegExp | string) => page.getByRole('button', { name }).first().click()
+  const write = (name: RegExp | string, text: string) => page.getByRole('textbox', { name }).fill(text)
+  const take = async (field: RegExp, option: RegExp) => {
+    await page.getByRole('button', { name: field }).click()
+    await page.getByRole('option', { name: option }).first().click()
+  }
+
+  await test.step('a mix', async () => {
+    await page.getByRole('link', { name: /^Scales/ }).click()
+    expect(await tree(/^Scales$/)).toContain('To be mixed')
+    await page.getByRole('link', { name: /Plain metol developer$/ }).click()
+    await tree(/Plain metol developer$/)
+    await press('Mix it on the scales')
+    expect(await tree(/^Water$/)).toMatch(/heading "1.00 L Plain metol developer/)
+    await press('The water is ready')
+    expect(await tree(/^Sodium sulfite/)).toContain('Step 1')
+    await write(/The scale says/, '3')
+    await press('It is in')
+    await press('Dissolved, next')
+    // the step of the ladder one stands on is told
+    expect(await tree(/^Metol$/)).toMatch(/listitem \[.*current.*\]|listitem.*Metol/)
+    await expect(page.getByRole('img', { name: /of 7\.50 g, accepted from/ })).toBeVisible()
+  })
+
+  await test.step('a test', async () => {
+    await page.getByRole('link', { name: /^Proofs/ }).click()
+    await tree(/^Proofs$/)
+    await take(/^Bottle/, new RegExp(`^${fixer?.label} `))
+    await page.getByRole('link', { name: 'Clearing time' }).last().click()
+    await tree(/^Clearing time$/)
+    await press(/^I know the reading/)
+    await write(/^Clearing time, s/, '84')
+    await write(/^Its temperature/, '20')
+    expect(await tree(/^Clearing time$/)).toMatch(/Keep|Marginal|Failed/)
+    await press('Write it down')
+    await expect(page.getByRole('status').filter({ hasText: /^Written down\./ })).toHaveCount(1)
+  })
+
+  await test.step('a plan and its run', async () => {
+    await page.getByRole('link', { name: /^Tanks/ }).click()
+    await tree(/^Tanks$/)
+    await page.getByRole('link', { name: 'Plan a run' }).click()
+    await tree(/^Plan a run$/)
+    await take(/^Film/, /^Millrace 400/)
+    await take(/^Owner of film 1/, /^Tilda/)
+    await tree(/^Plan a run$/)
+    await press('To the beakers')
+    await tree(/^Run \d+/)
+    await press('All measured out, to the clock')
+    await expect(page.getByRole('timer')).toBeVisible()
+    await press(/^Pouring, start/)
+    await expect(page.getByRole('timer')).toHaveAccessibleName(/^Develop, \d+:\d\d$/)
+    await press(/^Temperature/)
+    await expect(page.getByRole('dialog', { name: 'Temperature in the tank' })).toHaveCount(1)
+    await write('Measured', '20')
+    await press('Write it down')
+    await press(/^Give up/)
+    await expect(page.getByRole('dialog', { name: /^Give run \d+ up$/ })).toHaveCount(1)
+    await press('Not now')
   })
 })
