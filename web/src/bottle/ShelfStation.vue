@@ -142,7 +142,7 @@ watch(
         <section v-for="plank in planks" :key="plank.id" :aria-label="plank.name">
           <h2 class="flex items-baseline gap-3 pt-2 text-lg font-bold">
             {{ plank.name }}
-            <span v-if="plank.id !== ''" class="font-normal text-quiet">{{ show.temperature(plank.celsius) }}</span>
+            <span v-if="plank.id !== ''" class="font-normal whitespace-nowrap text-quiet">{{ show.temperature(plank.celsius) }}</span>
           </h2>
           <ul class="flex min-h-14 flex-wrap items-end" :data-shelf="plank.id">
             <template v-for="group in plank.groups" :key="group.family">

@@ -126,8 +126,8 @@ const times = (ratio: number | null) => (ratio === null || Math.abs(ratio - 1) <
           >
             <td class="py-2.5" :aria-label="line.differs ? 'differs' : 'the same'">{{ line.differs ? '≠' : '=' }}</td>
             <td class="pr-4">{{ line.one ? chemicalOf(line.one.chemical).name : '—' }}</td>
-            <td class="pr-4 text-right font-mono">{{ line.one ? show.mass(line.one.grams) : '' }}</td>
-            <td class="pr-4 text-right font-mono">{{ line.other ? show.mass(line.other.grams) : '' }}</td>
+            <td class="pr-4 text-right font-mono whitespace-nowrap">{{ line.one ? show.mass(line.one.grams) : '' }}</td>
+            <td class="pr-4 text-right font-mono whitespace-nowrap">{{ line.other ? show.mass(line.other.grams) : '' }}</td>
             <td>{{ line.other ? chemicalOf(line.other.chemical).name : '—' }}</td>
             <td class="text-right font-mono">{{ times(line.ratio) }}</td>
           </tr>

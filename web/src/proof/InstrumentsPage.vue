@@ -119,7 +119,7 @@ async function keep(): Promise<void> {
             <p v-if="of('thermometer').length === 0" class="py-2">None yet. Add one and compare it with ice.</p>
             <ul>
               <li v-for="one in of('thermometer')" :key="one.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
-                <p class="min-w-0 flex-1">
+                <p class="min-w-48 flex-1">
                   <b class="text-lg">{{ one.name }}</b><span v-if="one.deviceId" class="text-quiet"> at the bench</span><br />{{
                     offsets(one)
                   }}{{ tested(one) }}
@@ -133,7 +133,7 @@ async function keep(): Promise<void> {
             <p v-if="of('lamp').length === 0" class="py-2">None yet.</p>
             <ul>
               <li v-for="one in of('lamp')" :key="one.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
-                <p class="min-w-0 flex-1">
+                <p class="min-w-48 flex-1">
                   <b class="text-lg">{{ one.name }}</b><br />{{
                     one.safeMinutes === null ? 'not tested: not a safelight' : `safe for ${one.safeMinutes} min`
                   }}{{ tested(one) }}
@@ -145,8 +145,8 @@ async function keep(): Promise<void> {
           <section>
             <h2 class="text-xl font-bold">Processes</h2>
             <ul>
-              <li v-for="one in of('process')" :key="one.id" class="flex items-center gap-4 border-b border-line py-2">
-                <p class="flex-1">
+              <li v-for="one in of('process')" :key="one.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
+                <p class="min-w-48 flex-1">
                   <b class="text-lg">{{ one.name }}</b><br />{{ one.strips.length }} control strips{{ tested(one) }}
                 </p>
                 <RouterLink :to="`/proofs/process/${one.id}`" class="button button-small">Control chart of {{ one.name }}</RouterLink>

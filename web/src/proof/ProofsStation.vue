@@ -82,7 +82,7 @@ const to = (proof: Proof) => (proof.bottleId ? `/shelf/${proof.bottleId}` : proo
           >
             <BathMark :family="one.bottle.family" :size="40" />
             <b class="w-16 text-3xl">{{ one.bottle.label }}</b>
-            <p class="min-w-0 flex-1">
+            <p class="min-w-48 flex-1">
               <span class="block text-xl font-bold">{{ one.name }}</span>
               <span class="block">{{ one.bottle.name }}: {{ show.said(one.says) }}.</span>
             </p>
