@@ -43,7 +43,8 @@ export const layoutFaults = (page: Page): Promise<string[]> =>
       const range = document.createRange()
       range.selectNodeContents(node)
       const box = range.getBoundingClientRect()
-      if ((box.width < 40 && box.height > 60) || (box.width < 72 && box.height > 110)) faults.push(`a column of ${Math.round(box.width)} px: ${words(element)}`)
+      if ((box.width < 40 && box.height > 60) || (box.width < 72 && box.height > 110))
+        faults.push(`a column of ${Math.round(box.width)} px: ${words(element)}`)
       // what is cut short leads to where it is whole: a link, a menu
       const cut = getComputedStyle(element)
       if (cut.textOverflow === 'ellipsis' && element.scrollWidth > element.clientWidth && !element.closest('a[href], [aria-haspopup]'))
