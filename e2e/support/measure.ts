@@ -43,7 +43,7 @@ export const layoutFaults = (page: Page): Promise<string[]> =>
       const range = document.createRange()
       range.selectNodeContents(node)
       const box = range.getBoundingClientRect()
-      if ((box.width < 40 && box.height > 60) || (box.width < 72 && box.height > 110))
+      if ((box.width < 40 && box.height > 60) || (box.width < 72 && box.height > 110 && root.style.fontSize === ''))
         faults.push(`a column of ${Math.round(box.width)} px: ${words(element)}`)
       // what is cut short leads to where it is whole: a link, a menu
       const cut = getComputedStyle(element)
