@@ -13,6 +13,8 @@ const session = useSession()
 const [people, vessels, formulas, jars, chart, bottles] = [usePeople(), useVessels(), useFormulas(), useJars(), useChart(), useBottles()]
 const whole = computed(() => bottles.rows.length === 0)
 const shown = ref(false)
+/** nothing is said to be open before it is known what there is */
+const known = computed(() => lists.every((list) => list.loaded))
 const lists = [people, vessels, formulas, jars, chart, bottles]
 onMounted(() => void Promise.all(lists.map((list) => list.load())))
 const skipped = computed(() => session.darkroom?.leftOut ?? [])
@@ -66,7 +68,7 @@ const next = computed(() => open.value[0])
 </script>
 
 <template>
-  <section v-if="whole || open.length > 0" class="card mb-6 border-2 border-ink" aria-labelledby="first-steps">
+  <section v-if="whole || (known && open.length > 0)" class="card mb-6 border-2 border-ink" aria-labelledby="first-steps">
     <div class="flex flex-wrap items-baseline gap-x-6">
       <h2 id="first-steps" class="text-2xl font-bold">First steps</h2>
       <p v-if="!whole" class="text-lg">

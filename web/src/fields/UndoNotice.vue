@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useKeys } from '../room/keys'
+import { useSession } from '../session/store'
+import { openModals } from './modals'
 
 /** What was just written, with the way back: reached at once by U or Ctrl+Z, gone by itself, never while it is pointed at or has the focus. */
 const { says, busy = false } = defineProps<{ says: string; busy?: boolean }>()
@@ -12,18 +15,23 @@ function wait(): void {
   if (!held.value) timer = window.setTimeout(() => emit('close'), staysMs)
 }
 watch([() => says, held], wait, { immediate: true })
-function key(event: KeyboardEvent): void {
-  const target = event.target as HTMLElement
-  if (event.defaultPrevented || ['INPUT', 'TEXTAREA'].includes(target.tagName)) return
-  const plain = !event.ctrlKey && !event.metaKey && !event.altKey
-  if (event.key.toLowerCase() !== (plain ? 'u' : 'z') || (!plain && event.altKey)) return
-  event.preventDefault()
+const undo = (): boolean => {
   if (!busy) emit('undo')
+  return true
 }
-onMounted(() => document.addEventListener('keydown', key))
+const session = useSession()
+useKeys((event) => session.person?.letterKeys !== false && event.key.toLowerCase() === 'u' && undo())
+// no single key: it counts where those are switched off, and never in a field, whose own undo it is
+function chord(event: KeyboardEvent): void {
+  if (event.key.toLowerCase() !== 'z' || !(event.ctrlKey || event.metaKey) || event.altKey || event.shiftKey) return
+  if (event.defaultPrevented || ['INPUT', 'TEXTAREA'].includes((event.target as HTMLElement).tagName) || openModals.length > 0) return
+  event.preventDefault()
+  undo()
+}
+onMounted(() => document.addEventListener('keydown', chord))
 onBeforeUnmount(() => {
   clearTimeout(timer)
-  document.removeEventListener('keydown', key)
+  document.removeEventListener('keydown', chord)
 })
 </script>
 
