@@ -3,34 +3,57 @@ import { join } from 'node:path'
 import compression from 'compression'
 import cookieParser from 'cookie-parser'
 import express, { type Express } from 'express'
-import { pouringRoutes } from './bottle/pouring'
-import { reversingRoutes } from './bottle/reversing'
 import { bottleRoutes } from './bottle/routes'
-import { standingRoutes } from './bottle/standing'
 import { chartRoutes } from './chart/routes'
 import { chemicalRoutes } from './chemical/routes'
 import { darkroomRoutes } from './darkroom/routes'
+import { pruning } from './database/pruning'
 import { deviceRoutes } from './device/routes'
+import { noticeRoutes } from './film/notices'
+import { filmRoutes } from './film/routes'
 import { formulaRoutes } from './formula/routes'
-import { openApi } from './http/openapi'
-import { pruning } from './http/pruning'
-import { problemHandler } from './http/problems'
-import type { House } from './http/route'
+import type { House } from './house/house'
 import { ownHost } from './http/hosts'
+import { openApi } from './http/openapi'
+import { problemHandler } from './http/problems'
 import { trusted } from './http/proxy'
+import { serve } from './http/route'
 import { headers, sameOrigin } from './http/security'
 import { importRoutes } from './import/routes'
 import { jarRoutes } from './jar/routes'
 import { liveStream } from './live/stream'
 import { mixRoutes } from './mix/routes'
+import { paperRoutes } from './paper/routes'
 import { personRoutes } from './person/routes'
-import { printRoutes } from './print/routes'
 import { instrumentRoutes } from './proof/instruments'
-import { noticeRoutes } from './proof/notices'
 import { proofRoutes } from './proof/routes'
+import { ruleRoutes } from './proof/rules'
 import { runRoutes } from './run/routes'
 import { sessionRoutes } from './session/routes'
 import { shelfRoutes } from './shelf/routes'
+
+/** Everything that is answered, subject by subject. */
+const routes = [
+  sessionRoutes,
+  personRoutes,
+  darkroomRoutes,
+  formulaRoutes,
+  jarRoutes,
+  mixRoutes,
+  bottleRoutes,
+  shelfRoutes,
+  proofRoutes,
+  ruleRoutes,
+  instrumentRoutes,
+  noticeRoutes,
+  chartRoutes,
+  runRoutes,
+  filmRoutes,
+  deviceRoutes,
+  chemicalRoutes,
+  paperRoutes,
+  importRoutes,
+].flat()
 
 export interface Options {
   /** folder of the built pages; none in tests of the API */
@@ -55,29 +78,7 @@ export function createApp(house: House, { webDir, trustProxy, hosts = [] }: Opti
     next()
   })
   app.use('/api', sameOrigin, cookieParser())
-  for (const routes of [
-    sessionRoutes,
-    personRoutes,
-    darkroomRoutes,
-    formulaRoutes,
-    jarRoutes,
-    mixRoutes,
-    bottleRoutes,
-    pouringRoutes,
-    standingRoutes,
-    reversingRoutes,
-    shelfRoutes,
-    proofRoutes,
-    instrumentRoutes,
-    noticeRoutes,
-    chartRoutes,
-    runRoutes,
-    deviceRoutes,
-    chemicalRoutes,
-    printRoutes,
-    importRoutes,
-  ])
-    routes(app, house)
+  for (const one of routes) serve(app, house, one)
   app.get('/api/openapi.json', (_request, response) => void response.json(openApi()))
   const closeStream = liveStream(app, house)
   const stopPruning = pruning(house)

@@ -22,6 +22,8 @@ export interface Endpoint<
   secret?: boolean
   /** the body holds a password: it is not kept, not even as a hash */
   password?: boolean
+  /** signs someone in or out: it carries no Idempotency-Key, and keeps its transaction as short as it can */
+  unkeyed?: boolean
   /** the answer is a file instead of JSON */
   file?: boolean
   /** most bytes of its JSON; 64 kB where not given */
@@ -52,12 +54,19 @@ export function endpoint<
   path: string,
   access: Access,
   summary: string,
-  parts: { params?: P; query?: Q; body?: B; secret?: boolean; password?: boolean; bodyBytes?: number; upload?: number } & (
-    { response: R; file?: false } | { file: true; response?: R }
-  ),
+  parts: {
+    params?: P
+    query?: Q
+    body?: B
+    secret?: boolean
+    password?: boolean
+    unkeyed?: boolean
+    bodyBytes?: number
+    upload?: number
+  } & ({ response: R; file?: false } | { file: true; response?: R }),
 ): Endpoint<P, Q, B, R> {
   const { params = nothing, query = nothing, body = nothing, response = fileAnswer, secret = false, password = false, file = false } = parts
-  const { bodyBytes, upload } = parts
+  const { unkeyed = false, bodyBytes, upload } = parts
   return {
     method,
     path,
@@ -69,6 +78,7 @@ export function endpoint<
     response: response as R,
     secret,
     password,
+    unkeyed,
     file,
     ...(bodyBytes === undefined ? {} : { bodyBytes }),
     ...(upload === undefined ? {} : { upload }),

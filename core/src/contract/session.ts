@@ -28,15 +28,18 @@ export const sessionApi = {
   get: endpoint('GET', '/api/session', 'public', 'Who is signed in, and where', { response: session }),
   signIn: endpoint('POST', '/api/session', 'public', 'Sign in', {
     body: z.strictObject({ login, password: z.string().min(1).max(200) }),
+    unkeyed: true,
     response: session,
   }),
-  signOut: endpoint('DELETE', '/api/session', 'member', 'Sign out', { response: done }),
+  signOut: endpoint('DELETE', '/api/session', 'member', 'Sign out', { unkeyed: true, response: done }),
   useCode: endpoint('POST', '/api/session/code', 'public', 'Set a password with a one-time code', {
     body: z.strictObject({ login, code, password }),
+    unkeyed: true,
     response: session,
   }),
   first: endpoint('POST', '/api/session/first', 'public', 'Make the first technician of a house', {
     body: z.strictObject({ code, name, login, password, units: units.default('metric') }),
+    unkeyed: true,
     response: session,
   }),
 }

@@ -1,56 +1,42 @@
-import { scaleFormula, whatGoesIn, withContents, type Addition, type Catalogue, type Formula } from '@selvrin/core'
-import type { FormulaBody } from '@selvrin/core/contract'
-import type { Transaction } from 'sequelize'
-import type { Database } from '../database/connection'
+import { scaleFormula, withContents, type Addition, type Catalogue, type Formula } from '@selvrin/core'
+import { col, fn, Op } from 'sequelize'
+import { mixedFor } from '../formula/mixed'
 import { usedFormula } from '../formula/used'
-import { mixRow, stateOf } from '../mix/rows'
-
-interface Row {
-  formulaId: string
-  body: FormulaBody
-  mixId: string | null
-  parts: number[] | null
-}
+import type { Database } from '../table/database'
 
 /** How far back a bottle's liquid is followed: parts of parts. */
 const mostSteps = 4
+
+/** Liquid that came into a bottle from others, by where it came from, in the order of pouring. */
+const pouredInto = (db: Database, bottleId: string) =>
+  db.BottleEntry.findAll({
+    attributes: ['bottleId', 'kind', [fn('sum', col('ml')), 'ml']],
+    where: { otherBottleId: bottleId, ml: { [Op.lt]: 0 }, kind: ['pour-out', 'dilute-out', 'wrong-bottle'] },
+    group: ['bottleId', 'kind'],
+    order: fn('min', col('at')),
+    raw: true,
+  })
 
 /**
  * What is really in a bottle: what was weighed for its batch rather than what the formula says, diluted as it is, with all that was poured into it from
  * other bottles. A bought liquid is taken to hold what its family usually does.
  */
-export async function contentsOf(
-  db: Database,
-  bottleId: string,
-  catalogue: Catalogue,
-  tx?: Transaction,
-  steps = mostSteps,
-): Promise<Formula> {
-  const row = await db.one<Row>(
-    `select v.formula_id as "formulaId", v.body, batch.mix_id as "mixId", b.parts
-     from bottle b join formula_version v on v.id = b.formula_version_id left join batch on batch.id = b.batch_id where b.id = $1`,
-    [bottleId],
-    tx,
-  )
-  const nothing: Formula = { id: 'water', name: 'Water', family: 'other', finalMl: 1000, startMl: 0, mixC: 20, additions: [] }
-  if (!row) return nothing
-  const written = usedFormula(row.formulaId, row.body)
-  const mixed: Formula = row.mixId ? whatGoesIn(stateOf(await mixRow(db, row.mixId, tx), catalogue), catalogue) : written
-  const others = await db.rows<{ id: string; ml: number; kind: string }>(
-    `select bottle_id as id, -sum(ml) as ml, kind from bottle_entry
-     where other_bottle_id = $1 and ml < 0 and kind in ('pour-out', 'dilute-out', 'wrong-bottle') group by bottle_id, kind order by min(at)`,
-    [bottleId],
-    tx,
-  )
-  const poured = row.body.combine ? others : others.filter((one) => one.kind !== 'dilute-out')
+export async function contentsOf(db: Database, bottleId: string, catalogue: Catalogue, steps = mostSteps): Promise<Formula> {
+  const row = await db.Bottle.findByPk(bottleId, { include: [{ association: 'madeOf' }, { association: 'batch' }] })
+  if (!row?.madeOf) return { id: 'water', name: 'Water', family: 'other', finalMl: 1000, startMl: 0, mixC: 20, additions: [] }
+  const { formulaId, body } = row.madeOf
+  const written = usedFormula(formulaId, body)
+  const mixed: Formula = row.batch?.mixId ? await mixedFor(db, row.batch.mixId, catalogue) : written
+  const others = await pouredInto(db, bottleId)
+  const poured = body.combine ? others : others.filter((one) => one.kind !== 'dilute-out')
   const came: Addition[] = []
   let cameMl = 0
   if (steps > 0)
-    for (const { id, ml } of poured) {
-      came.push(...scaleFormula(await contentsOf(db, id, catalogue, tx, steps - 1), ml).additions)
-      cameMl += ml
+    for (const { bottleId: from, ml } of poured) {
+      came.push(...scaleFormula(await contentsOf(db, from, catalogue, steps - 1), -ml).additions)
+      cameMl -= ml
     }
-  if (row.body.combine && came.length > 0) return { ...written, finalMl: Math.max(cameMl, partsMl(row.parts, cameMl)), additions: came }
+  if (body.combine && came.length > 0) return { ...written, finalMl: Math.max(cameMl, partsMl(row.parts, cameMl)), additions: came }
   const own = withContents(mixed)
   const share = row.parts === null ? 1 : (row.parts[0] ?? 1) / row.parts.reduce((sum, part) => sum + part, 0)
   return { ...own, finalMl: own.finalMl / share + cameMl, additions: [...own.additions, ...came] }

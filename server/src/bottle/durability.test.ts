@@ -96,10 +96,10 @@ test('a server killed hard during a stream of writes loses no acknowledged entry
   // what was not answered is asked again, as a page does
   await Promise.all([...unsure].map(([entryId, key]) => pour(entryId, key)))
   const house = await testHouse('demo', databaseUrl)
-  const kept = await house.db.rows<{ id: string }>(`select id from bottle_entry where bottle_id = $1 and kind = 'pour-out'`, [bottleId])
+  const kept = await house.sql<{ id: string }>(`select id from bottle_entry where bottle_id = $1 and kind = 'pour-out'`, [bottleId])
   expect(new Set(kept.map((row) => row.id))).toEqual(acknowledged)
   expect(kept.length).toBe(acknowledged.size)
-  const bottle = await house.db.one<{ ml: number }>('select ml from bottle_checkpoint where bottle_id = $1', [bottleId])
+  const bottle = await house.one<{ ml: number }>('select ml from bottle_checkpoint where bottle_id = $1', [bottleId])
   expect(bottle?.ml).toBe(5000 - acknowledged.size)
   running.process.kill('SIGKILL')
   await house.close()

@@ -82,17 +82,16 @@ test('200 pours at once on one bottle, each sent twice, end in exactly the right
   const { state, ledger } = await show(bottle.id)
   expect(state.volumeMl).toBeCloseTo(1000 - pours.reduce((sum, one) => sum + one.ml, 0), 6)
   expect(ledger[0]?.balanceMl).toBeCloseTo(state.volumeMl, 6)
-  expect((await house.db.one<{ n: number }>(`select count(*) as n from bottle_entry where bottle_id = $1`, [bottle.id]))?.n).toBe(101)
+  expect((await house.one<{ n: number }>(`select count(*) as n from bottle_entry where bottle_id = $1`, [bottle.id]))?.n).toBe(101)
 }, 60_000)
 
 test('the checkpoint is what the ledger sums up to, through long histories, lines taken back and late ones', async () => {
   const bottle = await fresh(5000, 6000)
   for (let i = 0; i < 55; i++) await write(bottle.id, 'use', 10, { rolls: 1 })
   const held = () =>
-    house.db.one<{ ml: number; entries: number; carried: number }>(
-      'select ml, entries, carried from bottle_checkpoint where bottle_id = $1',
-      [bottle.id],
-    )
+    house.one<{ ml: number; entries: number; carried: number }>('select ml, entries, carried from bottle_checkpoint where bottle_id = $1', [
+      bottle.id,
+    ])
   expect((await held())?.carried).toBeGreaterThan(30)
   const byHand = async () => {
     const entries = await wholeLedger(house.db, bottle.id)
@@ -121,7 +120,7 @@ test('the checkpoint is what the ledger sums up to, through long histories, line
   const [after, toldAfter] = await byHand()
   expect([toldAfter.volumeMl, toldAfter.rolls]).toEqual([after.volumeMl, 54])
   const before = await held()
-  await house.db.run('select rebuild_checkpoints()')
+  await house.sql('select rebuild_checkpoints()')
   expect(await held()).toMatchObject({ ml: before?.ml, entries: before?.entries })
   expect((await show(bottle.id)).state.volumeMl).toBe(toldAfter.volumeMl)
 }, 60_000)

@@ -1,8 +1,9 @@
 import type { Brought } from '@selvrin/core'
-import type { Transaction } from 'sequelize'
+import type { FormulaBody } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import type { House } from '../http/route'
-import { newLabelCode, nextLabel } from './labels'
+import { newLabelCode } from '../label/codes'
+import type { Database } from '../table/database'
+import { nextLabel } from './labels'
 import { writeEntry } from './ledger'
 
 export interface NewBottle {
@@ -20,52 +21,29 @@ export interface NewBottle {
   madeAt?: number
   brings?: Brought | undefined
   shelfId?: string | null
-  ownUse?: object | null
+  ownUse?: FormulaBody['use'] | null
   groupId?: string
 }
 
 /** Puts a labelled bottle on the shelf and fills it; answers its label. */
-export async function putOnShelf({ db }: House, bottle: NewBottle, tx: Transaction | undefined): Promise<string> {
-  const { letter, number } = await nextLabel(db, bottle.family, tx)
-  const code = await newLabelCode(db, tx)
-  const shelf = bottle.shelfId
-    ? await db.one<{ celsius: number | null }>('select celsius from shelf where id = $1', [bottle.shelfId], tx)
-    : undefined
-  await db.run(
-    `insert into bottle (id, letter, number, code, formula_version_id, batch_id, from_bottle_id, size_ml, parts, made_at, made_by, shelf_id, own_use)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
-    [
-      bottle.id,
-      letter,
-      number,
-      code,
-      bottle.formulaVersionId,
-      bottle.batchId,
-      bottle.fromBottleId,
-      bottle.sizeMl,
-      bottle.parts,
-      new Date(bottle.madeAt ?? bottle.now),
-      bottle.by,
-      bottle.shelfId ?? null,
-      bottle.ownUse ? JSON.stringify(bottle.ownUse) : null,
-    ],
-    tx,
-  )
-  await writeEntry(
-    db,
-    {
-      id: uuid(),
-      bottleId: bottle.id,
-      kind: 'fill',
-      at: bottle.now,
-      by: bottle.by,
-      ml: bottle.ml,
-      brings: bottle.brings ?? null,
-      otherBottleId: bottle.fromBottleId,
-      celsius: shelf?.celsius ?? null,
-      groupId: bottle.groupId ?? null,
-    },
-    tx,
-  )
+export async function putOnShelf(db: Database, bottle: NewBottle): Promise<string> {
+  const { id, formulaVersionId, batchId, fromBottleId, sizeMl, parts, by, now, shelfId = null, ownUse = null } = bottle
+  const { letter, number } = await nextLabel(db, bottle.family)
+  const code = await newLabelCode(db)
+  const shelf = shelfId === null ? null : await db.Shelf.findByPk(shelfId, { attributes: ['celsius'] })
+  const facts = { id, letter, number, code, formulaVersionId, batchId, fromBottleId, sizeMl, parts, shelfId, ownUse }
+  await db.Bottle.create({ ...facts, madeAt: bottle.madeAt ?? now, madeBy: by }, { returning: false })
+  await writeEntry(db, {
+    id: uuid(),
+    bottleId: id,
+    kind: 'fill',
+    at: now,
+    by,
+    ml: bottle.ml,
+    brings: bottle.brings ?? null,
+    otherBottleId: fromBottleId,
+    celsius: shelf?.celsius ?? null,
+    groupId: bottle.groupId ?? null,
+  })
   return `${letter}${number}`
 }

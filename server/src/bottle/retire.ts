@@ -1,41 +1,40 @@
 import type { Bottle } from '@selvrin/core/contract'
-import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import type { Database } from '../database/connection'
-import { stale } from '../http/refusal'
+import { asSeen, saveSeen } from '../http/changing'
+import { stale } from '../house/refusal'
+import type { Database } from '../table/database'
 import { writeEntry, writeWaste } from './ledger'
 
+interface Retiring {
+  by: string
+  now: number
+  why: string
+  groupId?: string
+  discard?: boolean
+  version?: number
+}
+
 /** Takes a locked bottle out of use, as a line of its ledger; with `discard` what it holds goes to the waste. */
-export async function retire(
-  db: Database,
-  bottle: Bottle,
-  call: { by: string; now: number; why: string; groupId?: string; discard?: boolean; version?: number },
-  tx: Transaction | undefined,
-): Promise<void> {
-  const changed = await db.rows(
-    'update bottle set retired_at = $3, retired_why = $4, version = version + 1 where id = $1 and version = $2 and retired_at is null returning id',
-    [bottle.id, call.version ?? bottle.version, new Date(call.now), call.why],
-    tx,
-  )
-  if (changed.length === 0) throw stale(bottle)
+export async function retire(db: Database, bottle: Bottle, call: Retiring): Promise<void> {
+  if (bottle.retiredAt !== null) throw stale(bottle)
+  const row = asSeen(db.Bottle, { id: bottle.id, version: bottle.version })
+  await saveSeen(row.set({ retiredAt: call.now, retiredWhy: call.why }), call.version ?? bottle.version, () => bottle)
   const groupId = call.groupId ?? uuid()
   const line = { bottleId: bottle.id, at: call.now, by: call.by, groupId }
-  await writeEntry(db, { ...line, id: uuid(), kind: 'retire', ml: 0, note: call.why }, tx)
-  if (!call.discard || bottle.state.volumeMl <= 0) return
+  await writeEntry(db, { ...line, id: uuid(), kind: 'retire', ml: 0, note: call.why })
+  const ml = bottle.state.volumeMl
+  if (!call.discard || ml <= 0) return
   const entryId = uuid()
-  await writeEntry(db, { ...line, id: entryId, kind: 'discard', ml: -bottle.state.volumeMl }, tx)
-  await writeWaste(
-    db,
-    {
-      at: call.now,
-      by: call.by,
-      family: bottle.family,
-      ml: bottle.state.volumeMl,
-      silverGPerL: bottle.state.silverGPerL,
-      bottleId: bottle.id,
-      entryId,
-      note: call.why,
-    },
-    tx,
-  )
+  await writeEntry(db, { ...line, id: entryId, kind: 'discard', ml: -ml })
+  const { family, state } = bottle
+  await writeWaste(db, {
+    at: call.now,
+    by: call.by,
+    family,
+    ml,
+    silverGPerL: state.silverGPerL,
+    bottleId: bottle.id,
+    entryId,
+    note: call.why,
+  })
 }

@@ -68,7 +68,7 @@ test('own figures of a built-in chemical count on the scales, until they are tak
     return (body.events as { factor?: number }[]).at(-1)?.factor
   }
   expect(await factor()).toBeCloseTo(1 / 0.98, 6)
-  await house.db.run('update jar set assay = null where id = $1', [jar.id])
+  await house.sql('update jar set assay = null where id = $1', [jar.id])
   const { id: _own, ...pellets } = catalogue['sodium-hydroxide']!
   await put('sodium-hydroxide', { ...pellets, usualAssay: 0.9 })
   expect(await factor()).toBeCloseTo(1 / 0.9, 6)

@@ -43,12 +43,12 @@ test('lines written while the clock ran ten years ahead do not age a bottle for 
   ilse = await house.as('ilse')
   expect(await agedOf(late.id)).toBeCloseTo(30 / 730, 3)
   // a line is still written for good
-  await expect(house.db.run(`update bottle_entry set at = now() where bottle_id = $1`, [bottle.id])).rejects.toThrow('append-only')
+  await expect(house.sql(`update bottle_entry set at = now() where bottle_id = $1`, [bottle.id])).rejects.toThrow('append-only')
   house.advance(-30 * dayMs)
 })
 
 test('where the clock is behind now, nothing is given another time', async () => {
-  const last = () => house.db.one<{ at: number }>('select max(at) as at from bottle_entry')
+  const last = () => house.one<{ at: number }>('select max(at) as at from bottle_entry')
   const before = await last()
   expect(await mendClock(house.db, house.now() - 3650 * dayMs)).toBe(0)
   expect(await mendClock(house.db, house.now() - 60 * dayMs)).toBe(0)

@@ -1,4 +1,4 @@
-import { newDatabase, testHouse, type TestHouse } from '../test/house'
+import { newDatabase, sqlOn, testHouse, type TestHouse } from '../test/house'
 import { connect } from './connection'
 import { migrateDown, migrateUp } from './migrate'
 import { kindOf, prepare, WrongKind } from './prepare'
@@ -8,11 +8,11 @@ const clock = { now: () => Date.now() }
 test('migrations go up, all the way down, and up again', async () => {
   const db = connect(await newDatabase())
   const tables = async () =>
-    (await db.rows<{ name: string }>(`select tablename as name from pg_tables where schemaname = 'public' order by 1`)).map(
+    (await sqlOn(db)<{ name: string }>(`select tablename as name from pg_tables where schemaname = 'public' order by 1`)).map(
       (row) => row.name,
     )
   const functions = async () =>
-    (await db.rows(`select proname from pg_proc join pg_namespace n on n.oid = pronamespace where nspname = 'public'`)).length
+    (await sqlOn(db)(`select proname from pg_proc join pg_namespace n on n.oid = pronamespace where nspname = 'public'`)).length
   await migrateUp(db)
   const up = await tables()
   expect(up).toContain('bottle_entry')
@@ -28,7 +28,7 @@ test('two processes that start at once migrate and load the demo once', async ()
   const url = await newDatabase()
   const both = [connect(url), connect(url)]
   await Promise.all(both.map((db) => prepare(db, clock, { kind: 'demo', strict: false, fresh: false })))
-  const [count] = await both[0]!.rows<{ count: number }>('select count(*) from person')
+  const [count] = await sqlOn(both[0]!)<{ count: number }>('select count(*) from person')
   expect(count?.count).toBe(15)
   await Promise.all(both.map((db) => db.close()))
 }, 30_000)
@@ -36,10 +36,10 @@ test('two processes that start at once migrate and load the demo once', async ()
 test('--fresh makes the demo again as on the first day', async () => {
   const db = connect(await newDatabase())
   await prepare(db, clock, { kind: 'demo', strict: false, fresh: false })
-  await db.run(`update darkroom set name = 'Another name'; delete from chart_row`)
+  await sqlOn(db)(`update darkroom set name = 'Another name'; delete from chart_row`)
   await prepare(db, clock, { kind: 'demo', strict: true, fresh: true })
-  expect(await db.one('select name from darkroom')).toEqual({ name: 'Tidewheel Darkroom' })
-  expect((await db.rows('select id from chart_row')).length).toBeGreaterThanOrEqual(30)
+  expect((await sqlOn(db)('select name from darkroom'))[0]).toEqual({ name: 'Tidewheel Darkroom' })
+  expect((await sqlOn(db)('select id from chart_row')).length).toBeGreaterThanOrEqual(30)
   await db.close()
 }, 60_000)
 
@@ -47,7 +47,7 @@ test('a house gets no demo data, cannot be reset, and is told from a demo', asyn
   const db = connect(await newDatabase())
   const { firstCode } = await prepare(db, clock, { kind: 'house', strict: true, fresh: false })
   expect(firstCode).toMatch(/^[2-9A-HJKMNP-Z]{10}$/)
-  expect(await db.rows('select id from person union all select id from bottle union all select id from formula')).toEqual([])
+  expect(await sqlOn(db)('select id from person union all select id from bottle union all select id from formula')).toEqual([])
   for (const ask of [
     { kind: 'demo' as const, strict: true, fresh: false },
     { kind: 'demo' as const, strict: false, fresh: true },
@@ -65,7 +65,7 @@ describe('the demo', () => {
   afterAll(() => house.close())
 
   test('is rich enough that every screen looks lived in', async () => {
-    const counts = await house.db.one<Record<string, number>>(`select
+    const counts = await house.one<Record<string, number>>(`select
       (select count(*) from formula) as formulas, (select count(*) from jar) as jars, (select count(*) from bottle where retired_at is null) as bottles,
       (select count(*) from person where role = 'technician') as technicians, (select count(*) from person where role = 'member') as members,
       (select count(*) from run where state = 'done') as runs, (select count(*) from chart_row) as chart`)
@@ -79,11 +79,11 @@ describe('the demo', () => {
       'delete from jar_entry',
       `update formula_version set body = body || '{"name": "x"}'`,
     ])
-      await expect(house.db.run(sql)).rejects.toThrow(/append-only/)
+      await expect(house.sql(sql)).rejects.toThrow(/append-only/)
   })
   test('a ledger below zero is refused by the database itself', async () => {
     await expect(
-      house.db.run(
+      house.sql(
         `insert into bottle_entry (id, bottle_id, kind, at, ml) select gen_random_uuid(), id, 'pour-out', now(), -1e6 from bottle limit 1`,
       ),
     ).rejects.toThrow(/would hold/)

@@ -1,27 +1,37 @@
 import { Umzug, SequelizeStorage } from 'umzug'
-import type { Database } from './connection'
+import { oneAtATime } from '../house/queries'
+import type { Database } from '../table/database'
 import { migrations } from './migrations'
-
-/** Any number; it only has to be the same in every process of ours. */
-const migrationLock = 5_210_701
 
 const umzugFor = (db: Database) =>
   new Umzug({
     migrations: migrations.map(({ name, up, down }) => ({
       name,
-      up: () => db.transaction((tx) => db.sequelize.query(up, { transaction: tx, raw: true })),
-      down: () => db.transaction((tx) => db.sequelize.query(down, { transaction: tx, raw: true })),
+      up: () => db.transaction(() => db.sequelize.query(up, { raw: true })),
+      down: () => db.transaction(() => db.sequelize.query(down, { raw: true })),
     })),
     storage: new SequelizeStorage({ sequelize: db.sequelize, tableName: 'migration' }),
     logger: undefined,
   })
 
-/** Runs work while no other process migrates or loads first data. The lock has a connection to itself: the work is not inside its transaction, which would hold what migrations wait for. */
-export const alone = <T>(db: Database, work: () => Promise<T>): Promise<T> =>
-  db.sequelize.transaction(async (tx) => {
-    await db.run('select pg_advisory_xact_lock($1::bigint)', [migrationLock], tx)
-    return work()
+/** Runs work while no other process migrates or loads first data. The lock has a transaction to itself: the work is not inside it, which would hold what migrations wait for. */
+export async function alone<T>(db: Database, work: () => Promise<T>): Promise<T> {
+  let let_go: () => void = () => undefined
+  const worked = new Promise<void>((resolve) => (let_go = resolve))
+  const held = new Promise<void>((resolve, reject) => {
+    db.transaction(async () => {
+      await oneAtATime(db, 'migrations')
+      resolve()
+      await worked
+    }).catch(reject)
   })
+  await held
+  try {
+    return await work()
+  } finally {
+    let_go()
+  }
+}
 
 /** Brings the schema up to date; answers the names of the migrations it ran. */
 export const migrateUp = async (db: Database): Promise<string[]> => (await umzugFor(db).up()).map((migration) => migration.name)

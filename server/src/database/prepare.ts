@@ -1,13 +1,14 @@
 import { usualDueRules } from '@selvrin/core'
+import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import type { Clock } from '../clock'
 import { rebuildCheckpoints } from '../bottle/checkpoint'
+import { newCode, sha256 } from '../credential/password'
 import { loadDemo } from '../demo/load'
-import { idempotencyLifeMs } from '../http/pruning'
-import { newCode, sha256 } from '../session/password'
+import type { Clock } from '../house/clock'
+import type { Database } from '../table/database'
 import { mendClock } from './clockMend'
-import type { Database } from './connection'
 import { alone, migrateUp } from './migrate'
+import { forgetOldAnswers } from './pruning'
 
 export type Kind = 'demo' | 'house'
 
@@ -16,16 +17,12 @@ export class WrongKind extends Error {}
 
 /** What kind this database is; null while it has no schema. */
 export async function kindOf(db: Database): Promise<Kind | null> {
-  const there = await db.one<{ there: string | null }>(`select to_regclass('public.darkroom') as there`)
-  if (!there?.there) {
-    const foreign = await db.one<{ name: string }>(
-      `select tablename as name from pg_tables where schemaname = 'public' and tablename <> 'migration' limit 1`,
-    )
-    if (foreign)
-      throw new WrongKind(`This database holds something else already (a table “${foreign.name}”): give the darkroom an empty one.`)
-    return null
-  }
-  return (await db.one<{ kind: Kind }>('select kind from darkroom'))?.kind ?? null
+  const tables = await db.sequelize.getQueryInterface().showAllTables()
+  if (tables.includes('darkroom')) return (await db.Darkroom.findOne({ attributes: ['kind'] }))?.kind ?? null
+  const foreign = tables.find((name) => name !== 'migration')
+  if (foreign !== undefined)
+    throw new WrongKind(`This database holds something else already (a table “${foreign}”): give the darkroom an empty one.`)
+  return null
 }
 
 /**
@@ -49,37 +46,35 @@ export async function prepare(
       throw new WrongKind('This database holds the demo: --house needs one of its own.')
     if (ask.fresh && before === null && ask.kind === 'house')
       throw new WrongKind('--fresh resets the demo; a house database is never erased.')
-    if (ask.fresh && before === 'demo') await db.run('drop schema public cascade; create schema public')
+    if (ask.fresh && before === 'demo') {
+      await db.sequelize.dropSchema('public', {})
+      await db.sequelize.createSchema('public', {})
+    }
     const migrated = await migrateUp(db)
     const kind = ask.fresh ? 'demo' : (before ?? ask.kind)
-    const marked = await db.rows(
-      `insert into darkroom (kind, name, zone, tap_cold_c, tap_hot_c, room_c) values ($1, $2, $3, $4, $5, $6) on conflict do nothing returning kind`,
-      kind === 'demo' ? ['demo', 'Tidewheel Darkroom', 'Europe/Lisbon', 12, 54, 21] : ['house', 'Our darkroom', 'UTC', null, null, null],
-    )
+    const isNew = (await db.Darkroom.count()) === 0
+    if (isNew) await db.Darkroom.create({ kind, ...(kind === 'demo' ? demoHouse : newHouse) })
     await firstRules(db)
     if (migrated.length > 0 && before !== null) await rebuildCheckpoints(db, false)
-    if (marked.length > 0 && kind === 'demo') await loadDemo(db, clock.now())
+    if (isNew && kind === 'demo') await loadDemo(db, clock.now())
     else await mendClock(db, clock.now())
-    await db.run('delete from idempotency where created_at < $1', [new Date(clock.now() - idempotencyLifeMs)])
+    await forgetOldAnswers(db, clock.now())
     return { kind, migrated, firstCode: kind === 'house' ? await firstCode(db) : null }
   })
 }
 
+const demoHouse = { name: 'Tidewheel Darkroom', zone: 'Europe/Lisbon', tapColdC: 12, tapHotC: 54, roomC: 21 }
+const newHouse = { name: 'Our darkroom', zone: 'UTC' }
+
 /** When tests fall due, to begin with; a technician changes them. */
 async function firstRules(db: Database): Promise<void> {
-  if (await db.one('select id from due_rule limit 1')) return
-  for (const rule of usualDueRules)
-    await db.run(
-      'insert into due_rule (id, family, kind, at_mixing, every_days, every_share, before_critical, active) values ($1, $2, $3, $4, $5, $6, $7, $8)',
-      [uuid(), rule.family, rule.kind, rule.atMixing, rule.everyDays, rule.everyShare, rule.beforeCritical, rule.active],
-    )
+  if ((await db.DueRule.count()) === 0) await db.DueRule.bulkCreate(usualDueRules.map((rule) => ({ ...rule, id: uuid() })))
 }
 
 async function firstCode(db: Database): Promise<string | null> {
+  if ((await db.Person.count({ where: { role: 'technician', passwordHash: { [Op.not]: null } } })) > 0) return null
   const code = newCode(10)
-  const open = await db.rows(
-    `update darkroom set first_code_hash = $1 where not exists (select from person where role = 'technician' and password_hash is not null) returning kind`,
-    [sha256(code)],
-  )
-  return open.length > 0 ? code : null
+  const darkroom = await db.Darkroom.findOne({ rejectOnEmpty: true })
+  await darkroom.update({ firstCodeHash: sha256(code) })
+  return code
 }

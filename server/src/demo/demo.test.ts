@@ -1,8 +1,8 @@
 import { bottleList } from '../bottle/rows'
 import { connect } from '../database/connection'
 import { prepare } from '../database/prepare'
-import { instrumentsOf } from '../proof/rows'
-import { newDatabase } from '../test/house'
+import { instrumentRows } from '../proof/queries'
+import { newDatabase, sqlOn } from '../test/house'
 
 const day = 86_400_000
 
@@ -11,8 +11,8 @@ async function foundAt(time: number) {
   const db = connect(await newDatabase())
   await prepare(db, { now: () => time }, { kind: 'demo', strict: false, fresh: false })
   const bottles = await bottleList(db, { retired: false, limit: 200, after: null }, time)
-  const [process] = (await instrumentsOf(db, { limit: 50, after: null })).filter((one) => one.kind === 'process')
-  const runs = await db.rows<{ number: number }>('select number from run order by number')
+  const [process] = (await instrumentRows(db, { id: null, limit: 50, after: null })).filter((one) => one.kind === 'process')
+  const runs = await sqlOn(db)<{ number: number }>('select number from run order by number')
   await db.close()
   return { bottles, strips: process?.strips ?? [], runs: runs.length }
 }

@@ -1,5 +1,5 @@
-import type { Database } from '../database/connection'
-import { hashPassword } from '../session/password'
+import { hashPassword } from '../credential/password'
+import type { Database } from '../table/database'
 import { instruments } from './instruments'
 import { chartRows, devices, formulaRows, jars, people, shelves, vesselRows } from './loft'
 import { demoPassword, technicians } from './people'
@@ -9,19 +9,19 @@ import { writeSeason } from './writeSeason'
 /** Fills an empty demo database with the Tidewheel Darkroom, its dates relative to `today` (ms). */
 export async function loadDemo(db: Database, today: number): Promise<void> {
   const passwordHash = await hashPassword(demoPassword)
-  await db.transaction(async (tx) => {
-    const [ilse = '', ...others] = await people(db, passwordHash, today, tx)
+  await db.transaction(async () => {
+    const [ilse = '', ...others] = await people(db, passwordHash, today)
     const staff = [ilse, ...others.slice(0, technicians.length - 1)]
     const memberIds = others.slice(technicians.length - 1)
-    const formulas = await formulaRows(db, ilse, today, tx)
-    await jars(db, ilse, today, tx)
-    await devices(db, today, tx)
-    const shelfIds = await shelves(db, tx)
-    const vessels = await vesselRows(db, tx)
-    const chart = await chartRows(db, formulas.ids, ilse, tx)
+    const formulas = await formulaRows(db, ilse, today)
+    await jars(db, ilse, today)
+    await devices(db, today)
+    const shelfIds = await shelves(db)
+    const vessels = await vesselRows(db)
+    const chart = await chartRows(db, formulas.ids, ilse)
     const season = playSeason(today, { memberIds, vessels, chart, formulaIds: formulas.ids })
-    await writeSeason(db, season, { staff, versionIds: formulas.versionIds, shelfIds }, tx)
+    await writeSeason(db, season, { staff, versionIds: formulas.versionIds, shelfIds })
     const strips = season.bottles.filter((bottle) => bottle.formula === 'softBorax')
-    await instruments(db, ilse, today, strips, tx)
+    await instruments(db, ilse, today, strips)
   })
 }

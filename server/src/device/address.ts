@@ -1,7 +1,7 @@
 import { lookup } from 'node:dns/promises'
 import { isIP } from 'node:net'
 import ipaddr from 'ipaddr.js'
-import { Refusal } from '../http/refusal'
+import { Refusal } from '../house/refusal'
 
 const near = ['loopback', 'private', 'linkLocal', 'uniqueLocal']
 

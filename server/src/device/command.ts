@@ -1,6 +1,6 @@
 import { connect } from 'node:net'
 import type { Device } from '@selvrin/core/contract'
-import { Refusal } from '../http/refusal'
+import { Refusal } from '../house/refusal'
 import { addressOf } from './address'
 
 const answerMs = 2000

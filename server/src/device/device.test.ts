@@ -20,7 +20,7 @@ beforeAll(async () => {
   scale = startScale()
   await pointSimulated(house.db, { scale: await listening(scale) })
   // a demo may be running beside the tests, with its thermometer at the usual port
-  await house.db.run(`update device set active = false where kind <> 'scale'`)
+  await house.sql(`update device set active = false where kind <> 'scale'`)
 }, 30_000)
 afterEach(async () => {
   await Promise.all(stops.map((stop) => stop()))

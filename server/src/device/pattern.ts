@@ -1,6 +1,6 @@
 import type { LinePattern } from '@selvrin/core'
 import { RE2JS } from 're2js'
-import { Refusal } from '../http/refusal'
+import { Refusal } from '../house/refusal'
 
 const groupName = /\(\?P?<(\w+)>/g
 

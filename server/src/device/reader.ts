@@ -2,10 +2,9 @@ import { connect, type Socket } from 'node:net'
 import { calibratedPh, correctedTemperature, readDeviceLine, type ThermometerPoint } from '@selvrin/core'
 import type { Device, Reading } from '@selvrin/core/contract'
 import pg from 'pg'
-import type { House } from '../http/route'
+import type { House } from '../house/house'
 import { addressOf } from './address'
 import { linePattern } from './pattern'
-import { deviceRows } from './rows'
 
 /** Whoever holds this lock reads the devices; several servers take turns. */
 const lockKey = 7_150_431
@@ -32,11 +31,14 @@ export function readDevices(house: House): () => Promise<void> {
   }
 
   async function refresh(): Promise<void> {
-    const devices = (
-      await house.db.rows<Followed>(
-        `select d.*, coalesce(i.points, '[]'::jsonb) as points, (select public_devices from darkroom) as "publicAllowed" from (${deviceRows} where active) d left join instrument i on i.device_id = d.id`,
-      )
-    ).filter(() => !ended)
+    const darkroom = await house.db.Darkroom.findOne({ attributes: ['publicDevices'] })
+    const active = await house.db.Device.findAll({
+      where: { active: true },
+      include: [{ association: 'instrument', attributes: ['points'] }],
+    })
+    if (ended) return
+    const publicAllowed = darkroom?.publicDevices ?? false
+    const devices: Followed[] = active.map((row) => ({ ...row.get(), points: row.instrument?.points ?? [], publicAllowed }))
     for (const [id, { device, stop }] of open)
       if (!devices.some((one) => one.id === id && one.version === device.version && one.publicAllowed === device.publicAllowed)) {
         stop()

@@ -1,5 +1,5 @@
 import { checkFormula, type Catalogue, type Formula } from '@selvrin/core'
-import { Refusal } from '../http/refusal'
+import { Refusal } from '../house/refusal'
 
 /** Grave findings of the rules of mixing, as sentences. What never meets is no matter of reasons where it is mixed. */
 export const graveFindings = (formula: Formula, catalogue: Catalogue): string[] =>

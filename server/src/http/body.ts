@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import type { Endpoint } from '@selvrin/core/contract'
 import express, { type Request, type RequestHandler, type Response } from 'express'
 import multer from 'multer'
-import { Refusal } from './refusal'
+import { Refusal } from '../house/refusal'
 
 /** Most bytes of a body where the endpoint does not say, and where nobody has signed in. */
 const usualBytes = 64_000

@@ -1,7 +1,7 @@
 import { hostname, networkInterfaces } from 'node:os'
 import { isIP } from 'node:net'
 import type { RequestHandler } from 'express'
-import type { House } from './route'
+import type { House } from '../house/house'
 
 /** ms a list of names is believed before it is asked for again */
 const freshMs = 5_000
@@ -36,7 +36,7 @@ export function ownHost({ db }: House, more: string[]): RequestHandler {
     if (Date.now() - askedAt < freshMs) return false
     askedAt = Date.now()
     own = ownNames()
-    const row = await db.one<{ hosts: string[] }>('select hosts from darkroom').catch(() => undefined)
+    const row = await db.Darkroom.findOne({ attributes: ['hosts'] }).catch(() => null)
     set = new Set((row?.hosts ?? []).map(nameOf))
     return own.has(name) || set.has(name)
   }

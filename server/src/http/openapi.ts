@@ -9,7 +9,7 @@ const isEmpty = (schema: z.ZodType): boolean => schema instanceof z.ZodObject &&
 /** The OpenAPI document of every route, made from the contract. */
 export function openApi() {
   const paths: Record<string, Record<string, unknown>> = {}
-  for (const { method, path, access, summary, params, query, body, response, file } of endpoints) {
+  for (const { method, path, access, summary, params, query, body, response, file, unkeyed } of endpoints) {
     const of = (schema: z.ZodObject, where: 'path' | 'query') =>
       Object.entries(schema.shape).map(([name, type]) => ({
         name,
@@ -26,7 +26,7 @@ export function openApi() {
         parameters: [
           ...of(params, 'path'),
           ...of(query, 'query'),
-          ...(method === 'GET' || path.startsWith('/api/session')
+          ...(method === 'GET' || unkeyed
             ? []
             : [{ name: 'Idempotency-Key', in: 'header', required: true, schema: { type: 'string', pattern: '^[\\w-]{8,80}$' } }]),
         ],

@@ -94,8 +94,8 @@ test('many writes at once on a small pool do not wait for a second connection ea
   const worked = await Promise.all(
     Array.from({ length: 40 }, () =>
       small.transaction(async () => {
-        const [a] = await small.rows<{ pid: number }>('select pg_backend_pid() as pid')
-        const [b] = await small.rows<{ pid: number }>('select pg_backend_pid() as pid, pg_sleep(0.01)')
+        const [a] = await small.query<{ pid: number }>('select pg_backend_pid() as pid')
+        const [b] = await small.query<{ pid: number }>('select pg_backend_pid() as pid, pg_sleep(0.01)')
         return a?.pid === b?.pid
       }),
     ),

@@ -1,5 +1,14 @@
-/** One page of a list: rows are asked one more than the limit, to know whether there are more. */
-export const pageOf = <T extends { id: string }>(rows: T[], limit: number): { rows: T[]; after: string | null } => {
-  const shown = rows.slice(0, limit)
-  return { rows: shown, after: rows.length > limit ? (shown.at(-1)?.id ?? null) : null }
+import { Op } from 'sequelize'
+
+/** A page of a list out of one row more than asked for. */
+export function pageOf<T extends { id: string }>(rows: T[], limit: number): { rows: T[]; after: string | null } {
+  const page = rows.slice(0, limit)
+  return { rows: page, after: rows.length > limit ? (page.at(-1)?.id ?? null) : null }
 }
+
+/** Rows in the order of their ids from behind `after` on, one more than asked for. */
+export const byId = ({ limit, after }: { limit: number; after?: string | undefined }, direction: 'asc' | 'desc' = 'asc') => ({
+  where: after === undefined ? {} : { id: { [direction === 'asc' ? Op.gt : Op.lt]: after } },
+  order: [['id', direction]] as [string, string][],
+  limit: limit + 1,
+})

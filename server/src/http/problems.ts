@@ -2,7 +2,7 @@ import { DomainError } from '@selvrin/core'
 import type { Problem } from '@selvrin/core/contract'
 import type { ErrorRequestHandler } from 'express'
 import type { z } from 'zod'
-import { Refusal } from './refusal'
+import { Refusal } from '../house/refusal'
 
 interface Answer {
   status: number
@@ -83,6 +83,8 @@ function answerFor(error: unknown): Answer | undefined {
   if (error instanceof DomainError) return { status: 422, problem: { code: error.code, message: error.message } }
   if (typeof error !== 'object' || error === null) return undefined
   const { name, original: inner } = error as { name?: string; original?: unknown }
+  if (name === 'SequelizeOptimisticLockError')
+    return { status: 409, problem: { code: 'stale', message: 'Someone changed this meanwhile. Load the page again.' } }
   if ((name !== undefined && unreachable.includes(name)) || isLost(error) || isLost(inner)) return unavailable
   const { original, type, status } = error as { original?: { code?: string; constraint?: string }; type?: string; status?: number }
   if (typeof original?.code === 'string') return databaseAnswer({ ...original, code: original.code })

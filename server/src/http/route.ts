@@ -1,20 +1,13 @@
 import { schemaSentence, type Endpoint, type FileAnswer } from '@selvrin/core/contract'
 import type { Request, Response, Router } from 'express'
-import type { Transaction } from 'sequelize'
 import type { z } from 'zod'
-import type { Clock } from '../clock'
-import type { Database } from '../database/connection'
-import { personOf, type Who } from '../session/cookie'
-import { readBody, requestHash, type Upload } from './body'
+import type { House } from '../house/house'
+import { readBody, type Upload } from './body'
 import { loosened } from './loosened'
+import { once } from './once'
 import { schemaProblem } from './problems'
-import { Refusal } from './refusal'
-
-/** What every route works with. */
-export interface House {
-  db: Database
-  clock: Clock
-}
+import { Refusal } from '../house/refusal'
+import { personOf, type Who } from './who'
 
 export interface Call<E extends Endpoint> extends House {
   params: z.output<E['params']>
@@ -24,8 +17,6 @@ export interface Call<E extends Endpoint> extends House {
   who: Who
   /** ms */
   now: number
-  /** the request's own transaction; reads have none */
-  tx?: Transaction
   /** the file that came along, where the endpoint takes one */
   upload: Upload | null
   /** what `before` found out, outside of any transaction */
@@ -33,11 +24,23 @@ export interface Call<E extends Endpoint> extends House {
   request: Request
   response: Response
 }
+/** What answers an endpoint of the contract: a write inside one transaction, which every statement of it goes into. */
+export type Handler<E extends Endpoint> = (call: Call<E>) => Promise<z.input<E['response']>>
 
-type Handler<E extends Endpoint> = (call: Call<E>) => Promise<z.input<E['response']>>
+interface Aside<E extends Endpoint> {
+  /** what takes long, or asks elsewhere, and is done before the transaction begins, while no row is locked: hashing a password, reading a picture */
+  before?: (call: Call<E>) => Promise<unknown>
+}
+/** An endpoint and what answers it: one line of a subject's table of contents. */
+export interface Route {
+  endpoint: Endpoint
+  handler: Handler<Endpoint>
+  aside: Aside<Endpoint>
+}
+export const answers = <E extends Endpoint>(endpoint: E, handler: Handler<E>, aside: Aside<E> = {}): Route =>
+  ({ endpoint, handler, aside }) as unknown as Route
 
 const nobody: Who = { id: '', role: 'member', tokenHash: '' }
-const keyPattern = /^[\w-]{8,80}$/
 
 function parsed<T extends z.ZodType>(schema: T, value: unknown, status: number): z.output<T> {
   const result = schema.safeParse(value, { error: schemaSentence })
@@ -54,41 +57,6 @@ function allow(endpoint: Endpoint, who: Who | null): Who {
   return who
 }
 
-/** Same key and body → the stored answer; the same key with another body is refused. Runs inside the request's transaction. */
-async function once<T>(
-  { db }: House,
-  endpoint: Endpoint,
-  who: Who,
-  request: Request,
-  upload: Upload | null,
-  now: number,
-  tx: Transaction,
-  work: () => Promise<T>,
-): Promise<T> {
-  const key = request.get('idempotency-key') ?? ''
-  if (!keyPattern.test(key)) throw new Refusal(400, 'no-key', 'A write needs an Idempotency-Key header of 8 to 80 letters and digits.')
-  const hash = requestHash(request, upload, !endpoint.password)
-  const fresh = await db.rows(
-    'insert into idempotency (person_id, key, request_hash, created_at) values ($1, $2, $3, $4) on conflict do nothing returning key',
-    [who.id, key, hash, new Date(now)],
-    tx,
-  )
-  if (fresh.length === 0) {
-    const kept = await db.one<{ request_hash: string; answer: T | null }>(
-      'select request_hash, answer from idempotency where person_id = $1 and key = $2',
-      [who.id, key],
-      tx,
-    )
-    if (kept?.request_hash !== hash) throw new Refusal(422, 'key-reused', 'This Idempotency-Key was used for another request.')
-    if (kept.answer === null) throw new Refusal(409, 'shown-once', 'That code was shown already and is not kept. Make a new one.')
-    return kept.answer
-  }
-  const answer = await work()
-  if (!endpoint.secret)
-    await db.run('update idempotency set answer = $3 where person_id = $1 and key = $2', [who.id, key, JSON.stringify(answer)], tx)
-  return answer
-}
-
 /** Shown in the browser, never run by it: the content security policy of the pages does not let a file do anything. */
 function sendFile(response: Response, { name, type, bytes }: FileAnswer): void {
   response.setHeader('content-type', type)
@@ -97,16 +65,11 @@ function sendFile(response: Response, { name, type, bytes }: FileAnswer): void {
   response.end(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength))
 }
 
-interface Aside<E extends Endpoint> {
-  /** what takes long, or asks elsewhere, and is done before the transaction begins, while no row is locked: hashing a password, reading a picture */
-  before?: (call: Call<E>) => Promise<unknown>
-}
-
 /**
- * Adds a route of the contract: checks who asks before anything that was sent is read, then what was sent, runs writes once and in one transaction, and sends
- * only what the contract names.
+ * Serves an endpoint of the contract: checks who asks before anything that was sent is read, then what was sent, runs writes once and in one transaction, and
+ * sends only what the contract names.
  */
-export function route<E extends Endpoint>(router: Router, house: House, endpoint: E, handler: Handler<E>, aside: Aside<E> = {}): void {
+export function serve(router: Router, house: House, { endpoint, handler, aside }: Route): void {
   const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
   // what was written is read back whatever its figures are
   const answered = endpoint.file ? endpoint.response : loosened(endpoint.response)
@@ -118,13 +81,13 @@ export function route<E extends Endpoint>(router: Router, house: House, endpoint
     const query = parsed(endpoint.query, request.query, 400)
     const upload = await readBody(endpoint, request, response, person !== null)
     const body = parsed(endpoint.body, request.body ?? {}, 400)
-    const call = { ...house, params, query, body, who, now, upload, before: undefined, request, response } as Call<E>
+    const call = { ...house, params, query, body, who, now, upload, before: undefined, request, response } as Call<Endpoint>
     call.before = await aside.before?.(call)
-    const send = async (tx?: Transaction) => answered.parse(await handler(tx ? { ...call, tx } : call)) as z.output<E['response']>
+    const send = async () => answered.parse(await handler(call))
     const answer =
-      endpoint.method === 'GET' || endpoint.path.startsWith('/api/session')
+      endpoint.method === 'GET' || endpoint.unkeyed
         ? await send()
-        : await house.db.transaction((tx) => once(house, endpoint, who, request, upload, now, tx, () => send(tx)))
+        : await house.db.transaction(() => once(house, { endpoint, who, request, upload, now }, send))
     if (endpoint.file) sendFile(response, answer as FileAnswer)
     else response.json(answer)
   })

@@ -196,7 +196,7 @@ test('10,000 rows of a chart are written at once, or not at all', async () => {
   const lines = Array.from({ length: 10_000 }, (_, i) => `Test film ${i},"${name}",1+1,100,20 °C,${5 + (i % 10)}:30`)
   const rows = rowsOf('chart', ['film,formula,dilution,ei,temperature,time', ...lines].join('\n'), shelf)
   const { id } = await stage('chart', rows)
-  const count = async () => (await house.db.one<{ n: number }>(`select count(*) as n from chart_row where film like 'Test film %'`))?.n
+  const count = async () => (await house.one<{ n: number }>(`select count(*) as n from chart_row where film like 'Test film %'`))?.n
   expect(await count()).toBe(0)
   expect((await ilse.call(api.import.apply, { params: { id } })).body.written).toBe(10_000)
   expect(await count()).toBe(10_000)
@@ -212,7 +212,7 @@ test('a cancelled or incomplete import writes nothing', async () => {
   )
   expect(rows.map((row) => row.kind === 'jars' && Math.round(row.grams))).toEqual([227, 1000])
   const half = await stage('jars', rows)
-  await house.db.run('delete from import_row where import_id = $1 and position = 1', [half.id])
+  await house.sql('delete from import_row where import_id = $1 and position = 1', [half.id])
   expect((await ilse.call(api.import.apply, { params: { id: half.id } })).body.code).toBe('incomplete')
   expect((await ilse.call(api.import.cancel, { params: { id: half.id } })).status).toBe(200)
   expect((await ilse.call(api.import.apply, { params: { id: half.id } })).body.code).toBe('import-over')

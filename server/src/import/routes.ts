@@ -1,124 +1,97 @@
 import { chemicalOf } from '@selvrin/core'
 import { api, type ImportRow } from '@selvrin/core/contract'
-import type { Router } from 'express'
-import type { Transaction } from 'sequelize'
+import { Op } from 'sequelize'
+import { catalogueOf } from '../chemical/chemistry'
 import { graveFindings, requireReason } from '../formula/overrule'
 import { usedFormula } from '../formula/used'
-import { catalogueOf } from '../chemical/chemistry'
-import { notFound, Refusal } from '../http/refusal'
-import { route, type House } from '../http/route'
-import { writeChart, writeFormulas, writeJars, writeShelves, writeTanks } from './write'
+import { notFound, Refusal } from '../house/refusal'
+import { answers, type Handler } from '../http/route'
+import type { Database } from '../table/database'
+import { writeChart, writeFormulas, writeJars, writeShelves, writeTanks, type Rows, type Write } from './write'
 import { writeBottles, writeLedger, writeTests } from './writeLedger'
 
-interface Import {
-  kind: ImportRow['kind']
-  state: string
-  rows: number
+const dayMs = 86_400_000
+
+type Writers = { [K in ImportRow['kind']]: (write: Write, rows: Rows<K>) => Promise<number> }
+/** Who writes rows of a kind; each answers how many it wrote. */
+const writers: Writers = {
+  formulas: writeFormulas,
+  shelves: writeShelves,
+  tanks: writeTanks,
+  jars: writeJars,
+  chart: writeChart,
+  bottles: writeBottles,
+  ledger: writeLedger,
+  tests: writeTests,
 }
 
-export function importRoutes(router: Router, house: House): void {
-  const { db } = house
-
-  /** An import as whoever began it goes on with it: nobody writes what someone else has laid ready. */
-  async function openImport(id: string, by: string, tx: Transaction | undefined): Promise<Import> {
-    const row = await db.one<Import & { by: string | null }>(
-      'select kind, state, rows, by_person as by from import where id = $1 for update',
-      [id],
-      tx,
+/** An import as whoever began it goes on with it: nobody writes what someone else has laid ready. */
+async function openImport(db: Database, id: string, by: string) {
+  const row = await db.Import.findByPk(id, { lock: true })
+  if (!row) throw notFound('import')
+  if (row.byPerson !== by) throw new Refusal(403, 'not-yours', 'Someone else laid this import ready. Read the file in yourself.')
+  if (row.state !== 'open')
+    throw new Refusal(
+      409,
+      'import-over',
+      row.state === 'done' ? 'This import is written already.' : 'This import was cancelled. Begin it again.',
     )
-    if (!row) throw notFound('import')
-    if (row.by !== by) throw new Refusal(403, 'not-yours', 'Someone else laid this import ready. Read the file in yourself.')
-    if (row.state !== 'open')
-      throw new Refusal(
-        409,
-        'import-over',
-        row.state === 'done' ? 'This import is written already.' : 'This import was cancelled. Begin it again.',
-      )
-    return row
+  return row
+}
+
+const begin: Handler<typeof api.import.begin> = async ({ db, body: { id, kind, rows }, who, now }) => {
+  // what was begun and left behind is nobody's any more
+  await db.Import.destroy({ where: { state: 'open', at: { [Op.lt]: now - dayMs } } })
+  await db.Import.create({ id, kind, rows, byPerson: who.id, at: now })
+  return { staged: 0, rows }
+}
+
+const stage: Handler<typeof api.import.stage> = async ({ db, params: { id: importId }, body: { from, rows }, who }) => {
+  const open = await openImport(db, importId, who.id)
+  if (from + rows.length > open.rows)
+    throw new Refusal(422, 'too-many-rows', `This import was begun with ${open.rows} rows, and these go beyond. Begin it again.`)
+  const catalogue = await catalogueOf(db)
+  for (const [i, row] of rows.entries()) {
+    if (row.kind !== open.kind) throw new Refusal(422, 'other-kind', `Row ${from + i + 1} is of another kind than this import.`)
+    if (row.kind === 'jars') chemicalOf(row.body.chemical, catalogue)
+    // a grave finding wants its reason here as it does on the formula's own page
+    if (row.kind === 'formulas') requireReason(graveFindings(usedFormula(row.id, row.body), catalogue), row.overrule, 'kept')
   }
-
-  route(router, house, api.import.begin, async ({ body, who, now, tx }) => {
-    // what was begun and left behind is nobody's any more
-    await db.run(`delete from import where state = 'open' and at < $1`, [new Date(now - 86_400_000)], tx)
-    await db.run(
-      'insert into import (id, kind, rows, by_person, at) values ($1, $2, $3, $4, $5)',
-      [body.id, body.kind, body.rows, who.id, new Date(now)],
-      tx,
-    )
-    return { staged: 0, rows: body.rows }
-  })
-
-  route(router, house, api.import.stage, async ({ params, body, who, tx }) => {
-    const open = await openImport(params.id, who.id, tx)
-    if (body.from + body.rows.length > open.rows)
-      throw new Refusal(422, 'too-many-rows', `This import was begun with ${open.rows} rows, and these go beyond. Begin it again.`)
-    const catalogue = await catalogueOf(db, tx)
-    for (const [i, row] of body.rows.entries()) {
-      if (row.kind !== open.kind) throw new Refusal(422, 'other-kind', `Row ${body.from + i + 1} is of another kind than this import.`)
-      if (row.kind === 'jars') chemicalOf(row.body.chemical, catalogue)
-      // a grave finding wants its reason here as it does on the formula's own page
-      if (row.kind === 'formulas') requireReason(graveFindings(usedFormula(row.id, row.body), catalogue), row.overrule, 'kept')
-    }
-    await db.run(
-      `insert into import_row (import_id, position, row) select $1, $2 + n - 1, r from jsonb_array_elements($3::jsonb) with ordinality as t(r, n)
-       on conflict (import_id, position) do update set row = excluded.row`,
-      [params.id, body.from, JSON.stringify(body.rows)],
-      tx,
-    )
-    const staged = await db.one<{ count: number }>('select count(*) as count from import_row where import_id = $1', [params.id], tx)
-    return { staged: staged?.count ?? 0, rows: open.rows }
-  })
-
-  route(router, house, api.import.apply, async ({ params, who, now, tx }) => {
-    const open = await openImport(params.id, who.id, tx)
-    const rows = (
-      await db.rows<{ row: ImportRow }>('select row from import_row where import_id = $1 order by position', [params.id], tx)
-    ).map((one) => one.row)
-    if (rows.length !== open.rows)
-      throw new Refusal(409, 'incomplete', `Only ${rows.length} of ${open.rows} rows arrived. Nothing was written; send the rest.`)
-    const write = { db, by: who.id, now, tx }
-    await writeFormulas(
-      write,
-      rows.filter((row) => row.kind === 'formulas'),
-    )
-    await writeShelves(
-      write,
-      rows.filter((row) => row.kind === 'shelves'),
-    )
-    await writeTanks(
-      write,
-      rows.filter((row) => row.kind === 'tanks'),
-    )
-    await writeJars(
-      write,
-      rows.filter((row) => row.kind === 'jars'),
-    )
-    await writeChart(
-      write,
-      rows.filter((row) => row.kind === 'chart'),
-    )
-    await writeBottles(
-      write,
-      rows.filter((row) => row.kind === 'bottles'),
-    )
-    const lines = await writeLedger(
-      write,
-      rows.filter((row) => row.kind === 'ledger'),
-    )
-    const tests = await writeTests(
-      write,
-      rows.filter((row) => row.kind === 'tests'),
-    )
-    const passedOver = open.kind === 'ledger' ? rows.length - lines : open.kind === 'tests' ? rows.length - tests : 0
-    await db.run(`update import set state = 'done' where id = $1`, [params.id], tx)
-    await db.run('delete from import_row where import_id = $1', [params.id], tx)
-    return { written: rows.length - passedOver }
-  })
-
-  route(router, house, api.import.cancel, async ({ params, who, tx }) => {
-    await openImport(params.id, who.id, tx)
-    await db.run(`update import set state = 'cancelled' where id = $1`, [params.id], tx)
-    await db.run('delete from import_row where import_id = $1', [params.id], tx)
-    return { done: true as const }
-  })
+  await db.ImportRow.bulkCreate(
+    rows.map((row, i) => ({ importId, position: from + i, row })),
+    { updateOnDuplicate: ['row'] },
+  )
+  return { staged: await db.ImportRow.count({ where: { importId } }), rows: open.rows }
 }
+
+const close = async (db: Database, id: string, state: 'done' | 'cancelled'): Promise<void> => {
+  await db.Import.update({ state }, { where: { id } })
+  await db.ImportRow.destroy({ where: { importId: id } })
+}
+
+const apply: Handler<typeof api.import.apply> = async ({ db, params: { id }, who, now }) => {
+  const open = await openImport(db, id, who.id)
+  const staged = await db.ImportRow.findAll({ attributes: ['row'], where: { importId: id }, order: [['position', 'asc']], raw: true })
+  if (staged.length !== open.rows)
+    throw new Refusal(409, 'incomplete', `Only ${staged.length} of ${open.rows} rows arrived. Nothing was written; send the rest.`)
+  const write = writers[open.kind] as (write: Write, rows: ImportRow[]) => Promise<number>
+  const written = await write(
+    { db, by: who.id, now },
+    staged.map((one) => one.row),
+  )
+  await close(db, id, 'done')
+  return { written }
+}
+
+const cancel: Handler<typeof api.import.cancel> = async ({ db, params: { id }, who }) => {
+  await openImport(db, id, who.id)
+  await close(db, id, 'cancelled')
+  return { done: true as const }
+}
+
+export const importRoutes = [
+  answers(api.import.begin, begin),
+  answers(api.import.stage, stage),
+  answers(api.import.apply, apply),
+  answers(api.import.cancel, cancel),
+]

@@ -1,9 +1,8 @@
 import { showMass } from '@selvrin/core'
-import type { JarEntry, JarPage } from '@selvrin/core/contract'
-import type { Transaction } from 'sequelize'
-import type { Database } from '../database/connection'
-import { notFound, Refusal } from '../http/refusal'
-import { jarPage, lockJar, writeJarEntry } from './rows'
+import type { api, JarEntry } from '@selvrin/core/contract'
+import { notFound, Refusal } from '../house/refusal'
+import type { Handler } from '../http/route'
+import { jarPage, lockJar } from './rows'
 
 const words: Record<JarEntry['kind'], string> = {
   receive: 'filling',
@@ -25,14 +24,10 @@ function brokenBy(oldestFirst: JarEntry[], without: string): JarEntry | null {
 }
 
 /** Takes one line of a jar back by a second one; refused where a later line needs it. */
-export async function reverseJarEntry(
-  db: Database,
-  asked: { jarId: string; entryId: string; newId: string; reason: string; by: string; now: number },
-  tx: Transaction | undefined,
-): Promise<JarPage> {
-  await lockJar(db, asked.jarId, tx)
-  const { ledger } = await jarPage(db, asked.jarId, tx)
-  const entry = ledger.find((one) => one.id === asked.entryId)
+export const reverseLine: Handler<typeof api.jar.reverse> = async ({ db, params, body, who, now }) => {
+  await lockJar(db, params.id)
+  const { ledger } = await jarPage(db, params.id)
+  const entry = ledger.find((one) => one.id === params.entryId)
   if (!entry) throw notFound('line of the ledger')
   if (entry.reversedBy !== null || entry.kind === 'reverse') throw new Refusal(409, 'reversed', 'That line has been taken back already.')
   const broken = brokenBy([...ledger].reverse(), entry.id)
@@ -42,19 +37,7 @@ export async function reverseJarEntry(
       'needed',
       `That line cannot be taken back: the ${words[broken.kind]} of ${showMass(Math.abs(broken.grams))} after it would have come from nothing. Take that one back first.`,
     )
-  await writeJarEntry(
-    db,
-    {
-      id: asked.newId,
-      jarId: asked.jarId,
-      kind: 'reverse',
-      grams: -entry.grams,
-      at: asked.now,
-      by: asked.by,
-      note: asked.reason,
-      reverses: entry.id,
-    },
-    tx,
-  )
-  return jarPage(db, asked.jarId, tx)
+  const line = { id: body.newId, jarId: params.id, kind: 'reverse' as const, grams: -entry.grams, note: body.reason, reverses: entry.id }
+  await db.JarEntry.create({ ...line, at: now, byPerson: who.id })
+  return jarPage(db, params.id)
 }

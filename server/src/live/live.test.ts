@@ -86,7 +86,7 @@ test('only who is signed in may listen', async () => {
 test('a listener is told to fetch everything again when the server had lost its own ear', async () => {
   const response = await fetch(`${house.url}/api/events`, { headers: { cookie: ilse.cookie } })
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
-  await house.db.run(
+  await house.sql(
     `select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and query ilike 'listen selvrin%'`,
   )
   let text = ''

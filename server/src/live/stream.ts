@@ -1,8 +1,8 @@
 import { liveEvent, memberSubjects, reading } from '@selvrin/core/contract'
 import type { Response, Router } from 'express'
 import pg from 'pg'
-import type { House } from '../http/route'
-import { personOf, whoIs, type Who } from '../session/cookie'
+import type { House } from '../house/house'
+import { personOf, whoIs, type Who } from '../http/who'
 
 const retryMs = 1000
 const beatMs = 25_000

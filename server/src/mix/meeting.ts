@@ -11,11 +11,10 @@ import {
   type MixState,
 } from '@selvrin/core'
 import type { Mix } from '@selvrin/core/contract'
-import type { Transaction } from 'sequelize'
 import { contentsOf } from '../bottle/contents'
-import type { Database } from '../database/connection'
-import { notFound, Refusal } from '../http/refusal'
-import { stateOf } from './rows'
+import { stateOf } from '../formula/mixed'
+import { notFound, Refusal } from '../house/refusal'
+import type { Database } from '../table/database'
 
 /** Refuses a mix in which what really goes in never meets. */
 function requireHarmless(formula: Formula, what: string, catalogue: Catalogue): void {
@@ -30,13 +29,8 @@ export async function jarEvent(
   state: MixState,
   event: { id: string; step: number; jarId: string },
   catalogue: Catalogue,
-  tx: Transaction | undefined,
 ): Promise<Extract<MixEvent, { kind: 'jar' }>> {
-  const jar = await db.one<{ chemical: string; assay: number | null; lot: string }>(
-    'select chemical, assay, lot from jar where id = $1',
-    [event.jarId],
-    tx,
-  )
+  const jar = await db.Jar.findByPk(event.jarId, { attributes: ['chemical', 'assay', 'lot'], raw: true })
   const line = state.lines[event.step]
   if (!jar || !line) throw notFound('jar')
   // a jar of other work is refused by core
@@ -62,9 +56,8 @@ export async function requireStock(
   { line }: MixLine,
   bottleId: string,
   catalogue: Catalogue,
-  tx: Transaction | undefined,
 ): Promise<void> {
-  const held = await contentsOf(db, bottleId, catalogue, tx)
+  const held = await contentsOf(db, bottleId, catalogue)
   const works = held.additions.some(({ chemical }) => {
     const [a, b] = [chemicalOf(chemical, catalogue), line.chemical]
     return a.id === b.id || (a.group !== undefined && a.group === b.group)

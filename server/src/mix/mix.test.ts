@@ -64,7 +64,7 @@ test('a jar that held more than its record is corrected; a mix given up takes wh
   await mix.record({ kind: 'water', celsius: 15 }, { kind: 'weigh', step: 0, amount: 80, jarId: other.id, sure: true })
   expect((await ilse.send('POST', `/api/mixes/${mix.id}/abandon`, { reason: 'caked' })).status).toBe(200)
   expect((await jarOf('sodium-hydroxide')).grams).toBeCloseTo(0, 6)
-  const lines = await house.db.rows<{ kind: string; grams: number }>(
+  const lines = await house.sql<{ kind: string; grams: number }>(
     'select kind, grams from jar_entry where jar_id = $1 and mix_id is not null order by grams desc',
     [other.id],
   )
@@ -196,7 +196,7 @@ test('a second person looks, not the one who weighed, at what the darkroom wants
   expect((await check(ilse, { login: 'odo', password: 'wrong' })).body.code).toBe('wrong-password')
   const looked = await check(ilse, { login: 'odo', password: 'tide-mill-loft' })
   expect((looked.body.record as { checkedBy: string }[])[1]?.checkedBy).toMatch(/^Odo/)
-  expect(JSON.stringify(await house.db.rows('select * from idempotency'))).not.toContain('tide-mill-loft')
+  expect(JSON.stringify(await house.sql('select * from idempotency'))).not.toContain('tide-mill-loft')
   expect((await mix.record({ kind: 'dissolved', step: 1 })).status).toBe(200)
 })
 

@@ -1,15 +1,20 @@
-import { mixState, whatCounts, type Catalogue, type MixEvent, type MixState } from '@selvrin/core'
+import { whatCounts, type MixEvent, type MixState } from '@selvrin/core'
 import type { Mix, MixSummary } from '@selvrin/core/contract'
-import type { Transaction } from 'sequelize'
-import { usedFormula } from '../formula/used'
 import { catalogueOf } from '../chemical/chemistry'
-import type { Database } from '../database/connection'
-import { notFound, Refusal } from '../http/refusal'
+import { stateOf } from '../formula/mixed'
+import { versionOf } from '../formula/rows'
+import { nameOf, withName } from '../house/left'
+import { notFound, Refusal } from '../house/refusal'
+import type { Database, Row } from '../table/database'
 
-export const mixSummaries = `
-  select m.id, m.state, v.formula_id as "formulaId", v.body ->> 'name' as "formulaName", v.body ->> 'family' as family, m.final_ml as "finalMl",
-    coalesce(p.name, 'someone who left') as by, m.started_at as "startedAt"
-  from mix m join formula_version v on v.id = m.formula_version_id left join person p on p.id = m.started_by`
+/** A mix with its version and who began it. */
+export const withFormula = { include: [withName(), { association: 'madeOf', include: [withName()] }] }
+
+export function summaryOf(row: Row<'Mix'>): MixSummary {
+  const { formulaId, body } = row.madeOf as NonNullable<typeof row.madeOf>
+  const { id, state, finalMl, startedAt } = row
+  return { id, state, formulaId, formulaName: body.name, family: body.family, finalMl, by: nameOf(row.by), startedAt }
+}
 
 interface EventRow {
   event: MixEvent
@@ -17,58 +22,47 @@ interface EventRow {
   byId: string | null
 }
 
-export async function mixRow(db: Database, id: string, tx?: Transaction): Promise<Mix> {
-  const summary = await db.one<MixSummary>(`${mixSummaries} where m.id = $1`, [id], tx)
-  const own = await db.one<{ secondCheck: boolean; note: string; overruled: string | null }>(
-    'select second_check as "secondCheck", note, overruled from mix where id = $1',
-    [id],
-    tx,
-  )
-  if (!summary || !own) throw notFound('mix')
-  const formula = await db.one<Mix['formula']>(
-    `select v.id as "versionId", v.number, coalesce(p.name, 'someone who left') as "changedBy", v.changed_at as "changedAt", v.overruled, v.body
-     from mix m join formula_version v on v.id = m.formula_version_id left join person p on p.id = v.changed_by where m.id = $1`,
-    [id],
-    tx,
-  )
-  const rows = await eventRows(db, id, tx)
-  const bottles = await db.rows<{ id: string }>(
-    'select bottle.id from bottle join batch on batch.id = bottle.batch_id where batch.mix_id = $1 and bottle.from_bottle_id is null order by bottle.letter, bottle.number',
-    [id],
-    tx,
-  )
-  const mix = { ...summary, ...own, formula: formula as Mix['formula'], events: rows.map((row) => row.event) }
-  const batchPh = await db.one<{ ph: number | null; celsius: number | null }>(
-    'select ph, ph_celsius as celsius from batch where mix_id = $1',
-    [id],
-    tx,
-  )
+export const eventRows = async (db: Database, mixId: string): Promise<EventRow[]> =>
+  (await db.MixEvent.findAll({ where: { mixId }, include: [withName()], order: [['position', 'asc']] })).map((row) => ({
+    event: row.event,
+    by: nameOf(row.by),
+    byId: row.byPerson,
+  }))
+
+const bottlesOf = async (db: Database, batchId: string): Promise<string[]> => {
+  const where = { batchId, fromBottleId: null }
+  const order: [string, string][] = [
+    ['letter', 'asc'],
+    ['number', 'asc'],
+  ]
+  return (await db.Bottle.findAll({ attributes: ['id'], where, order, raw: true })).map((bottle) => bottle.id)
+}
+
+export async function mixRow(db: Database, id: string): Promise<Mix> {
+  const row = await db.Mix.findByPk(id, { include: [...withFormula.include, { association: 'batch' }] })
+  if (!row?.madeOf) throw notFound('mix')
+  const { batch } = row
+  const rows = await eventRows(db, id)
+  const { secondCheck, note, overruled } = row
+  const mix = { ...summaryOf(row), secondCheck, note, overruled, formula: versionOf(row.madeOf), events: rows.map((one) => one.event) }
   return {
     ...mix,
-    batchPh: batchPh ?? null,
-    record: recordOf(stateOf(mix, await catalogueOf(db, tx)), rows),
-    bottleIds: bottles.map((bottle) => bottle.id),
+    batchPh: batch ? { ph: batch.ph, celsius: batch.phCelsius } : null,
+    record: recordOf(stateOf(mix, await catalogueOf(db)), rows),
+    bottleIds: batch ? await bottlesOf(db, batch.id) : [],
   }
 }
 
-export const eventRows = (db: Database, mixId: string, tx?: Transaction): Promise<EventRow[]> =>
-  db.rows<EventRow>(
-    `select e.event, coalesce(p.name, 'someone who left') as by, e.by_person as "byId" from mix_event e left join person p on p.id = e.by_person where e.mix_id = $1 order by e.position`,
-    [mixId],
-    tx,
-  )
-
 /** The mix with its row locked; one that is over is refused. */
-export async function openMix(db: Database, id: string, tx: Transaction | undefined): Promise<Mix> {
-  await db.rows('select id from mix where id = $1 for update', [id], tx)
-  const mix = await mixRow(db, id, tx)
+export async function openMix(db: Database, id: string): Promise<Mix> {
+  await lockMix(db, id)
+  const mix = await mixRow(db, id)
   if (mix.state !== 'open')
     throw new Refusal(409, 'mix-over', mix.state === 'done' ? 'This mix is bottled already.' : 'This mix was given up.')
   return mix
 }
 
-export const stateOf = (mix: Pick<Mix, 'formulaId' | 'formula' | 'finalMl' | 'events' | 'secondCheck'>, catalogue: Catalogue): MixState =>
-  mixState(usedFormula(mix.formulaId, mix.formula.body), mix.finalMl, mix.events, mix.secondCheck, catalogue)
+export const lockMix = (db: Database, id: string): Promise<unknown> => db.Mix.findByPk(id, { attributes: ['id'], lock: true })
 
 /** Line by line what was weighed of which lot, how far it may be off, by whom and who looked at it. */
 function recordOf(state: MixState, rows: EventRow[]): Mix['record'] {

@@ -1,12 +1,13 @@
 import { chemicalOf, productGrams, whatCounts, type Catalogue } from '@selvrin/core'
 import type { Mix } from '@selvrin/core/contract'
-import type { Transaction } from 'sequelize'
+import { col, fn } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { lockBottles, writeEntry } from '../bottle/ledger'
 import { bottlesById } from '../bottle/rows'
 import { catalogueOf } from '../chemical/chemistry'
-import type { Database } from '../database/connection'
-import { stateOf } from './rows'
+import { stateOf } from '../formula/mixed'
+import { changeAll } from '../table/all'
+import type { Database } from '../table/database'
 
 interface Taken {
   /** g of the product out of each jar */
@@ -32,56 +33,44 @@ function takenBy(mix: Mix, catalogue: Catalogue): Taken {
   return taken
 }
 
-/**
- * Takes what was weighed from the jars, and drawn stock solutions from their bottles. A jar or bottle that held more than its record said
- * is corrected, since it was there.
- */
-export async function takeFromShelf(db: Database, mix: Mix, by: string, now: number, tx: Transaction | undefined): Promise<void> {
-  const { jars, bottles } = takenBy(mix, await catalogueOf(db, tx))
-  await takeFromBottles(db, mix, bottles, by, now, tx)
+/** A jar or bottle that held more than its record said is corrected, since it was there. */
+const heldMore = 'held more than its record'
+
+/** Takes what was weighed from the jars, and drawn stock solutions from their bottles. */
+export async function takeFromShelf(db: Database, mix: Mix, by: string, now: number): Promise<void> {
+  const { jars, bottles } = takenBy(mix, await catalogueOf(db))
+  await takeFromBottles(db, mix, bottles, by, now)
   const ids = [...jars.keys()]
   if (ids.length === 0) return
-  await db.rows('select id from jar where id = any($1::uuid[]) order by id for update', [ids], tx)
-  const held = await db.rows<{ id: string; grams: number }>(
-    'select jar_id as id, sum(grams) as grams from jar_entry where jar_id = any($1::uuid[]) group by jar_id',
-    [ids],
-    tx,
-  )
-  const lines = [...jars].flatMap(([jarId, grams]) => {
-    const lacking = grams - (held.find((jar) => jar.id === jarId)?.grams ?? 0)
-    const line = (kind: string, amount: number, note: string) => ({ id: uuid(), jarId, kind, grams: amount, note })
-    return [...(lacking > 0 ? [line('correct', lacking, 'held more than its record')] : []), line('consume', -grams, mix.formulaName)]
+  await db.Jar.findAll({ attributes: ['id'], where: { id: ids }, order: [['id', 'asc']], lock: true, raw: true })
+  const held = await db.JarEntry.findAll({
+    attributes: ['jarId', [fn('sum', col('grams')), 'grams']],
+    where: { jarId: ids },
+    group: ['jarId'],
+    raw: true,
   })
-  for (const kind of ['correct', 'consume'])
-    await db.run(
-      `insert into jar_entry (id, jar_id, kind, grams, note, mix_id, at, by_person)
-       select l.id, l."jarId", l.kind, l.grams, l.note, $2, $3, $4 from jsonb_to_recordset($1::jsonb) as l(id uuid, "jarId" uuid, kind text, grams numeric, note text)`,
-      [JSON.stringify(lines.filter((line) => line.kind === kind)), mix.id, new Date(now), by],
-      tx,
-    )
+  const line = { mixId: mix.id, at: now, byPerson: by }
+  const lines = [...jars].flatMap(([jarId, grams]) => {
+    const lacking = grams - (held.find((jar) => jar.jarId === jarId)?.grams ?? 0)
+    return [
+      ...(lacking > 0 ? [{ ...line, id: uuid(), jarId, kind: 'correct' as const, grams: lacking, note: heldMore }] : []),
+      { ...line, id: uuid(), jarId, kind: 'consume' as const, grams: -grams, note: mix.formulaName },
+    ]
+  })
+  for (const kind of ['correct', 'consume'] as const) await db.JarEntry.bulkCreate(lines.filter((one) => one.kind === kind))
   // a jar is open from the first time something is taken
-  await db.run(
-    'update jar set opened_at = $2, version = version + 1 where id = any($1::uuid[]) and opened_at is null',
-    [ids, new Date(now)],
-    tx,
-  )
+  await changeAll(db.Jar, { openedAt: now }, { id: ids, openedAt: null })
 }
 
-async function takeFromBottles(
-  db: Database,
-  mix: Mix,
-  bottles: Map<string, number>,
-  by: string,
-  now: number,
-  tx: Transaction | undefined,
-): Promise<void> {
+async function takeFromBottles(db: Database, mix: Mix, bottles: Map<string, number>, by: string, now: number): Promise<void> {
   if (bottles.size === 0) return
-  await lockBottles(db, [...bottles.keys()], tx)
-  const held = await bottlesById(db, [...bottles.keys()], now, tx)
+  const ids = [...bottles.keys()]
+  await lockBottles(db, ids)
+  const held = await bottlesById(db, ids, now)
   for (const [bottleId, ml] of bottles) {
     const lacking = ml - (held.find((bottle) => bottle.id === bottleId)?.state.volumeMl ?? 0)
-    if (lacking > 0)
-      await writeEntry(db, { id: uuid(), bottleId, kind: 'correct', at: now, by, ml: lacking, note: 'held more than its record' }, tx)
-    await writeEntry(db, { id: uuid(), bottleId, kind: 'dilute-out', at: now, by, ml: -ml, note: `into ${mix.formulaName}` }, tx)
+    const line = { bottleId, at: now, by }
+    if (lacking > 0) await writeEntry(db, { ...line, id: uuid(), kind: 'correct', ml: lacking, note: heldMore })
+    await writeEntry(db, { ...line, id: uuid(), kind: 'dilute-out', ml: -ml, note: `into ${mix.formulaName}` })
   }
 }

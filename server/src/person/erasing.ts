@@ -1,76 +1,57 @@
-import type { Transaction } from 'sequelize'
-import type { Database } from '../database/connection'
+import { Op, type FindOptions, type Model, type ModelStatic } from 'sequelize'
+import type { Database } from '../table/database'
+import { forgetAnswers, forgetChecker, forgetInRequests } from './queries'
 
-/** Tables whose lines say by whom, and the column that does. What is kept of a person in them is what they did. */
-const traces: [what: string, table: string, column: string, order: string][] = [
-  ['formula versions', 'formula_version', 'changed_by', 'changed_at'],
-  ['mixes', 'mix', 'started_by', 'started_at'],
-  ['steps of mixes', 'mix_event', 'by_person', 'at'],
-  ['batches', 'batch', 'made_by', 'made_at'],
-  ['lines of jars', 'jar_entry', 'by_person', 'at'],
-  ['bottles made', 'bottle', 'made_by', 'made_at'],
-  ['lines of bottles', 'bottle_entry', 'by_person', 'at'],
-  ['runs planned', 'run', 'planned_by', 'planned_at'],
-  ['events of runs', 'run_event', 'by_person', 'at'],
-  ['rows of the chart', 'chart_row', 'by_person', 'id'],
-  ['chart rows tried', 'chart_row', 'tried_by', 'tried_at'],
-  ['tests', 'proof', 'by_person', 'at'],
-  ['tests taken back', 'proof_taken_back', 'by_person', 'at'],
-  ['marks cleared', 'roll_mark', 'cleared_by', 'at'],
-  ['waste', 'waste_entry', 'by_person', 'at'],
-  ['imports', 'import', 'by_person', 'at'],
-  ['chemicals', 'chemical', 'changed_by', 'changed_at'],
-  ['safety sheets attached', 'jar_sheet', 'by_person', 'at'],
+type Kept = Record<string, unknown>[]
+
+/** Rows that say by whom: what they are, the column that does, and their order. What is kept of a person in them is what they did. */
+const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, column: string, order: string][] => [
+  ['formula versions', db.FormulaVersion, 'changedBy', 'changedAt'],
+  ['mixes', db.Mix, 'startedBy', 'startedAt'],
+  ['steps of mixes', db.MixEvent, 'byPerson', 'at'],
+  ['batches', db.Batch, 'madeBy', 'madeAt'],
+  ['lines of jars', db.JarEntry, 'byPerson', 'at'],
+  ['bottles made', db.Bottle, 'madeBy', 'madeAt'],
+  ['lines of bottles', db.BottleEntry, 'byPerson', 'at'],
+  ['runs planned', db.Run, 'plannedBy', 'plannedAt'],
+  ['events of runs', db.RunEvent, 'byPerson', 'at'],
+  ['rows of the chart', db.ChartRow, 'byPerson', 'id'],
+  ['chart rows tried', db.ChartRow, 'triedBy', 'triedAt'],
+  ['tests', db.Proof, 'byPerson', 'at'],
+  ['tests taken back', db.ProofTakenBack, 'byPerson', 'at'],
+  ['marks cleared', db.RollMark, 'clearedBy', 'at'],
+  ['waste', db.WasteEntry, 'byPerson', 'at'],
+  ['imports', db.Import, 'byPerson', 'at'],
+  ['chemicals', db.Chemical, 'changedBy', 'changedAt'],
+  ['safety sheets attached', db.JarSheet, 'byPerson', 'at'],
 ]
-/** files themselves are no data about a person */
-const left = ['bytes']
+
+/** Rows as plain values; files themselves are no data about a person. */
+const plain = async (model: ModelStatic<Model>, options: FindOptions): Promise<Kept> =>
+  (await model.findAll({ ...options, attributes: options.attributes ?? { exclude: ['bytes'] }, raw: true })) as never
 
 /** Everything that is kept of a person beside their films, by what it is. */
-export async function keptOf(db: Database, id: string): Promise<Record<string, Record<string, unknown>[]>> {
-  const kept: Record<string, Record<string, unknown>[]> = {
-    notices: await db.rows('select id, at, text, read_at from notice where person_id = $1 order by at', [id]),
-    sessions: await db.rows('select created_at, seen_at, expires_at from session where person_id = $1 order by created_at', [id]),
-    'marks on films': await db.rows(
-      'select m.at, m.text, m.helps, m.cleared_at, m.cleared from roll_mark m join roll o on o.id = m.roll_id where o.member_id = $1 order by m.at',
-      [id],
-    ),
-    'runs with their films': await db.rows(
-      'select distinct r.number, r.state, r.planned_at, r.started_at, r.ended_at from run r join roll o on o.run_id = r.id where o.member_id = $1 order by r.number',
-      [id],
-    ),
+export async function keptOf(db: Database, id: string): Promise<Record<string, Kept>> {
+  const ofFilms = { include: { association: 'roll', attributes: [], where: { memberId: id }, required: true } }
+  const kept: Record<string, Kept> = {
+    notices: await plain(db.Notice, { attributes: ['id', 'at', 'text', 'readAt'], where: { personId: id }, order: ['at'] }),
+    sessions: await plain(db.Session, { attributes: ['createdAt', 'seenAt', 'expiresAt'], where: { personId: id }, order: ['createdAt'] }),
+    'marks on films': await plain(db.RollMark, { attributes: ['at', 'text', 'helps', 'clearedAt', 'cleared'], ...ofFilms, order: ['at'] }),
+    'runs with their films': await plain(db.Run, {
+      attributes: ['number', 'state', 'plannedAt', 'startedAt', 'endedAt'],
+      where: { id: (await db.Roll.findAll({ attributes: ['runId'], where: { memberId: id }, raw: true })).map((roll) => roll.runId) },
+      order: ['number'],
+    }),
   }
-  for (const [what, table, column, order] of traces) {
-    const rows = await db.rows<Record<string, unknown>>(`select * from ${table} where ${column} = $1 order by ${order}`, [id])
-    kept[what] = rows.map((row) => Object.fromEntries(Object.entries(row).filter(([name]) => !left.includes(name))))
-  }
+  for (const [what, model, column, order] of tracesIn(db)) kept[what] = await plain(model, { where: { [column]: id }, order: [order] })
   return kept
 }
 
 /** Takes a person's name out of everything that was written down with it, before the person goes. Lines stay; whose they were does not. */
-export async function takeNameOut(
-  db: Database,
-  person: { id: string; name: string; login: string },
-  tx: Transaction | undefined,
-): Promise<void> {
-  // a second person's look at the scales names them in the line itself, which else never changes
-  await db.run('alter table mix_event disable trigger append_only', [], tx)
-  await db.run(
-    `update mix_event set event = jsonb_set(jsonb_set(event, '{name}', '"someone who left"'), '{by}', '"00000000-0000-7000-8000-000000000000"') where event ->> 'kind' = 'checked' and event ->> 'by' = $1`,
-    [person.id],
-    tx,
-  )
-  await db.run('alter table mix_event enable trigger append_only', [], tx)
-  // answers kept for repeated requests hold names as they were shown
-  await db.run(
-    `delete from idempotency where person_id = $1 or position($2 in answer::text) > 0 or position($3 in answer::text) > 0`,
-    [person.id, JSON.stringify(person.name).slice(1, -1), person.id],
-    tx,
-  )
-  await db.run(
-    `update run set request = jsonb_set(request, '{films}', (select jsonb_agg(case when f ->> 'memberId' = $1 then f - 'memberId' else f end) from jsonb_array_elements(request -> 'films') f))
-     where request -> 'films' @> jsonb_build_array(jsonb_build_object('memberId', $1::text))`,
-    [person.id],
-    tx,
-  )
-  await db.run(`delete from sign_in_attempt where key like 'pair:' || $1 || ' %' or key = 'name:' || $1`, [person.login], tx)
+export async function takeNameOut(db: Database, { id, name, login }: { id: string; name: string; login: string }): Promise<void> {
+  await forgetChecker(db, id)
+  await forgetAnswers(db, { id, name: JSON.stringify(name).slice(1, -1) })
+  await forgetInRequests(db, id)
+  const escaped = login.replace(/[\\%_]/g, (sign) => `\\${sign}`)
+  await db.SignInAttempt.destroy({ where: { key: { [Op.or]: [{ [Op.like]: `pair:${escaped} %` }, `name:${login}`] } } })
 }

@@ -1,22 +1,29 @@
 import type { Me, Person } from '@selvrin/core/contract'
-import type { Transaction } from 'sequelize'
-import type { Database } from '../database/connection'
-import { notFound } from '../http/refusal'
+import { notFound } from '../house/refusal'
+import type { Database, Row } from '../table/database'
 
-export const personColumns = `id, version, name, login, role, active, password_hash is not null as "hasPassword", created_at as "createdAt"`
+/** A person as a technician sees them. */
+export const shown = ({ id, version, name, login, role, active, passwordHash, createdAt }: Row<'Person'>): Person => ({
+  id,
+  version,
+  name,
+  login,
+  role,
+  active,
+  hasPassword: passwordHash !== null,
+  createdAt,
+})
 
-export async function personRow(db: Database, id: string, tx?: Transaction): Promise<Person> {
-  const row = await db.one<Person>(`select ${personColumns} from person where id = $1`, [id], tx)
+const rowOf = async (db: Database, id: string) => {
+  const row = await db.Person.findByPk(id)
   if (!row) throw notFound('person')
   return row
 }
 
-export async function meOf(db: Database, id: string, tx?: Transaction): Promise<Me> {
-  const row = await db.one<Me>(
-    `select id, version, name, login, role, units, decimal, letter_keys as "letterKeys", sounds from person where id = $1`,
-    [id],
-    tx,
-  )
-  if (!row) throw notFound('person')
-  return row
+export const personRow = async (db: Database, id: string): Promise<Person> => shown(await rowOf(db, id))
+
+/** A person as they see themselves, with their manner of units and keys. */
+export async function meOf(db: Database, id: string): Promise<Me> {
+  const { version, name, login, role, units, decimal, letterKeys, sounds } = await rowOf(db, id)
+  return { id, version, name, login, role, units, decimal, letterKeys, sounds }
 }

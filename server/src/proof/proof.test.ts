@@ -58,12 +58,12 @@ test('a clearing time is judged against the batch’s fresh reading, at its temp
 
 test('a failed fixer names the runs since its last good test, marks their films, tells their owners, and stands still until two passes or a reason', async () => {
   const bottle = await fixer()
-  const runs = await house.db.rows<{ memberId: string; rollId: string }>(
+  const runs = await house.sql<{ memberId: string; rollId: string }>(
     `select o.member_id as "memberId", o.id as "rollId" from roll o join bottle_entry e on e.run_id = o.run_id where e.bottle_id = $1`,
     [bottle.id],
   )
   // a run after the last good test
-  await house.db.run(
+  await house.sql(
     `insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id) select $2, $1, 'use', $3, -10, 1, r.id from run r where not exists (select from bottle_entry e where e.run_id = r.id and e.bottle_id = $1) limit 1`,
     [bottle.id, uuid(), new Date(house.now())],
   )
@@ -77,7 +77,7 @@ test('a failed fixer names the runs since its last good test, marks their films,
     marks: { id: string; helps: string; text: string }[]
   }
   expect(roll.marks[0]).toMatchObject({ helps: 'refix', text: expect.stringContaining('Refix it in fresh fixer') })
-  const login = await house.db.one<{ login: string }>('select login from person where id = $1', [roll.memberId])
+  const login = await house.one<{ login: string }>('select login from person where id = $1', [roll.memberId])
   const member = await house.as(login?.login ?? '')
   const [notice] = (await member.send('GET', '/api/notices')).body.rows ?? []
   expect(notice).toMatchObject({ rollId, read: false, text: expect.stringContaining('failed a test') })

@@ -38,7 +38,7 @@ test('a fresh reading that was mistyped and taken back is no reference any more'
 })
 
 test('a failure that is taken back clears the marks it left and tells the owners once more', async () => {
-  await house.db.run(
+  await house.sql(
     `insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id)
      select $2, $1, 'use', $3, -10, 1, o.run_id from roll o where o.member_id is not null and o.run_id is not null limit 1`,
     [fixer.id, uuid(), new Date(house.now())],
@@ -48,16 +48,16 @@ test('a failure that is taken back clears the marks it left and tells the owners
   const earlier = await capacity()
   const { proof, suspects } = await clearing(300)
   expect([proof.judgement.verdict, suspects.length > 0]).toEqual(['failed', true])
-  const marks = await house.db.rows<{ cleared: string | null }>('select cleared from roll_mark where proof_id = $1', [proof.id])
+  const marks = await house.sql<{ cleared: string | null }>('select cleared from roll_mark where proof_id = $1', [proof.id])
   expect(marks.map((mark) => mark.cleared)).toEqual(marks.map(() => null))
   expect((await page()).state.findings[0]?.rule).toBe('bottle-failed')
 
   house.advance(1000)
   expect((await takeBack(proof.id, 'read off another bottle')).status).toBe(200)
   expect((await page()).state.findings.map((one) => one.rule)).not.toContain('bottle-failed')
-  const cleared = await house.db.rows<{ cleared: string }>('select cleared from roll_mark where proof_id = $1', [proof.id])
+  const cleared = await house.sql<{ cleared: string }>('select cleared from roll_mark where proof_id = $1', [proof.id])
   expect(cleared.map((mark) => mark.cleared)).toEqual(marks.map(() => 'The test was taken back: read off another bottle'))
-  const told = await house.db.rows<{ text: string }>(`select text from notice where text like '%taken back%'`)
+  const told = await house.sql<{ text: string }>(`select text from notice where text like '%taken back%'`)
   expect(told.length).toBe(marks.length)
   expect(told[0]?.text).toMatch(/^Your .*: the test that put it in doubt was taken back, read off another bottle$/)
   expect(await capacity()).toEqual(earlier)
@@ -82,11 +82,11 @@ test('decanted liquid that fails names the runs of the bottle it came from, up t
   await clearing(72)
   const used = async (bottleId: string) => {
     house.advance(1000)
-    const [run] = await house.db.rows<{ id: string; number: number }>(
+    const [run] = await house.sql<{ id: string; number: number }>(
       `select id, number from run r where exists (select from roll o where o.run_id = r.id)
          and not exists (select from bottle_entry e where e.run_id = r.id and e.at > now() - interval '1 hour') order by number limit 1`,
     )
-    await house.db.run(`insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id) values ($1, $2, 'use', $3, -1, 0.1, $4)`, [
+    await house.sql(`insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id) values ($1, $2, 'use', $3, -1, 0.1, $4)`, [
       uuid(),
       bottleId,
       new Date(house.now()),

@@ -1,9 +1,11 @@
 import { runClock, usesAtEnd, type Plan, type RunClock } from '@selvrin/core'
-import { api, type Run } from '@selvrin/core/contract'
-import type { Router } from 'express'
-import { takeLinesBack, type Line } from '../bottle/takeBack'
-import { Refusal } from '../http/refusal'
-import { route, type House } from '../http/route'
+import type { api } from '@selvrin/core/contract'
+import { col, Op } from 'sequelize'
+import { takeLinesBack } from '../bottle/takeBack'
+import { asSeen, saveNext } from '../http/changing'
+import { Refusal } from '../house/refusal'
+import type { Handler } from '../http/route'
+import { changeAll, destroyAll } from '../table/all'
 import { keepEvents, lockRun, runRow } from './rows'
 import { writeUses } from './uses'
 
@@ -21,75 +23,46 @@ function developedOf(plan: Plan, clock: RunClock): { seconds: number | null; cel
   return { seconds, celsius: area / (until.at(-1)?.s ?? seconds) }
 }
 
-/** How runs end: out and written down, given up, or taken back whole. */
-export function endingRoutes(router: Router, house: House): void {
-  const { db } = house
+/** Out and written down. */
+export const finish: Handler<typeof api.run.finish> = async ({ db, params, body, who, now }) => {
+  const run = await lockRun(db, params.id, ['running'], body.version)
+  await keepEvents(db, run.id, body.events, who.id)
+  const clock = runClock(run.plan, [...run.events, ...body.events], body.at)
+  if (clock.phase !== 'done')
+    throw new Refusal(409, 'not-over', 'The clock has steps to go. Finish them, or give the run up with a reason.')
+  await writeUses(db, run, usesAtEnd(run.plan), { by: who.id, at: now, strict: false, now })
+  const { seconds: developedS, celsius: temperatureC } = developedOf(run.plan, clock)
+  await changeAll(db.Roll, { developedS, temperatureC, at: body.at }, { runId: run.id })
+  const row = asSeen(db.Run, { id: run.id, version: run.version })
+  await saveNext(row.set({ state: 'done', endedAt: body.at, why: body.note === '' ? null : body.note }))
+  return runRow(db, run.id)
+}
 
-  route(router, house, api.run.finish, async ({ params, body, who, now, tx }) => {
-    const run = await lockRun(db, params.id, ['running'], tx, body.version)
-    await keepEvents(db, run.id, body.events, who.id, tx)
-    const clock = runClock(run.plan, [...run.events, ...body.events], body.at)
-    if (clock.phase !== 'done')
-      throw new Refusal(409, 'not-over', 'The clock has steps to go. Finish them, or give the run up with a reason.')
-    await writeUses(db, run, usesAtEnd(run.plan), { by: who.id, at: now, strict: false, now }, tx)
-    await writeFilms(run, clock, body.at)
-    await db.run(
-      `update run set state = 'done', ended_at = $2, why = nullif($3, ''), version = version + 1 where id = $1`,
-      [run.id, new Date(body.at), body.note],
-      tx,
-    )
-    return runRow(db, run.id, tx)
+/** Given up: what the film really was in is written, and nothing is promised any more. */
+export const abandon: Handler<typeof api.run.abandon> = async ({ db, params, body, who, now }) => {
+  const run = await lockRun(db, params.id, ['planned', 'running'], body.version)
+  // what the device knows comes first: it says which baths the film really was in
+  await keepEvents(db, run.id, body.events, who.id)
+  const clock = runClock(run.plan, [...run.events, ...body.events], body.at)
+  const reached = new Set(clock.times.map((time) => time.step))
+  const uses = usesAtEnd(run.plan).filter((use) => reached.has(use.step))
+  if (run.state === 'running') await writeUses(db, run, uses, { by: who.id, at: now, strict: false, now })
+  else await destroyAll(db.Roll, { runId: run.id })
+  const row = asSeen(db.Run, { id: run.id, version: run.version })
+  await saveNext(row.set({ state: 'abandoned', endedAt: body.at, why: body.reason }))
+  // nothing is promised to it any more: its bottles are told
+  await db.RunBath.update({ ml: col('ml') as never }, { where: { runId: run.id } })
+  return { done: true as const }
+}
 
-    async function writeFilms(of: Run, at: RunClock, endedAt: number): Promise<void> {
-      const developed = developedOf(of.plan, at)
-      await db.run(
-        'update roll set developed_s = $2, temperature_c = $3, at = $4, version = version + 1 where run_id = $1',
-        [of.id, developed.seconds, developed.celsius, new Date(endedAt)],
-        tx,
-      )
-    }
-  })
-
-  route(router, house, api.run.abandon, async ({ params, body, who, now, tx }) => {
-    const run = await lockRun(db, params.id, ['planned', 'running'], tx, body.version)
-    // what the device knows comes first: it says which baths the film really was in
-    await keepEvents(db, run.id, body.events, who.id, tx)
-    const clock = runClock(run.plan, [...run.events, ...body.events], body.at)
-    const reached = new Set(clock.times.map((time) => time.step))
-    if (run.state === 'running')
-      await writeUses(
-        db,
-        run,
-        usesAtEnd(run.plan).filter((use) => reached.has(use.step)),
-        { by: who.id, at: now, strict: false, now },
-        tx,
-      )
-    else await db.run('delete from roll where run_id = $1', [run.id], tx)
-    await db.run(
-      `update run set state = 'abandoned', ended_at = $2, why = $3, version = version + 1 where id = $1`,
-      [run.id, new Date(body.at), body.reason],
-      tx,
-    )
-    await releaseBaths(run.id)
-    return { done: true as const }
-
-    /** nothing is promised to it any more: its bottles are told */
-    async function releaseBaths(runId: string): Promise<void> {
-      await db.run('update run_bath set ml = ml where run_id = $1', [runId], tx)
-    }
-  })
-
-  route(router, house, api.run.takeBack, async ({ params, body, who, now, tx }) => {
-    const run = await lockRun(db, params.id, ['done', 'abandoned'], tx, body.version)
-    const lines = await db.rows<Line>(
-      `select e.id, e.bottle_id as "bottleId", e.kind, e.ml, e.proof_id as "proofId" from bottle_entry e
-       where e.run_id = $1 and e.kind <> 'reverse' and not exists (select from bottle_entry x where x.reverses = e.id) order by e.seq`,
-      [run.id],
-      tx,
-    )
-    await takeLinesBack(db, lines, { by: who.id, now, reason: `Run ${run.number} taken back: ${body.reason}` }, tx)
-    await db.run('update roll set taken_back = true, version = version + 1 where run_id = $1', [run.id], tx)
-    await db.run(`update run set state = 'taken-back', taken_back_why = $2, version = version + 1 where id = $1`, [run.id, body.reason], tx)
-    return runRow(db, run.id, tx)
-  })
+/** A run that never should have been written, with its lines and films. */
+export const takeBack: Handler<typeof api.run.takeBack> = async ({ db, params, body, who, now }) => {
+  const run = await lockRun(db, params.id, ['done', 'abandoned'], body.version)
+  const standing = { runId: run.id, kind: { [Op.ne]: 'reverse' as const }, '$reversal.id$': null }
+  const lines = await db.BottleEntry.findAll({ where: standing, include: [{ association: 'reversal', attributes: [] }], order: ['seq'] })
+  await takeLinesBack(db, lines, { by: who.id, now, reason: `Run ${run.number} taken back: ${body.reason}` })
+  await changeAll(db.Roll, { takenBack: true }, { runId: run.id })
+  const row = asSeen(db.Run, { id: run.id, version: run.version })
+  await saveNext(row.set({ state: 'taken-back', takenBackWhy: body.reason }))
+  return runRow(db, run.id)
 }

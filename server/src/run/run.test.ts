@@ -137,7 +137,7 @@ describe('a use belongs to a step', () => {
     return { at, start, steps, ends: at + (whole + 10) * 1000 }
   }
   const entriesOf = (runId: string) =>
-    house.db.rows<{ step: number; bottleId: string; kind: string }>(
+    house.sql<{ step: number; bottleId: string; kind: string }>(
       `select step, bottle_id as "bottleId", kind from bottle_entry where run_id = $1 and kind <> 'reverse' order by step`,
       [runId],
     )

@@ -1,58 +1,41 @@
 import { api, type Vessel } from '@selvrin/core/contract'
-import type { Router } from 'express'
-import type { Transaction } from 'sequelize'
-import type { Database } from '../database/connection'
+import { asSeen, saveSeen } from '../http/changing'
 import { pageOf } from '../http/page'
-import { notFound, stale } from '../http/refusal'
-import { route, type House } from '../http/route'
-import { vesselRows } from './rows'
-
-/** Tanks and drums. */
-export function vesselRoutes(router: Router, house: House): void {
-  const { db } = house
-
-  route(router, house, api.run.vessels, async ({ query }) =>
-    pageOf(
-      await db.rows<Vessel>(`${vesselRows} where ($2::uuid is null or id > $2) order by id limit $1`, [
-        query.limit + 1,
-        query.after ?? null,
-      ]),
-      query.limit,
-    ),
-  )
-
-  route(router, house, api.run.addVessel, async ({ body, tx }) => {
-    await addVessel(db, body, tx)
-    return (await vesselById(db, body.id, tx)) as Vessel
-  })
-
-  route(router, house, api.run.changeVessel, async ({ params, body, tx }) => {
-    const changed = await changeVessel(db, { id: params.id, ...body }, tx)
-    const vessel = await vesselById(db, params.id, tx)
-    if (!vessel) throw notFound('tank')
-    if (!changed) throw stale(vessel)
-    return vessel
-  })
-}
+import { notFound } from '../house/refusal'
+import { answers, type Handler } from '../http/route'
+import type { Database } from '../table/database'
+import { vesselRows } from './queries'
 
 type Facts = Pick<Vessel, 'id' | 'name' | 'kind' | 'format' | 'coversMl' | 'carryMl'>
-const vesselById = (db: Database, id: string, tx: Transaction | undefined): Promise<Vessel | undefined> =>
-  db.one<Vessel>(`${vesselRows} where id = $1`, [id], tx)
 
-export const addVessel = (db: Database, vessel: Facts, tx: Transaction | undefined): Promise<unknown> =>
-  db.run(
-    'insert into vessel (id, name, kind, format, reels, covers_ml, carry_ml) values ($1, $2, $3, $4, $5, $6, $7)',
-    [vessel.id, vessel.name, vessel.kind, vessel.format, vessel.coversMl.length, vessel.coversMl, vessel.carryMl],
-    tx,
-  )
-
-/** Whether it was of that version still, and is changed now. */
-export async function changeVessel(db: Database, vessel: Facts & { version: number }, tx: Transaction | undefined): Promise<boolean> {
-  const changed = await db.rows(
-    `update vessel set name = $3, kind = $4, format = $5, reels = $6, covers_ml = $7, carry_ml = $8, version = version + 1
-     where id = $1 and version = $2 returning id`,
-    [vessel.id, vessel.version, vessel.name, vessel.kind, vessel.format, vessel.coversMl.length, vessel.coversMl, vessel.carryMl],
-    tx,
-  )
-  return changed.length > 0
+export async function vesselById(db: Database, id: string): Promise<Vessel> {
+  const [vessel] = await vesselRows(db, { id, after: null, limit: 1 })
+  if (!vessel) throw notFound('tank')
+  return vessel
 }
+
+export const addVessel = (db: Database, vessel: Facts): Promise<unknown> => db.Vessel.create({ ...vessel, reels: vessel.coversMl.length })
+
+/** Changes a tank or drum as its writer saw it. */
+export async function changeVessel(db: Database, { id, version, ...facts }: Facts & { version: number }): Promise<void> {
+  const row = asSeen(db.Vessel, { id, version }).set({ ...facts, reels: facts.coversMl.length })
+  await saveSeen(row, version, () => vesselById(db, id))
+}
+
+const add: Handler<typeof api.run.addVessel> = async ({ db, body }) => {
+  await addVessel(db, body)
+  return vesselById(db, body.id)
+}
+const change: Handler<typeof api.run.changeVessel> = async ({ db, params, body }) => {
+  await changeVessel(db, { id: params.id, ...body })
+  return vesselById(db, params.id)
+}
+
+/** Tanks and drums. */
+export const vesselRoutes = [
+  answers(api.run.vessels, async ({ db, query }) =>
+    pageOf(await vesselRows(db, { id: null, after: query.after ?? null, limit: query.limit + 1 }), query.limit),
+  ),
+  answers(api.run.addVessel, add),
+  answers(api.run.changeVessel, change),
+]

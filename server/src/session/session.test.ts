@@ -68,7 +68,7 @@ test('invite, set a password with the code once, change role, end the sessions, 
   const id = uuid()
   const { body } = await ilse.send('POST', '/api/people', { id, name: 'Fen Marlow', login: 'fen', role: 'member' })
   const code = body.code as string
-  expect(JSON.stringify(await house.db.rows('select * from idempotency, one_time_code'))).not.toContain(code)
+  expect(JSON.stringify(await house.sql('select * from idempotency, one_time_code'))).not.toContain(code)
   const stranger = await house.as(null)
   expect((await stranger.send('POST', '/api/session/code', { login: 'fen', code, password: 'short' })).status).toBe(400)
   const entered = await stranger.send('POST', '/api/session/code', { login: 'fen', code, password: demoPassword })
@@ -93,9 +93,10 @@ test('a member’s films stay without the name when the member is erased', async
   const ilse = await house.as('ilse')
   const otis = (await ilse.send('GET', '/api/people')).body.rows?.find((row) => row.login === 'otis')
   const films = async () =>
-    (await house.db.one<{ count: number; left: number }>(
-      `select count(*), count(*) filter (where member_id is null) as left from roll`,
-    )) ?? { count: 0, left: 0 }
+    (await house.one<{ count: number; left: number }>(`select count(*), count(*) filter (where member_id is null) as left from roll`)) ?? {
+      count: 0,
+      left: 0,
+    }
   const before = await films()
   const record = await ilse.send('GET', `/api/people/${otis?.id as string}/export`)
   expect((record.body.rolls as unknown[]).length).toBeGreaterThan(0)
@@ -152,7 +153,7 @@ test('two technicians who demote each other: one of them stays, and neither wait
     [b, a].map((one, i) => callers[i]?.send('PUT', `/api/people/${String(one.id)}`, { version: one.version, role: 'member' })),
   )
   expect(both.map((one) => one?.status).filter((status) => status === 200)).toHaveLength(1)
-  const left = await own.db.rows(`select id from person where role = 'technician'`)
+  const left = await own.sql(`select id from person where role = 'technician'`)
   expect(left).toHaveLength(1)
   await own.close()
 }, 30_000)
@@ -173,22 +174,22 @@ test('what is kept of a member comes out whole, and their name goes out of every
   expect(out.rolls.length).toBeGreaterThan(0)
   expect(out.kept['runs with their films']?.length).toBeGreaterThan(0)
   // a look at the scales that bears a name
-  await own.db.run(
+  await own.sql(
     `insert into mix (id, formula_version_id, final_ml, started_by, started_at) select gen_random_uuid(), id, 1000, null, now() from formula_version limit 1`,
   )
-  await own.db.run(
+  await own.sql(
     `insert into mix_event (id, mix_id, event, by_person, at) select gen_random_uuid(), id, jsonb_build_object('kind', 'checked', 'by', $1::text, 'name', $2::text, 'step', 0), $1::uuid, now() from mix limit 1`,
     [odo.id, odo.name],
   )
   expect((await ilse.send('DELETE', `/api/people/${odo.id}`, { version: odo.version })).status).toBe(200)
-  const tables = await own.db.rows<{ name: string }>(`select tablename as name from pg_tables where schemaname = 'public'`)
+  const tables = await own.sql<{ name: string }>(`select tablename as name from pg_tables where schemaname = 'public'`)
   for (const { name } of tables) {
-    const found = await own.db.rows(`select 1 from ${name} t where to_jsonb(t)::text like $1 or to_jsonb(t)::text like $2`, [
+    const found = await own.sql(`select 1 from ${name} t where to_jsonb(t)::text like $1 or to_jsonb(t)::text like $2`, [
       `%${odo.name}%`,
       `%${odo.id}%`,
     ])
     expect([name, found.length]).toEqual([name, 0])
   }
-  await expect(own.db.run(`update mix_event set at = now()`)).rejects.toThrow(/append-only/)
+  await expect(own.sql(`update mix_event set at = now()`)).rejects.toThrow(/append-only/)
   await own.close()
 }, 30_000)

@@ -1,54 +1,32 @@
-import { api, type Shelf, type WasteRow } from '@selvrin/core/contract'
-import type { Router } from 'express'
+import { api } from '@selvrin/core/contract'
+import { Op } from 'sequelize'
+import { asSeen, destroySeen } from '../http/changing'
 import { pageOf } from '../http/page'
-import { stale } from '../http/refusal'
-import { route, type House } from '../http/route'
-import { addShelf, changeShelf, shelfById, shelfRows } from './shelves'
-import { consumptionOf, suppliesOf } from './supply'
+import { answers, type Handler } from '../http/route'
+import { consumptionOf, wastePage } from './queries'
+import { addShelf, changeShelf, shelfById } from './shelves'
+import { suppliesOf } from './supply'
+import { changeAll } from '../table/all'
 
-export function shelfRoutes(router: Router, house: House): void {
-  const { db } = house
-
-  route(router, house, api.shelf.list, async ({ query }) =>
-    pageOf(
-      await db.rows<Shelf>(
-        `${shelfRows} where ($2::uuid is null or position > (select position from shelf where id = $2)) order by position limit $1`,
-        [query.limit + 1, query.after ?? null],
-      ),
-      query.limit,
-    ),
-  )
-
-  route(router, house, api.shelf.add, async ({ body, tx }) => {
-    await addShelf(db, body, tx)
-    return (await shelfById(db, body.id, tx)) as Shelf
-  })
-
-  route(router, house, api.shelf.change, async ({ params, body, who, now, tx }) => {
-    const changed = await changeShelf(db, { id: params.id, ...body }, { by: who.id, now }, tx)
-    if (!changed) throw stale((await shelfById(db, params.id, tx)) ?? null)
-    return changed
-  })
-
-  route(router, house, api.shelf.remove, async ({ params, body, tx }) => {
-    await db.run('update bottle set shelf_id = null where shelf_id = $1 and retired_at is not null', [params.id], tx)
-    const gone = await db.rows('delete from shelf where id = $1 and version = $2 returning id', [params.id, body.version], tx)
-    if (gone.length === 0) throw stale((await shelfById(db, params.id, tx)) ?? null)
-    return { done: true as const }
-  })
-
-  route(router, house, api.shelf.supply, async ({ now }) => ({ supplies: await suppliesOf(db, now), consumption: await consumptionOf(db) }))
-
-  route(router, house, api.shelf.waste, async ({ query }) =>
-    pageOf(
-      await db.rows<WasteRow>(
-        `select w.id, w.at, coalesce(p.name, 'someone who left') as by, w.family, w.ml, w.silver_g as "silverG", w.bottle_id as "bottleId", b.letter || b.number as label, w.note
-         from waste_entry w join bottle b on b.id = w.bottle_id left join person p on p.id = w.by_person
-         where ($2::uuid is null or (w.at, w.id) < (select at, id from waste_entry where id = $2))
-           and not exists (select from bottle_entry v where v.reverses = w.entry_id) order by w.at desc, w.id desc limit $1`,
-        [query.limit + 1, query.after ?? null],
-      ),
-      query.limit,
-    ),
-  )
+/** All of them: a room has a handful, and their order is no id's. */
+const listShelves: Handler<typeof api.shelf.list> = async ({ db, query }) => {
+  const shelves = (await db.Shelf.findAll({ order: [['position', 'asc']] })).map((row) => row.get())
+  return pageOf(shelves.slice(shelves.findIndex((shelf) => shelf.id === query.after) + 1), query.limit)
 }
+
+const removeShelf: Handler<typeof api.shelf.remove> = async ({ db, params, body }) => {
+  await changeAll(db.Bottle, { shelfId: null }, { shelfId: params.id, retiredAt: { [Op.not]: null } })
+  await destroySeen(asSeen(db.Shelf, { id: params.id, version: body.version }), body.version, () => shelfById(db, params.id))
+  return { done: true as const }
+}
+
+export const shelfRoutes = [
+  answers(api.shelf.list, listShelves),
+  answers(api.shelf.add, ({ db, body }) => addShelf(db, body)),
+  answers(api.shelf.change, ({ db, params, body, who, now }) => changeShelf(db, { id: params.id, ...body }, { by: who.id, now })),
+  answers(api.shelf.remove, removeShelf),
+  answers(api.shelf.supply, async ({ db, now }) => ({ supplies: await suppliesOf(db, now), consumption: await consumptionOf(db) })),
+  answers(api.shelf.waste, async ({ db, query }) =>
+    pageOf(await wastePage(db, { after: query.after ?? null, limit: query.limit + 1 }), query.limit),
+  ),
+]

@@ -32,7 +32,7 @@ test('a shelf made warmer writes a line in each ledger that stands on it, and in
   await ilse.call(api.shelf.add, { body: shelf })
   const [here, elsewhere] = [await bring(concentrate), await bring(concentrate)]
   await ilse.call(api.bottle.move, { ...on(here.id), body: { entryId: uuid(), shelfId: shelf.id } })
-  const lines = async () => (await house.db.one<{ n: number }>('select count(*) as n from bottle_entry'))?.n ?? 0
+  const lines = async () => (await house.one<{ n: number }>('select count(*) as n from bottle_entry'))?.n ?? 0
   const before = await lines()
   const renamed = await ilse.call(api.shelf.change, { ...on(shelf.id), body: { version: 1, name: 'By the stove', celsius: 20 } })
   expect([renamed.body.version, await lines()]).toEqual([2, before])

@@ -1,47 +1,37 @@
 import { assumedShelfC } from '@selvrin/core'
 import type { Shelf } from '@selvrin/core/contract'
-import type { Transaction } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import type { Database } from '../database/connection'
+import { saveSeen } from '../http/changing'
+import { stale } from '../house/refusal'
+import type { Database } from '../table/database'
 
-export const shelfRows = 'select id, version, name, celsius, position from shelf'
 type Facts = Pick<Shelf, 'id' | 'name' | 'celsius'>
 
-export const shelfById = (db: Database, id: string, tx: Transaction | undefined): Promise<Shelf | undefined> =>
-  db.one<Shelf>(`${shelfRows} where id = $1`, [id], tx)
+export const shelfById = async (db: Database, id: string): Promise<Shelf | null> => (await db.Shelf.findByPk(id))?.get() ?? null
 
-export const addShelf = (db: Database, { id, name, celsius }: Facts, tx: Transaction | undefined): Promise<unknown> =>
-  db.run('insert into shelf (id, name, celsius) values ($1, $2, $3)', [id, name, celsius], tx)
+export const addShelf = async (db: Database, { id, name, celsius }: Facts): Promise<Shelf> =>
+  (await db.Shelf.create({ id, name, celsius })).get()
 
-/** Renames a shelf or says how warm it is; what stands there is warmer or cooler from now on, by a line in each ledger. Nothing where its version is another. */
+/** Renames a shelf or says how warm it is; what stands there is warmer or cooler from now on, by a line in each ledger. */
 export async function changeShelf(
   db: Database,
-  shelf: Facts & { version: number },
+  { id, version, name, celsius }: Facts & { version: number },
   { by, now }: { by: string; now: number },
-  tx: Transaction | undefined,
-): Promise<Shelf | undefined> {
-  const before = await db.one<Shelf>(`${shelfRows} where id = $1 for update`, [shelf.id], tx)
-  if (before?.version !== shelf.version) return undefined
-  await db.run('update shelf set name = $2, celsius = $3, version = version + 1 where id = $1', [shelf.id, shelf.name, shelf.celsius], tx)
-  if (before.celsius !== shelf.celsius) {
-    const standing = await db.rows<{ id: string }>(
-      'select id from bottle where shelf_id = $1 and retired_at is null order by id for update',
-      [shelf.id],
-      tx,
-    )
-    await db.run(
-      `insert into bottle_entry (id, bottle_id, kind, at, by_person, ml, celsius, note) select t.id, t.bottle_id, v.kind, v.at, v.by_person, v.ml, v.celsius, v.note from unnest($1::uuid[], $2::uuid[]) as t(id, bottle_id)
-         cross join (values ('move', $3::timestamptz, $4::uuid, 0::numeric, $5::numeric, $6)) as v(kind, at, by_person, ml, celsius, note)`,
-      [
-        standing.map(() => uuid()),
-        standing.map((one) => one.id),
-        new Date(now),
-        by,
-        shelf.celsius ?? assumedShelfC,
-        shelf.celsius === null ? `${shelf.name}: nobody knows any more how warm it is` : `${shelf.name} is at ${shelf.celsius} °C now`,
-      ],
-      tx,
-    )
+): Promise<Shelf> {
+  const shelf = await db.Shelf.findByPk(id, { lock: true })
+  if (!shelf) throw stale(null)
+  const before = shelf.celsius
+  await saveSeen(shelf.set({ name, celsius }), version, () => shelfById(db, id))
+  if (before !== celsius) {
+    const standing = await db.Bottle.findAll({
+      attributes: ['id'],
+      where: { shelfId: id, retiredAt: null },
+      order: [['id', 'asc']],
+      lock: true,
+    })
+    const note = celsius === null ? `${name}: nobody knows any more how warm it is` : `${name} is at ${celsius} °C now`
+    const line = { kind: 'move' as const, at: now, byPerson: by, ml: 0, celsius: celsius ?? assumedShelfC, note }
+    await db.BottleEntry.bulkCreate(standing.map((bottle) => ({ ...line, id: uuid(), bottleId: bottle.id })))
   }
-  return shelfById(db, shelf.id, tx)
+  return shelf.get()
 }

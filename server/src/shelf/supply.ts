@@ -1,7 +1,8 @@
 import { supplyOf } from '@selvrin/core'
-import type { ConsumptionRow, SupplyRow } from '@selvrin/core/contract'
-import type { Database } from '../database/connection'
+import type { SupplyRow } from '@selvrin/core/contract'
 import { bottleList } from '../bottle/rows'
+import type { Database } from '../table/database'
+import { usedSince } from './queries'
 
 const dayMs = 86_400_000
 /** The recent rate is taken over so many days. */
@@ -11,18 +12,8 @@ const mostBottles = 2000
 /** How long each formula's bottles last, at what went through in the last four weeks and with what is planned. */
 export async function suppliesOf(db: Database, now: number): Promise<SupplyRow[]> {
   const bottles = await bottleList(db, { retired: false, limit: mostBottles, after: null }, now)
-  const recent = await db.rows<{ formulaId: string; rolls: number }>(
-    `select v.formula_id as "formulaId", sum(case when e.rolls + e.paper > 0 then e.rolls + e.paper else coalesce((r.plan ->> 'rolls')::numeric, 0) end) as rolls
-     from bottle_entry e join bottle b on b.id = e.bottle_id join formula_version v on v.id = b.formula_version_id left join run r on r.id = e.run_id
-     where e.at > $1 and (e.kind = 'use' or (e.kind = 'dilute-out' and e.run_id is not null)) and not exists (select from bottle_entry x where x.reverses = e.id)
-     group by v.formula_id`,
-    [new Date(now - rateDays * dayMs)],
-  )
-  const planned = await db.rows<{ formulaId: string; at: number; rolls: number }>(
-    `select distinct on (r.id, v.formula_id) v.formula_id as "formulaId", r.planned_at as at, (r.plan ->> 'rolls')::numeric as rolls
-     from run r cross join lateral jsonb_array_elements(r.request -> 'baths') as bath join bottle b on b.id = (bath ->> 'bottleId')::uuid
-       join formula_version v on v.id = b.formula_version_id where r.state = 'planned'`,
-  )
+  const recent = await usedSince(db, now - rateDays * dayMs)
+  const planned = await plannedRolls(db)
   const formulas = new Map<string, typeof bottles>()
   for (const bottle of bottles) formulas.set(bottle.formulaId, [...(formulas.get(bottle.formulaId) ?? []), bottle])
   const standing = [...formulas].flatMap(([formulaId, mine]): SupplyRow[] => {
@@ -59,10 +50,9 @@ export async function suppliesOf(db: Database, now: number): Promise<SupplyRow[]
   })
   // what was used lately and has no bottle any more is wanted today
   const gone = recent.filter((one) => one.rolls > 0 && !formulas.has(one.formulaId))
-  const names = await db.rows<{ formulaId: string; name: string; family: string }>(
-    `select distinct on (formula_id) formula_id as "formulaId", body ->> 'name' as name, body ->> 'family' as family from formula_version
-     where formula_id = any($1::uuid[]) order by formula_id, number desc`,
-    [gone.map((one) => one.formulaId)],
+  const names = await namesOf(
+    db,
+    gone.map((one) => one.formulaId),
   )
   return [
     ...standing,
@@ -78,20 +68,24 @@ export async function suppliesOf(db: Database, now: number): Promise<SupplyRow[]
   ]
 }
 
-/** What finished bottles really used up, in ml of stock, for the rolls that went through; and what single runs drew to use once. */
-export const consumptionOf = (db: Database): Promise<ConsumptionRow[]> =>
-  db.rows<ConsumptionRow>(
-    `with lines as (
-       select e.*, v.formula_id, coalesce(b.own_use ->> 'school', v.body -> 'use' ->> 'school') as school, b.retired_at,
-         case when b.parts is null then 1 else b.parts[1] / (select sum(part) from unnest(b.parts) as part) end as share
-       from bottle_entry e join bottle b on b.id = e.bottle_id join formula_version v on v.id = b.formula_version_id
-       where e.reverses is null and not exists (select from bottle_entry x where x.reverses = e.id)
-     ), once as (
-       select formula_id, 'one-shot' as school, sum(-l.ml * share) as ml, sum(coalesce((r.plan ->> 'rolls')::numeric, 0)) as rolls
-       from lines l join run r on r.id = l.run_id and r.state = 'done' where l.kind = 'dilute-out' group by formula_id
-     ), again as (
-       select formula_id, school, sum(case when kind in ('fill', 'top-up', 'replenish', 'dilute-out', 'decant') then ml * share else 0 end) as ml, sum(rolls + paper) as rolls
-       from lines where school <> 'one-shot' and retired_at is not null group by formula_id, school
-     )
-     select formula_id as "formulaId", school, ml, rolls from (select * from once union all select * from again) as used where rolls > 0 and ml > 0`,
-  )
+async function namesOf(db: Database, formulaIds: string[]): Promise<Pick<SupplyRow, 'formulaId' | 'name' | 'family'>[]> {
+  if (formulaIds.length === 0) return []
+  const versions = await db.FormulaVersion.findAll({ where: { formulaId: formulaIds }, order: [['number', 'asc']], raw: true })
+  const newest = new Map(versions.map(({ formulaId, body }) => [formulaId, { formulaId, name: body.name, family: body.family }]))
+  return [...newest.values()]
+}
+
+/** Rolls of runs that are planned and not begun, by the formulas they want; a formula that stands in two steps of a run is wanted once. */
+async function plannedRolls(db: Database): Promise<{ formulaId: string; at: number; rolls: number }[]> {
+  const baths = await db.RunBath.findAll({
+    include: [
+      { association: 'run', attributes: ['plannedAt'], where: { state: 'planned' } },
+      { association: 'bottle', attributes: ['id'], include: [{ association: 'madeOf', attributes: ['formulaId'] }] },
+    ],
+  })
+  const wanted = baths.map(({ runId, equivalents, run, bottle }) => {
+    const formulaId = bottle?.madeOf?.formulaId ?? ''
+    return [`${runId} ${formulaId}`, { formulaId, at: run?.plannedAt ?? 0, rolls: equivalents }] as const
+  })
+  return [...new Map(wanted).values()]
+}

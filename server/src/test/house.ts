@@ -1,11 +1,13 @@
 import type { AddressInfo } from 'node:net'
 import { createServer, type Server } from 'node:http'
 import type { Endpoint } from '@selvrin/core/contract'
+import { QueryTypes } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { createApp, type Options } from '../app'
-import { connect, type Database } from '../database/connection'
+import { connect } from '../database/connection'
 import { prepare, type Kind } from '../database/prepare'
 import { demoPassword } from '../demo/people'
+import type { Database } from '../table/database'
 
 export interface Answer {
   status: number
@@ -28,6 +30,9 @@ export interface TestHouse {
   db: Database
   url: string
   databaseUrl: string
+  /** what a test looks at or does behind the house's back */
+  sql: <T extends object = Record<string, unknown>>(text: string, bind?: unknown[]) => Promise<T[]>
+  one: <T extends object>(text: string, bind?: unknown[]) => Promise<T | undefined>
   firstCode: string | null
   /** sets the server's clock forward, ms */
   advance: (ms: number) => void
@@ -44,10 +49,16 @@ export async function newDatabase(): Promise<string> {
   if (!admin) throw new Error('TEST_DATABASE_URL is missing: run npm test, which starts PostgreSQL.')
   const name = `t_${process.pid}_${Date.now()}_${made++}`
   const maker = connect(`${admin}/postgres`)
-  await maker.run(`create database ${name}`)
+  await maker.query(`create database ${name}`)
   await maker.close()
   return `${admin}/${name}`
 }
+
+/** Statements of a test's own on a database. */
+export const sqlOn =
+  (db: Database) =>
+  async <T extends object = Record<string, unknown>>(text: string, bind?: unknown[]): Promise<T[]> =>
+    (await db.sequelize.query(text, { type: QueryTypes.SELECT, raw: true, ...(bind ? { bind } : {}) })) as T[]
 
 /** The application on a database of its own, listening on loopback. */
 export async function testHouse(kind: Kind = 'demo', at?: string, options: Options = {}): Promise<TestHouse> {
@@ -107,6 +118,8 @@ export async function testHouse(kind: Kind = 'demo', at?: string, options: Optio
     db,
     url,
     databaseUrl,
+    sql: sqlOn(db),
+    one: async (text, bind) => (await sqlOn(db)(text, bind))[0] as never,
     firstCode,
     advance: (ms) => void (aheadMs += ms),
     now: clock.now,

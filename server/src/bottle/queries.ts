@@ -1,0 +1,144 @@
+import type { BottleEntry, Carry } from '@selvrin/core'
+import type { Bottle, BottlePage, FormulaBody, LedgerEntry, LedgerLine } from '@selvrin/core/contract'
+import type { Database } from '../table/database'
+
+/** A bottle as it stands in the record, before anything is reckoned. */
+export interface BottleRow {
+  id: string
+  version: number
+  label: string
+  code: string
+  formulaId: string
+  formulaNumber: number
+  batchId: string | null
+  body: FormulaBody
+  ownUse: FormulaBody['use'] | null
+  shelfId: string | null
+  sizeMl: number
+  parts: number[] | null
+  madeAt: number
+  madeBy: string
+  retiredAt: number | null
+  retiredWhy: string | null
+  ph: number | null
+  batchNote: string
+  mixedFrom: string | null
+  /** no other bottle in use of its batch, at its strength, comes before it: the batch's fresh reading is asked for once */
+  firstOfBatch: boolean
+  /** a batch in it whose pH was off when it was mixed, and nobody has said why not */
+  phOff: { batchId: string; ph: number; celsius: number | null; expected: number; uncertainty: number } | null
+  carry: Carry | null
+}
+
+interface Asked {
+  /** null for all */
+  ids: string[] | null
+  retired: boolean
+  after: string | null
+  limit: number | null
+}
+
+/** Bottles by label with what is known of each, those of `ids` or a page. SQL because what is in a bottle is asked of its batch, its formula and all that was poured into it. */
+export const bottleRows = (db: Database, asked: Asked): Promise<BottleRow[]> =>
+  db.query<BottleRow>(
+    `select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", v.body, b.batch_id as "batchId", b.own_use as "ownUse",
+       b.shelf_id as "shelfId", b.size_ml as "sizeMl", b.parts, b.made_at as "madeAt", coalesce(p.name, 'someone who left') as "madeBy", b.retired_at as "retiredAt",
+       b.retired_why as "retiredWhy", batch.ph, coalesce(batch.note, '') as "batchNote", c.carry,
+       (select o.letter || o.number from bottle o where o.id = b.from_bottle_id) as "mixedFrom",
+       not exists (select from bottle o where o.batch_id = b.batch_id and o.parts is not distinct from b.parts and o.retired_at is null and o.number < b.number) as "firstOfBatch",
+       (select jsonb_build_object('batchId', t.id, 'celsius', t.ph_celsius, 'ph', t.ph, 'expected', t.ph_expected, 'uncertainty', t.ph_uncertainty) from batch t
+        where t.ph_why is null and abs(t.ph - t.ph_expected) > t.ph_uncertainty and (t.id = b.batch_id
+          or t.id in (select o.batch_id from bottle_entry e join bottle o on o.id = e.bottle_id where e.other_bottle_id = b.id and e.ml < 0)) limit 1) as "phOff"
+     from bottle b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by left join batch on batch.id = b.batch_id
+       left join bottle_checkpoint c on c.bottle_id = b.id
+     where ($ids::uuid[] is null or b.id = any($ids)) and ($retired::boolean or b.retired_at is null)
+       and ($after::uuid is null or (b.letter, b.number) > (select letter, number from bottle where id = $after))
+     order by b.letter, b.number limit $limit`,
+    asked,
+  )
+
+/** A line of the ledger as core takes it. */
+export interface StoredEntry extends BottleEntry {
+  bottleId: string
+  seq: number
+}
+
+/** The lines of each bottle behind its checkpoint, oldest first; with `whole` all of them. SQL because a ledger begins behind a pair of time and number. */
+export const linesBehind = (db: Database, asked: { ids: string[]; whole: boolean }): Promise<StoredEntry[]> =>
+  db.query<StoredEntry>(
+    `select e.id, e.bottle_id as "bottleId", e.seq, e.kind, e.at, e.ml, e.rolls, e.paper, e.water_in_ml as "waterInMl", e.colour_rolls as "colourRolls", e.reverses, e.brings, e.celsius,
+       e.container, e.two_bath as "twoBath", e.test
+     from unnest($ids::uuid[]) as b(id) left join bottle_checkpoint c on c.bottle_id = b.id and not $whole
+       cross join lateral (
+         select * from bottle_entry e where e.bottle_id = b.id and (e.at, e.seq) > (coalesce(c.carried_at, '-infinity'::timestamptz), coalesce(c.carried_seq, 0)) order by e.at, e.seq
+       ) e`,
+    asked,
+  )
+
+/** Makes every checkpoint's sum anew from its ledger. SQL because it is a sum over everything; the function is the schema's own. */
+export const rebuildSums = (db: Database): Promise<unknown> => db.query('select rebuild_checkpoints()')
+
+/** What was held after a line of a ledger, or after its last. SQL for the sum. */
+export const heldBefore = (db: Database, asked: { bottleId: string; after: string | null }): Promise<{ ml: number }[]> =>
+  db.query(
+    `select c.ml - (select coalesce(sum(e.ml), 0) from bottle_entry a join bottle_entry e on e.bottle_id = $bottleId and (e.at, e.seq) >= (a.at, a.seq) where a.id = $after) as ml
+     from bottle_checkpoint c where c.bottle_id = $bottleId`,
+    asked,
+  )
+
+/** Lines of a ledger from behind one, newest first. SQL because a page begins behind a pair of time and number. */
+export const ledgerLines = (
+  db: Database,
+  asked: { bottleId: string; after: string | null; limit: number },
+): Promise<Omit<LedgerEntry, 'balanceMl'>[]> =>
+  db.query(
+    `select e.id, e.kind, e.at, coalesce(p.name, 'someone who left') as by, e.ml, e.rolls, e.paper, e.note, e.run_id as "runId", r.number as "runNumber", e.other_bottle_id as "otherId",
+       o.letter || o.number as "otherLabel", e.proof_id as "proofId", e.test, e.reverses, v.id as "reversedBy"
+     from bottle_entry e left join person p on p.id = e.by_person left join run r on r.id = e.run_id left join bottle o on o.id = e.other_bottle_id
+       left join bottle_entry v on v.reverses = e.id
+     where e.bottle_id = $bottleId and ($after::uuid is null or (e.at, e.seq) < (select at, seq from bottle_entry where id = $after)) order by e.at desc, e.seq desc limit $limit`,
+    asked,
+  )
+
+/** Lines of every ledger as they go into a file, in the order of writing. SQL because a page begins behind another line's number. */
+export const allLines = (db: Database, asked: { after: string | null; limit: number }): Promise<LedgerLine[]> =>
+  db.query<LedgerLine>(
+    `select e.id, e.bottle_id as "bottleId", e.kind, e.at, coalesce(p.name, 'someone who left') as by, e.ml, e.rolls, e.paper, e.colour_rolls as "colourRolls",
+       e.water_in_ml as "waterInMl", e.reverses, e.container, e.celsius, e.brings, e.two_bath as "twoBath", e.other_bottle_id as "otherBottleId",
+       e.group_id as "groupId", case when e.test ->> 'overruled' is not null then e.test ->> 'kind' end as overrules, coalesce(e.test ->> 'overruled', e.note) as note
+     from bottle_entry e left join person p on p.id = e.by_person
+     where $after::uuid is null or e.seq > (select seq from bottle_entry where id = $after) order by e.seq limit $limit`,
+    asked,
+  )
+
+/** What runs are promised of some bottles; for one that is about to start, what was promised before it. What is poured back is missing from its bottle only while it is in a tank. SQL for the sums. */
+export const promisedOf = (
+  db: Database,
+  asked: { ids: string[]; exceptRun: string | null },
+): Promise<({ id: string } & NonNullable<Bottle['reserved']>)[]> =>
+  db.query(
+    `select b.bottle_id as id, coalesce(sum(b.ml) filter (where b.one_shot), 0) as ml, coalesce(sum(b.equivalents) filter (where not b.one_shot), 0) as rolls,
+       array_agg(distinct r.number order by r.number) as runs
+     from run_bath b join run r on r.id = b.run_id
+     where b.bottle_id = any($ids::uuid[])
+       and ((r.state = 'planned' and ($exceptRun::uuid is null or r.number < (select number from run where id = $exceptRun))) or (r.state = 'running' and not b.one_shot))
+       and r.id is distinct from $exceptRun::uuid group by b.bottle_id`,
+    asked,
+  )
+
+/** Films that came out wrong since a time, by the bottles they went through, oldest first. SQL because a plan that begins with the bottles goes through their whole histories: the few films come first. */
+export const oddFilms = (db: Database, asked: { ids: string[]; since: number }): Promise<{ id: string; at: number }[]> =>
+  db.query(
+    `with wrong as materialized (select run_id, at from roll where result <> 'right' and at > to_timestamp($since / 1000.0))
+     select e.bottle_id as id, w.at from wrong w join bottle_entry e on e.run_id = w.run_id and e.kind in ('use', 'dilute-out')
+     where e.bottle_id = any($ids::uuid[]) order by w.at`,
+    asked,
+  )
+
+/** The last runs a bottle was used in. SQL because the newest lines come first, then their runs. */
+export const runsOf = (db: Database, bottleId: string): Promise<BottlePage['runs']> =>
+  db.query(
+    `select r.id, r.number, coalesce(r.started_at, r.planned_at) as at, (r.plan ->> 'rolls')::numeric as rolls, array(select film from roll where run_id = r.id order by id) as films
+     from run r where r.id in (select run_id from bottle_entry where bottle_id = $bottleId and run_id is not null order by at desc limit 60) order by r.number desc limit 30`,
+    { bottleId },
+  )

@@ -1,0 +1,123 @@
+import type { Model, ModelStatic, Sequelize } from 'sequelize'
+import { bottleTable } from '../bottle/Bottle'
+import { bottleCheckpointTable } from '../bottle/BottleCheckpoint'
+import { bottleEntryTable } from '../bottle/BottleEntry'
+import { chartRowTable } from '../chart/ChartRow'
+import { chemicalTable } from '../chemical/Chemical'
+import { oneTimeCodeTable } from '../credential/OneTimeCode'
+import { signInAttemptTable } from '../credential/SignInAttempt'
+import { darkroomTable } from '../darkroom/Darkroom'
+import { deviceTable } from '../device/Device'
+import { noticeTable } from '../film/Notice'
+import { rollTable } from '../film/Roll'
+import { rollMarkTable } from '../film/RollMark'
+import { formulaTable } from '../formula/Formula'
+import { formulaVersionTable } from '../formula/FormulaVersion'
+import { idempotencyTable } from '../http/Idempotency'
+import { importTable } from '../import/Import'
+import { importRowTable } from '../import/ImportRow'
+import { jarTable } from '../jar/Jar'
+import { jarEntryTable } from '../jar/JarEntry'
+import { jarSheetTable } from '../jar/JarSheet'
+import { labelCodeTable } from '../label/LabelCode'
+import { batchTable } from '../mix/Batch'
+import { mixTable } from '../mix/Mix'
+import { mixEventTable } from '../mix/MixEvent'
+import { personTable } from '../person/Person'
+import { dueRuleTable } from '../proof/DueRule'
+import { instrumentTable } from '../proof/Instrument'
+import { proofTable } from '../proof/Proof'
+import { proofPictureTable } from '../proof/ProofPicture'
+import { proofTakenBackTable } from '../proof/ProofTakenBack'
+import { standingProofTable } from '../proof/StandingProof'
+import { runTable } from '../run/Run'
+import { runBathTable } from '../run/RunBath'
+import { runEventTable } from '../run/RunEvent'
+import { vesselTable } from '../run/Vessel'
+import { sessionTable } from '../session/Session'
+import { shelfTable } from '../shelf/Shelf'
+import { wasteEntryTable } from '../shelf/WasteEntry'
+import type { Tables } from '../table/database'
+
+/** Every table of the house under the name of its model. */
+const tables = {
+  Batch: batchTable,
+  Bottle: bottleTable,
+  BottleCheckpoint: bottleCheckpointTable,
+  BottleEntry: bottleEntryTable,
+  ChartRow: chartRowTable,
+  Chemical: chemicalTable,
+  Darkroom: darkroomTable,
+  Device: deviceTable,
+  DueRule: dueRuleTable,
+  Formula: formulaTable,
+  FormulaVersion: formulaVersionTable,
+  Idempotency: idempotencyTable,
+  Import: importTable,
+  ImportRow: importRowTable,
+  Instrument: instrumentTable,
+  Jar: jarTable,
+  JarEntry: jarEntryTable,
+  JarSheet: jarSheetTable,
+  LabelCode: labelCodeTable,
+  Mix: mixTable,
+  MixEvent: mixEventTable,
+  Notice: noticeTable,
+  OneTimeCode: oneTimeCodeTable,
+  Person: personTable,
+  Proof: proofTable,
+  ProofPicture: proofPictureTable,
+  ProofTakenBack: proofTakenBackTable,
+  Roll: rollTable,
+  RollMark: rollMarkTable,
+  Run: runTable,
+  RunBath: runBathTable,
+  RunEvent: runEventTable,
+  Session: sessionTable,
+  Shelf: shelfTable,
+  SignInAttempt: signInAttemptTable,
+  StandingProof: standingProofTable,
+  Vessel: vesselTable,
+  WasteEntry: wasteEntryTable,
+} satisfies Record<keyof Tables, unknown>
+
+/** Which row is whose: from, to, as, by which column. */
+function associate(m: Tables): void {
+  const belongs = (from: ModelStatic<Model>, to: ModelStatic<Model>, as: string, foreignKey: string) =>
+    void from.belongsTo(to, { as, foreignKey, constraints: false })
+  belongs(m.ChartRow, m.Person, 'by', 'byPerson')
+  belongs(m.ChartRow, m.Person, 'tester', 'triedBy')
+  belongs(m.Chemical, m.Person, 'by', 'changedBy')
+  belongs(m.FormulaVersion, m.Person, 'by', 'changedBy')
+  belongs(m.Mix, m.Person, 'by', 'startedBy')
+  belongs(m.Mix, m.FormulaVersion, 'madeOf', 'formulaVersionId')
+  belongs(m.MixEvent, m.Person, 'by', 'byPerson')
+  belongs(m.Batch, m.Person, 'by', 'madeBy')
+  belongs(m.Batch, m.FormulaVersion, 'madeOf', 'formulaVersionId')
+  belongs(m.Bottle, m.Person, 'by', 'madeBy')
+  belongs(m.Bottle, m.FormulaVersion, 'madeOf', 'formulaVersionId')
+  belongs(m.Bottle, m.Batch, 'batch', 'batchId')
+  belongs(m.BottleEntry, m.Person, 'by', 'byPerson')
+  belongs(m.BottleCheckpoint, m.Bottle, 'bottle', 'bottleId')
+  belongs(m.WasteEntry, m.Person, 'by', 'byPerson')
+  belongs(m.Session, m.Person, 'person', 'personId')
+  belongs(m.Run, m.Person, 'by', 'plannedBy')
+  belongs(m.RunBath, m.Run, 'run', 'runId')
+  belongs(m.RunBath, m.Bottle, 'bottle', 'bottleId')
+  belongs(m.Roll, m.Run, 'run', 'runId')
+  belongs(m.Roll, m.Person, 'member', 'memberId')
+  belongs(m.RollMark, m.Roll, 'roll', 'rollId')
+  belongs(m.Proof, m.Person, 'by', 'byPerson')
+  m.Mix.hasOne(m.Batch, { as: 'batch', foreignKey: 'mixId', constraints: false })
+  m.Run.hasMany(m.Roll, { as: 'rolls', foreignKey: 'runId', constraints: false })
+  m.Roll.hasMany(m.RollMark, { as: 'marks', foreignKey: 'rollId', constraints: false })
+  m.BottleEntry.hasOne(m.BottleEntry, { as: 'reversal', foreignKey: 'reverses', constraints: false })
+  m.Device.hasOne(m.Instrument, { as: 'instrument', foreignKey: 'deviceId', constraints: false })
+}
+
+/** The models of a connection. */
+export function modelsOf(sequelize: Sequelize): Tables {
+  const models = Object.fromEntries(Object.entries(tables).map(([name, one]) => [name, one.bind(sequelize)])) as unknown as Tables
+  associate(models)
+  return models
+}

@@ -1,0 +1,59 @@
+import type { Roll as Shown } from '@selvrin/core/contract'
+import {
+  Model,
+  type NonAttribute,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type ModelStatic,
+  type CreationOptional,
+} from 'sequelize'
+import { amount, flag, instant, key, of, optional, text, usually, version, whole } from '../table/columns'
+import type { Row } from '../table/database'
+import { table } from '../table/table'
+
+declare module '../table/database' {
+  interface Tables {
+    Roll: ModelStatic<Roll>
+  }
+}
+
+export class Roll extends Model<InferAttributes<Roll>, InferCreationAttributes<Roll>> {
+  declare id: string
+  declare version: CreationOptional<number>
+  declare runId: string
+  declare memberId: CreationOptional<string | null>
+  declare film: string
+  declare format: Shown['format']
+  declare ei: number
+  declare developer: string
+  declare developedS: CreationOptional<number | null>
+  declare temperatureC: CreationOptional<number | null>
+  declare at: number
+  declare result: CreationOptional<NonNullable<Shown['result']> | null>
+  declare contrast: CreationOptional<NonNullable<Shown['contrast']> | null>
+  declare note: CreationOptional<string>
+  declare takenBack: CreationOptional<boolean>
+  declare slowClearing: CreationOptional<boolean | null>
+  declare member?: NonAttribute<Row<'Person'> | null>
+  declare run?: NonAttribute<Row<'Run'>>
+  declare marks?: NonAttribute<Row<'RollMark'>[]>
+}
+
+export const rollTable = table(Roll, 'roll', {
+  id: key(),
+  version: version(),
+  runId: of('run'),
+  memberId: optional(of('person')),
+  film: text(),
+  format: text(),
+  ei: whole(),
+  developer: text(),
+  developedS: optional(amount()),
+  temperatureC: optional(amount()),
+  at: instant(),
+  result: optional(text()),
+  contrast: optional(text()),
+  note: usually(text(), ''),
+  takenBack: usually(flag(), false),
+  slowClearing: optional(flag()),
+})

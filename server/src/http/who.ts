@@ -1,0 +1,44 @@
+import type { Request } from 'express'
+import { Op } from 'sequelize'
+import { sha256 } from '../credential/password'
+import type { House } from '../house/house'
+
+export interface Who {
+  id: string
+  role: 'member' | 'technician'
+  tokenHash: string
+}
+
+export const cookieName = 'selvrin'
+/** A session that nobody has used for so long is over. */
+const idleMs = 14 * 86_400_000
+/** how exactly it is known when someone was there last */
+const seenEveryMs = 3_600_000
+
+async function sessionOf({ db }: House, tokenHash: string, now: number) {
+  const session = await db.Session.findOne({
+    where: { tokenHash, expiresAt: { [Op.gt]: now }, seenAt: { [Op.gt]: now - idleMs } },
+    attributes: ['tokenHash', 'seenAt'],
+    include: { association: 'person', attributes: ['id', 'role'], where: { active: true }, required: true },
+    raw: true,
+    nest: true,
+  })
+  return session as { tokenHash: string; seenAt: number; person: { id: string; role: Who['role'] } } | null
+}
+
+/** Who a session belongs to, by its token's hash; null when it has ended, by time or by nobody coming for too long. */
+export async function whoIs(house: House, tokenHash: string, now: number): Promise<Who | null> {
+  const session = await sessionOf(house, tokenHash, now)
+  return session && { ...session.person, tokenHash }
+}
+
+/** Who sent the request, by its session cookie; null when nobody (any more). Being there keeps a session alive. */
+export async function personOf(house: House, request: Request, now: number): Promise<Who | null> {
+  const token = (request.cookies as Record<string, unknown> | undefined)?.[cookieName]
+  if (typeof token !== 'string' || token === '') return null
+  const tokenHash = sha256(token)
+  const session = await sessionOf(house, tokenHash, now)
+  if (!session) return null
+  if (now - session.seenAt > seenEveryMs) await house.db.Session.update({ seenAt: now }, { where: { tokenHash, seenAt: { [Op.lt]: now } } })
+  return { ...session.person, tokenHash }
+}

@@ -1,0 +1,64 @@
+import { asOnShelf, chemicalOf, inManner, mixtureStatements, perLitre, scaleFormula, type Catalogue, type Chemical } from '@selvrin/core'
+import { api } from '@selvrin/core/contract'
+import type { Request } from 'express'
+import { contentsOf } from '../bottle/contents'
+import { bottlesById } from '../bottle/rows'
+import { catalogueOf } from '../chemical/chemistry'
+import { formulaRow } from '../formula/rows'
+import { usedFormula } from '../formula/used'
+import { Refusal } from '../house/refusal'
+import { answers, type Handler } from '../http/route'
+import { jarsWithSums } from '../jar/queries'
+import { meOf } from '../person/rows'
+import type { Database } from '../table/database'
+import { cardPdf } from './card'
+import { bottleLabel, jarLabel, labelsPdf, type LabelContent } from './labels'
+
+const originOf = (request: Request): string => `${request.protocol}://${request.get('host') ?? 'localhost'}`
+
+/** Hazard statements of what is really in a bottle, at its strength; unknown where any of it is, or its recipe. */
+async function hazardsIn(db: Database, bottleId: string, catalogue: Catalogue): Promise<Pick<Chemical, 'statements'>> {
+  const contents = await contentsOf(db, bottleId, catalogue)
+  if (contents.additions.length === 0) return {}
+  const { statements } = mixtureStatements(
+    Object.entries(perLitre(contents, catalogue)).map(([id, gramsPerLitre]) => ({ chemical: chemicalOf(id, catalogue), gramsPerLitre })),
+  )
+  return { statements }
+}
+
+const labels: Handler<typeof api.print.labels> = async ({ db, query, who, now, request }) => {
+  const manner = await meOf(db, who.id)
+  const wanted = [...(query.bottles ?? []), ...(query.jars ?? [])]
+  if (wanted.length === 0) throw new Refusal(422, 'nothing', 'Say which bottles or jars to print labels for.')
+  const zone = (await db.Darkroom.findOne({ attributes: ['zone'] }))?.zone ?? 'UTC'
+  const bottles = await bottlesById(db, query.bottles ?? [], now)
+  const jars = await jarsWithSums(db, { ids: query.jars ?? [], after: null, limit: null })
+  const origin = originOf(request)
+  const catalogue = await catalogueOf(db)
+  const made: LabelContent[] = []
+  for (const id of wanted) {
+    const bottle = bottles.find((one) => one.id === id)
+    const jar = jars.find((one) => one.id === id)
+    if (bottle) made.push(bottleLabel(bottle, await hazardsIn(db, id, catalogue), now, zone, origin))
+    else if (jar) made.push(jarLabel(jar, chemicalOf(jar.chemical, catalogue), zone, origin))
+  }
+  if (made.length < wanted.length)
+    throw new Refusal(404, 'not-found', 'One of these bottles or jars is not there (any more). Load the page again.')
+  const spoken = made.map((label) => ({ ...label, lines: label.lines.map((line) => inManner(line, manner)) }))
+  return { name: 'labels.pdf', type: 'application/pdf', bytes: await labelsPdf(spoken, query.sheet, query.from) }
+}
+
+const card: Handler<typeof api.print.card> = async ({ db, params, query, who, request }) => {
+  const manner = await meOf(db, who.id)
+  const row = await formulaRow(db, params.id)
+  const formula = usedFormula(row.id, row.body)
+  const finalMl = query.ml ?? formula.finalMl
+  const jars = await jarsWithSums(db, { ids: null, after: null, limit: null })
+  const catalogue = await catalogueOf(db)
+  const takings = asOnShelf(scaleFormula(formula, finalMl), jars, catalogue)
+  const bytes = await cardPdf(row, finalMl, takings, originOf(request), catalogue, manner)
+  return { name: `${row.body.name}.pdf`, type: 'application/pdf', bytes }
+}
+
+/** Labels and cards as PDF. */
+export const paperRoutes = [answers(api.print.labels, labels), answers(api.print.card, card)]

@@ -1,0 +1,41 @@
+import type { ConsumptionRow, WasteRow } from '@selvrin/core/contract'
+import type { Database } from '../table/database'
+
+/** What was poured away and not taken back, newest first. SQL because a page begins behind a pair of time and id. */
+export const wastePage = (db: Database, ask: { after: string | null; limit: number }): Promise<WasteRow[]> =>
+  db.query<WasteRow>(
+    `select w.id, w.at, coalesce(p.name, 'someone who left') as by, w.family, w.ml, w.silver_g as "silverG", w.bottle_id as "bottleId", b.letter || b.number as label, w.note
+     from waste_entry w join bottle b on b.id = w.bottle_id left join person p on p.id = w.by_person
+     where ($after::uuid is null or (w.at, w.id) < (select at, id from waste_entry where id = $after))
+       and not exists (select from bottle_entry v where v.reverses = w.entry_id) order by w.at desc, w.id desc limit $limit`,
+    ask,
+  )
+
+/** Rolls and prints that went through each formula's bottles since a time. SQL for the sum. */
+export const usedSince = (db: Database, since: number): Promise<{ formulaId: string; rolls: number }[]> =>
+  db.query(
+    `select v.formula_id as "formulaId", sum(case when e.rolls + e.paper > 0 then e.rolls + e.paper else coalesce((r.plan ->> 'rolls')::numeric, 0) end) as rolls
+     from bottle_entry e join bottle b on b.id = e.bottle_id join formula_version v on v.id = b.formula_version_id left join run r on r.id = e.run_id
+     where e.at > to_timestamp($since / 1000.0) and (e.kind = 'use' or (e.kind = 'dilute-out' and e.run_id is not null))
+       and not exists (select from bottle_entry x where x.reverses = e.id)
+     group by v.formula_id`,
+    { since },
+  )
+
+/** What finished bottles really used up, in ml of stock, for the rolls that went through; and what single runs drew to use once. SQL for sums over whole ledgers. */
+export const consumptionOf = (db: Database): Promise<ConsumptionRow[]> =>
+  db.query<ConsumptionRow>(
+    `with lines as (
+       select e.*, v.formula_id, coalesce(b.own_use ->> 'school', v.body -> 'use' ->> 'school') as school, b.retired_at,
+         case when b.parts is null then 1 else b.parts[1] / (select sum(part) from unnest(b.parts) as part) end as share
+       from bottle_entry e join bottle b on b.id = e.bottle_id join formula_version v on v.id = b.formula_version_id
+       where e.reverses is null and not exists (select from bottle_entry x where x.reverses = e.id)
+     ), once as (
+       select formula_id, 'one-shot' as school, sum(-l.ml * share) as ml, sum(coalesce((r.plan ->> 'rolls')::numeric, 0)) as rolls
+       from lines l join run r on r.id = l.run_id and r.state = 'done' where l.kind = 'dilute-out' group by formula_id
+     ), again as (
+       select formula_id, school, sum(case when kind in ('fill', 'top-up', 'replenish', 'dilute-out', 'decant') then ml * share else 0 end) as ml, sum(rolls + paper) as rolls
+       from lines where school <> 'one-shot' and retired_at is not null group by formula_id, school
+     )
+     select formula_id as "formulaId", school, ml, rolls from (select * from once union all select * from again) as used where rolls > 0 and ml > 0`,
+  )
