@@ -44,7 +44,7 @@ export const bottleTable = table(Bottle, 'bottle', {
   version: version(),
   letter: text(),
   number: whole(),
-  code: of('label_code', 'code'),
+  code: of('label_code', 'code', text()),
   formulaVersionId: of('formula_version'),
   batchId: optional(of('batch')),
   fromBottleId: optional(of('bottle')),

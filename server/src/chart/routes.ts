@@ -1,6 +1,6 @@
 import { api } from '@selvrin/core/contract'
 import { isDeepStrictEqual } from 'node:util'
-import { destroySeen, saveSeen } from '../http/changing'
+import { asSeen, destroySeen, saveSeen } from '../http/changing'
 import { byId, pageOf } from '../http/page'
 import { notFound } from '../house/refusal'
 import { answers, type Handler } from '../http/route'
@@ -38,11 +38,11 @@ const changeRow: Handler<typeof api.chart.change> = async ({ db, params, body: {
   // what was tried was tried with the figures as they were
   if (!isDeepStrictEqual(before, tried(row))) row.set({ triedAt: null, triedBy: null })
   await saveSeen(row, version, () => shownOf(db, params.id))
-  return shownOf(db, params.id)
+  return { ...shown(row), by: who.name }
 }
 
 const markTried: Handler<typeof api.chart.tried> = async ({ db, params, body, who, now }) => {
-  const row = await rowOf(db, params.id)
+  const row = asSeen(db.ChartRow, { id: params.id, version: body.version })
   row.set({ triedAt: now, triedBy: who.id, triedNote: body.note })
   await saveSeen(row, body.version, () => shownOf(db, params.id))
   return shownOf(db, params.id)

@@ -40,7 +40,7 @@ export interface Route {
 export const answers = <E extends Endpoint>(endpoint: E, handler: Handler<E>, aside: Aside<E> = {}): Route =>
   ({ endpoint, handler, aside }) as unknown as Route
 
-const nobody: Who = { id: '', role: 'member', tokenHash: '' }
+const nobody: Who = { id: '', name: '', role: 'member', tokenHash: '' }
 
 function parsed<T extends z.ZodType>(schema: T, value: unknown, status: number): z.output<T> {
   const result = schema.safeParse(value, { error: schemaSentence })

@@ -5,6 +5,7 @@ import type { House } from '../house/house'
 
 export interface Who {
   id: string
+  name: string
   role: 'member' | 'technician'
   tokenHash: string
 }
@@ -19,11 +20,11 @@ async function sessionOf({ db }: House, tokenHash: string, now: number) {
   const session = await db.Session.findOne({
     where: { tokenHash, expiresAt: { [Op.gt]: now }, seenAt: { [Op.gt]: now - idleMs } },
     attributes: ['tokenHash', 'seenAt'],
-    include: { association: 'person', attributes: ['id', 'role'], where: { active: true }, required: true },
+    include: { association: 'person', attributes: ['id', 'name', 'role'], where: { active: true }, required: true },
     raw: true,
     nest: true,
   })
-  return session as { tokenHash: string; seenAt: number; person: { id: string; role: Who['role'] } } | null
+  return session as { tokenHash: string; seenAt: number; person: Omit<Who, 'tokenHash'> } | null
 }
 
 /** Who a session belongs to, by its token's hash; null when it has ended, by time or by nobody coming for too long. */

@@ -27,7 +27,7 @@ export class Jar extends Model<InferAttributes<Jar>, InferCreationAttributes<Jar
 export const jarTable = table(Jar, 'jar', {
   id: key(),
   version: version(),
-  code: of('label_code', 'code'),
+  code: of('label_code', 'code', text()),
   chemical: text(),
   lot: usually(text(), ''),
   place: usually(text(), ''),

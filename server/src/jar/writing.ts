@@ -1,8 +1,8 @@
 import { chemicalOf, showMass } from '@selvrin/core'
 import type { api } from '@selvrin/core/contract'
 import { catalogueOf } from '../chemical/chemistry'
-import { saveSeen } from '../http/changing'
-import { notFound, Refusal } from '../house/refusal'
+import { asSeen, saveSeen } from '../http/changing'
+import { Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
 import { newLabelCode } from '../label/codes'
 import { jarPage, jarRow, lockJar } from './rows'
@@ -15,9 +15,7 @@ export const receive: Handler<typeof api.jar.receive> = async ({ db, body: { ent
 }
 
 export const change: Handler<typeof api.jar.change> = async ({ db, params, body: { version, ...facts } }) => {
-  const jar = await db.Jar.findByPk(params.id)
-  if (!jar) throw notFound('jar')
-  await saveSeen(jar.set(facts), version, () => jarRow(db, params.id))
+  await saveSeen(asSeen(db.Jar, { id: params.id, version }).set(facts), version, () => jarRow(db, params.id))
   return jarPage(db, params.id)
 }
 

@@ -30,6 +30,16 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
 const plain = async (model: ModelStatic<Model>, options: FindOptions): Promise<Kept> =>
   (await model.findAll({ ...options, attributes: options.attributes ?? { exclude: ['bytes'] }, raw: true })) as never
 
+/** Runs a person's films were in: when they were, and how they ended. */
+async function runsWith(db: Database, memberId: string): Promise<Kept> {
+  const runs = await db.Run.findAll({
+    attributes: ['id', 'number', 'state', 'plannedAt', 'startedAt', 'endedAt'],
+    include: [{ association: 'rolls', attributes: ['id'], where: { memberId } }],
+    order: ['number'],
+  })
+  return runs.map(({ number, state, plannedAt, startedAt, endedAt }) => ({ number, state, plannedAt, startedAt, endedAt }))
+}
+
 /** Everything that is kept of a person beside their films, by what it is. */
 export async function keptOf(db: Database, id: string): Promise<Record<string, Kept>> {
   const ofFilms = { include: { association: 'roll', attributes: [], where: { memberId: id }, required: true } }
@@ -37,11 +47,7 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
     notices: await plain(db.Notice, { attributes: ['id', 'at', 'text', 'readAt'], where: { personId: id }, order: ['at'] }),
     sessions: await plain(db.Session, { attributes: ['createdAt', 'seenAt', 'expiresAt'], where: { personId: id }, order: ['createdAt'] }),
     'marks on films': await plain(db.RollMark, { attributes: ['at', 'text', 'helps', 'clearedAt', 'cleared'], ...ofFilms, order: ['at'] }),
-    'runs with their films': await plain(db.Run, {
-      attributes: ['number', 'state', 'plannedAt', 'startedAt', 'endedAt'],
-      where: { id: (await db.Roll.findAll({ attributes: ['runId'], where: { memberId: id }, raw: true })).map((roll) => roll.runId) },
-      order: ['number'],
-    }),
+    'runs with their films': await runsWith(db, id),
   }
   for (const [what, model, column, order] of tracesIn(db)) kept[what] = await plain(model, { where: { [column]: id }, order: [order] })
   return kept

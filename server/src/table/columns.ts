@@ -31,8 +31,8 @@ export const counted = (type: 'int' | 'bigint' = 'int'): Column => ({
 /** of every row that changes: raised with each change, and named by whoever asks for one */
 export const version = (): Column => ({ ...whole(), defaultValue: 1 })
 
-/** another table's row; `id` unless its key has another name */
-export const of = (table: string, field = 'id'): Column => ({ ...uuidOf(), references: { model: table, key: field } })
+/** another table's row; by its `id`, unless its key has another name and type */
+export const of = (table: string, field = 'id', type: Column = uuidOf()): Column => ({ ...type, references: { model: table, key: field } })
 export const optional = (one: Column): Column => ({ ...one, allowNull: true })
 /** what the database writes where nothing is said */
 export const usually = (one: Column, value: unknown): Column => ({ ...one, defaultValue: value })
