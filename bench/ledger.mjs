@@ -1,134 +1,146 @@
-// node bench/ledger.mjs [scale …]: a year of a busy darkroom (300 bottles, 60,000 entries), once, ten times and a hundred times as long.
-// Prints how long the server takes for the shelf, one bottle, its life curve and a pour, and how much each grew against the history.
-import { spawn } from 'node:child_process'
+// node bench/ledger.mjs [--against=<another checkout>] [scale …]: a year of a busy darkroom (300 bottles, 60,000 entries).
+// Prints, of one run: pours a second as a share of what the bare transaction does, the shelf against its bare statement, how long others wait; with --against each
+// job as a ratio to the same job of the other checkout; with scales (1 10 100) how much each grows with the history.
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import { v7 as uuid } from 'uuid'
-import { build } from '../scripts/lib/build.mjs'
 import { root } from '../scripts/lib/place.mjs'
 import { startPostgres } from '../scripts/lib/postgres.mjs'
+import { bundle, median, p95, rate, serve, settle, timed, writeHistory } from './lib/house.mjs'
 
 const scales = process.argv.slice(2).map(Number).filter(Boolean)
+const other = process.argv.find((word) => word.startsWith('--against='))?.slice('--against='.length)
 const bottles = 300
-const entriesPerBottle = 200
-const rounds = 15
+const linesEach = 200
+const rounds = 25
+const clients = 8
+const pours = 400
 
-await build()
 const folder = mkdtempSync(join(tmpdir(), 'selvrin-bench-'))
 chmodSync(folder, 0o755)
 const postgres = await startPostgres(folder, { throwaway: true })
 const maker = new pg.Client({ connectionString: `${postgres.url}/postgres` })
 await maker.connect()
+let made = 0
 
-async function measure(scale) {
-  const name = `bench_${scale}`
+/** A server of a checkout on a year's history. */
+async function house(file, scale) {
+  const name = `bench_${made++}`
   await maker.query(`create database ${name}`)
   const url = `${postgres.url}/${name}`
-  const server = spawn('node', [join(root, 'server/dist/main.mjs')], {
-    env: { ...process.env, DATABASE_URL: url, PORT: '0', SELVRIN_KIND: 'demo' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  const address = await new Promise((found) => {
-    let said = ''
-    server.stdout.on('data', (text) => {
-      said += text
-      const match = /http:\/\/\S+/.exec(said)
-      if (match) found(match[0])
-    })
-  })
-  const signIn = await fetch(`${address}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ login: 'ilse', password: 'tide-mill-loft' }),
-  })
-  const cookie = signIn.headers.get('set-cookie').split(';')[0]
-  const get = async (path) => (await fetch(address + path, { headers: { cookie } })).json()
-  const post = (path, body) =>
-    fetch(address + path, {
-      method: 'POST',
-      headers: { cookie, 'content-type': 'application/json', 'idempotency-key': randomUUID() },
-      body: JSON.stringify(body),
-    })
+  const first = await serve(file, url)
+  const ids = await writeHistory(url, { bottles, linesEach: linesEach * scale })
+  await settle(file, url)
+  const pour = (id) => first.post(`/api/bottles/${id}/entries`, { entryId: uuid(), kind: 'pour-out', ml: 1, overrule: 'to measure' })
+  for (const id of ids.slice(0, 30)) await pour(id)
+  const pages = ['/api/bottles']
+  for (let after = (await first.get(pages[0])).after; after; after = (await first.get(pages.at(-1))).after)
+    pages.push(`/api/bottles?after=${after}`)
+  const one = ids[150]
+  const jobs = {
+    shelf: async () => {
+      for (const path of pages) await first.take(path)
+    },
+    bottle: () => first.take(`/api/bottles/${one}`),
+    'older lines': () => first.take(`/api/bottles/${one}/ledger`),
+    'life curve': () => first.take(`/api/bottles/${one}/life`),
+    pour: () => pour(one),
+  }
+  return { ...first, url, ids, pour, jobs, scale }
+}
 
-  // the history is written straight into the tables: bottles of ten formulas, each filled, used, topped up and tested over a year
+/** The same rounds of every house in turn, so that whatever else the machine does falls on all of them. */
+async function medians(houses) {
+  const times = houses.map(({ jobs }) => new Map(Object.keys(jobs).map((job) => [job, []])))
+  for (let i = 0; i < rounds; i++)
+    for (const job of Object.keys(houses[0].jobs))
+      for (const [h, { jobs }] of houses.entries()) times[h].get(job).push(await timed(jobs[job]))
+  return times.map((mine) => new Map([...mine].map(([job, list]) => [job, median(list)])))
+}
+
+/** What a pour asks of the database at least: the lock, the line with its checkpoint and its notice, by the driver alone. */
+async function barePours(url, idOf) {
+  const pool = new pg.Pool({ connectionString: url, max: clients })
+  const result = await rate(clients, pours, async (job) => {
+    const client = await pool.connect()
+    const id = idOf(job)
+    await client.query('begin')
+    await client.query('select id from bottle where id = $1 for update', [id])
+    await client.query(`insert into bottle_entry (id, bottle_id, kind, at, ml) values ($1, $2, 'pour-out', now(), -1)`, [uuid(), id])
+    await client.query('commit')
+    client.release()
+  })
+  await pool.end()
+  return result
+}
+
+const bareShelf = `
+  select b.id, b.letter, b.number, b.size_ml, b.parts, b.made_at, v.body, c.ml, c.carry, (select count(*) from bottle_entry e where e.bottle_id = b.id and (e.at, e.seq) > (c.carried_at, c.carried_seq))
+  from bottle b join formula_version v on v.id = b.formula_version_id left join bottle_checkpoint c on c.bottle_id = b.id where b.retired_at is null order by b.letter, b.number`
+
+const line = (...cells) =>
+  console.log(
+    `  ${cells[0].padEnd(34)}${cells
+      .slice(1)
+      .map((cell) => String(cell).padStart(14))
+      .join('')}`,
+  )
+
+async function throughput(name, mine) {
+  const { ids, pour, url } = mine
+  console.log(`\n${name}: ${pours} pours by ${clients} at once`)
+  line('', 'here /s', 'bare /s', 'share')
+  for (const [what, idOf] of [
+    ['on many bottles', (job) => ids[job % ids.length]],
+    ['on one bottle', () => ids[7]],
+  ]) {
+    const bare = await barePours(url, idOf)
+    const here = await rate(clients, pours, (job) => pour(idOf(job)))
+    line(what, here.perSecond.toFixed(1), bare.perSecond.toFixed(1), (here.perSecond / bare.perSecond).toFixed(3))
+  }
+  const alone = await rate(1, 60, (job) => pour(ids[job]))
+  const together = await rate(clients, pours, (job) => pour(ids[job % ids.length]))
+  line(`p95 of ${clients} ÷ median of one`, '', '', (p95(together.times) / median(alone.times)).toFixed(2))
   const db = new pg.Client({ connectionString: url })
   await db.connect()
-  const lines = entriesPerBottle * scale
-  // what is written is known to be sound: neither triggers nor references are looked at for each of millions of lines
-  await db.query(`set session_replication_role = replica; set synchronous_commit = off; set maintenance_work_mem = '512MB'`)
-  await db.query(`
-    insert into label_code (code) select 'Z' || translate(lpad(n::text, 5, '0'), '0123456789', 'ABCDEFGHJK') from generate_series(1, ${bottles}) n on conflict do nothing`)
-  await db.query(`
-    insert into bottle (id, letter, number, code, formula_version_id, size_ml, made_at)
-      select overlay(gen_random_uuid()::text placing '7' from 15 for 1)::uuid, 'O', 1000 + n, 'Z' || translate(lpad(n::text, 5, '0'), '0123456789', 'ABCDEFGHJK'),
-        (select v.id from formula_version v where v.body -> 'use' ->> 'school' = 'counted' order by v.id offset n % 8 limit 1), 1000000, now() - interval '300 days' from generate_series(1, ${bottles}) n`)
-  await db.query(`
-    insert into bottle_entry (id, bottle_id, kind, at, ml, rolls)
-      select overlay(gen_random_uuid()::text placing '7' from 15 for 1)::uuid, b.id, case when i = 0 then 'fill' when i % 10 = 0 then 'top-up' else 'use' end, now() - interval '300 days' + interval '299 days' * i / ${lines},
-        case when i = 0 then 500000 when i % 10 = 0 then 150 else -15 end, case when i % 10 = 0 then 0 else 0.01 end
-      from bottle b cross join generate_series(0, ${lines - 1}) i where b.letter = 'O' and b.number > 1000 order by i`)
-  await db.query('set session_replication_role = origin')
-  await db.query('select rebuild_checkpoints()')
-  await db.query('vacuum analyze')
-  // every checkpoint as npm run checkpoints makes it; writes move them up from here
-  const rebuilt = spawn('node', [join(root, 'server/dist/main.mjs')], {
-    env: { ...process.env, DATABASE_URL: url, SELVRIN_CHECKPOINTS: '1' },
-    stdio: 'inherit',
-  })
-  await new Promise((ended) => rebuilt.once('exit', ended))
-  const { rows } = await db.query(`select id from bottle where letter = 'O' and number > 1000 order by number`)
-  const { rows: counted } = await db.query('select count(*)::int as n from bottle_entry')
+  const bare = []
+  const shelf = []
+  for (let i = 0; i < rounds; i++) {
+    bare.push(await timed(() => db.query(bareShelf)))
+    shelf.push(await timed(mine.jobs.shelf))
+  }
   await db.end()
-  for (const { id } of rows)
-    await (await post(`/api/bottles/${id}/entries`, { entryId: uuid(), kind: 'pour-out', ml: 1, overrule: 'to measure' })).text()
-
-  // the answers are taken as they come, not unpacked or read: it is the server that is measured
-  const take = async (path) => (await fetch(address + path, { headers: { cookie, 'accept-encoding': 'identity' } })).arrayBuffer()
-  const pages = ['/api/bottles']
-  for (let after = (await get(pages[0])).after; after; after = (await get(pages.at(-1))).after) pages.push(`/api/bottles?after=${after}`)
-  const shelf = async () => {
-    for (const path of pages) await take(path)
-  }
-  const one = rows[150].id
-  const jobs = {
-    shelf,
-    bottle: () => take(`/api/bottles/${one}`),
-    'older lines': () => take(`/api/bottles/${one}/ledger`),
-    'life curve': () => take(`/api/bottles/${one}/life`),
-    pour: async () =>
-      (await post(`/api/bottles/${one}/entries`, { entryId: uuid(), kind: 'pour-out', ml: 1, overrule: 'to measure' })).text(),
-  }
-  const medians = {}
-  for (const [job, work] of Object.entries(jobs)) {
-    const times = []
-    for (let i = 0; i < rounds; i++) {
-      const began = performance.now()
-      await work()
-      times.push(performance.now() - began)
-    }
-    medians[job] = times.sort((a, b) => a - b)[Math.floor(rounds / 2)]
-  }
-  server.kill('SIGTERM')
-  await new Promise((ended) => server.once('exit', ended))
-  await maker.query(`drop database ${name} with (force)`)
-  return { entries: counted[0].n, medians }
+  line(
+    'shelf ÷ its bare statement',
+    `${median(shelf).toFixed(1)} ms`,
+    `${median(bare).toFixed(1)} ms`,
+    (median(shelf) / median(bare)).toFixed(2),
+  )
 }
 
 try {
-  const results = []
-  for (const scale of scales.length > 0 ? scales : [1, 10, 100]) {
-    const result = await measure(scale)
-    results.push(result)
-    const first = results[0]
-    console.log(`\n${scale}×: ${result.entries.toLocaleString('en')} entries in ${bottles} bottles and the demo`)
-    for (const [job, ms] of Object.entries(result.medians))
-      console.log(
-        `  ${job.padEnd(12)} ${ms.toFixed(1).padStart(8)} ms   ${(ms / first.medians[job]).toFixed(2)}× at ${(result.entries / first.entries).toFixed(1)}× the history`,
-      )
+  const file = await bundle(root)
+  const now = await house(file, 1)
+  const others = []
+  if (other) others.push(await house(await bundle(other), 1))
+  for (const scale of scales.filter((one) => one !== 1)) others.push(await house(file, scale))
+  const [mine, ...theirs] = await medians([now, ...others])
+  for (const [i, { scale }] of others.entries()) {
+    console.log(
+      scale === 1
+        ? `\nagainst the other checkout: ms here, there, ratio`
+        : `\nat ${scale} times the history: ms at 1×, at ${scale}×, ratio`,
+    )
+    for (const [job, ms] of mine) {
+      const theirsMs = theirs[i].get(job)
+      line(job, ms.toFixed(1), theirsMs.toFixed(1), scale === 1 ? (ms / theirsMs).toFixed(2) : (theirsMs / ms).toFixed(2))
+    }
   }
+  await throughput('here', now)
+  if (other) await throughput('the other checkout', others[0])
+  for (const one of [now, ...others]) await one.stop()
 } finally {
   await maker.end()
   await postgres.stop()

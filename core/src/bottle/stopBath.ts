@@ -79,8 +79,24 @@ export function stopAfter(
 /** rolls a litre above which no stop bath is looked for */
 const mostRolls = 400
 
+/** Answers worked out already, by catalogue and by what they depend on of a formula: a shelf asks the same of every bottle of a bath. */
+const known = new WeakMap<Catalogue, Map<string, number | null>>()
+const mostKnown = 500
+
 /** Rolls a litre at which a fresh stop bath reaches pH 5.2 with its usual developer; null where its acid is not known. */
 export function stopCapacity(formula: Formula, paper: number, catalogue: Catalogue = builtIn): number | null {
+  const answers = known.get(catalogue) ?? new Map<string, number | null>()
+  if (answers.size > mostKnown) answers.clear()
+  known.set(catalogue, answers)
+  const key = JSON.stringify([formula.finalMl, formula.additions, paper])
+  const before = answers.get(key)
+  if (before !== undefined) return before
+  const answer = capacityOf(formula, paper, catalogue)
+  answers.set(key, answer)
+  return answer
+}
+
+function capacityOf(formula: Formula, paper: number, catalogue: Catalogue): number | null {
   const phAt = (rollsPerL: number) => stopAfter(formula, 1, { rollsPerL, paper }, catalogue)?.ph ?? null
   const fresh = phAt(0)
   if (fresh === null) return null

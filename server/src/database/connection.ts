@@ -1,6 +1,6 @@
 import { AsyncLocalStorage } from 'node:async_hooks'
 import pg from 'pg'
-import { DataTypes, QueryTypes, Sequelize, type Transaction } from 'sequelize'
+import { DataTypes, Sequelize, type Transaction } from 'sequelize'
 import type { Database } from '../table/database'
 import { modelsOf } from './models'
 
@@ -17,6 +17,24 @@ function readNumbers(): void {
   postgres.DECIMAL.parse = Number
 }
 readNumbers()
+
+interface Prepared {
+  name: string
+  text: string
+  /** names of the parameters in the order of their numbers */
+  names: string[]
+}
+const prepared = new Map<string, Prepared>()
+/** A statement with its named parameters numbered, under a name of its own: a connection takes it apart and plans it once. */
+function preparedOf(sql: string): Prepared {
+  const known = prepared.get(sql)
+  if (known) return known
+  const names = [...new Set([...sql.matchAll(/\$([a-z]\w*)/gi)].map(([, name]) => name as string))]
+  const text = sql.replace(/\$([a-z]\w*)/gi, (_, name: string) => `$${names.indexOf(name) + 1}`)
+  const made = { name: `s${prepared.size + 1}`, text, names }
+  prepared.set(sql, made)
+  return made
+}
 
 /** A pool of connections to the database at that URL. */
 export function connect(url: string): Database {
@@ -35,13 +53,31 @@ export function connect(url: string): Database {
   const send = sequelize.query.bind(sequelize) as (sql: unknown, options?: object) => Promise<unknown>
   sequelize.query = ((sql: unknown, options: { transaction?: Transaction | null } = {}) =>
     send(sql, { ...options, transaction: options.transaction ?? inside.getStore() ?? null })) as never
+  interface Connections {
+    getConnection: () => Promise<pg.Client>
+    releaseConnection: (client: pg.Client) => void
+  }
+  const { connectionManager } = sequelize as unknown as { connectionManager: Connections }
+  const ask = async ({ name, text, names }: Prepared, bind: Record<string, unknown>): Promise<unknown[]> => {
+    const values = names.map((one) => bind[one])
+    const tx = inside.getStore() as { connection?: pg.Client } | undefined
+    if (tx?.connection) return (await tx.connection.query({ name, text, values })).rows as unknown[]
+    const client = await connectionManager.getConnection()
+    try {
+      return (await client.query({ name, text, values })).rows as unknown[]
+    } finally {
+      connectionManager.releaseConnection(client)
+    }
+  }
   return {
     ...modelsOf(sequelize),
     sequelize,
     url,
     statements: () => count,
-    query: async <T extends object>(sql: string, bind: object = {}) =>
-      (await sequelize.query(sql, { type: QueryTypes.SELECT, raw: true, bind: bind as Record<string, unknown> })) as T[],
+    query: async <T extends object>(sql: string, bind: object = {}) => {
+      count++
+      return (await ask(preparedOf(sql), bind as Record<string, unknown>)) as T[]
+    },
     transaction: (work) => sequelize.transaction((tx) => inside.run(tx, work)),
     beforeClose: (end) => void ends.push(end),
     close: async () => {

@@ -86,7 +86,8 @@ function answerFor(error: unknown): Answer | undefined {
   if (name === 'SequelizeOptimisticLockError')
     return { status: 409, problem: { code: 'stale', message: 'Someone changed this meanwhile. Load the page again.' } }
   if ((name !== undefined && unreachable.includes(name)) || isLost(error) || isLost(inner)) return unavailable
-  const { original, type, status } = error as { original?: { code?: string; constraint?: string }; type?: string; status?: number }
+  const { type, status, code, severity } = error as { type?: string; status?: number; code?: string; severity?: string }
+  const original = severity === undefined ? (inner as { code?: string; constraint?: string } | undefined) : { ...error, code }
   if (typeof original?.code === 'string') return databaseAnswer({ ...original, code: original.code })
   if (type === 'entity.too.large')
     return {
