@@ -180,7 +180,7 @@ export const bottleApi = {
       note: note.default(''),
       overrule,
     }),
-    response: bottlePage,
+    response: bottle,
   }),
   measure: endpoint(
     'POST',
@@ -190,7 +190,7 @@ export const bottleApi = {
     {
       params: idParams,
       body: z.strictObject({ entryId: id, ml: amount, note: note.default('') }),
-      response: bottlePage,
+      response: bottle,
     },
   ),
   replenish: endpoint(
@@ -201,7 +201,7 @@ export const bottleApi = {
     {
       params: idParams,
       body: z.strictObject({ entryId: id, ml: positive.max(100_000), evaporatedMl: amount.default(0), fromId: id.optional(), overrule }),
-      response: bottlePage,
+      response: bottle,
     },
   ),
   move: endpoint('POST', '/api/bottles/:id/move', 'technician', 'To another shelf, or into another kind of container', {

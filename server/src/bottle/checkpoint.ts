@@ -1,12 +1,23 @@
 import { carryOf, emptyCarry, type BottleEntry, type BottleFacts, type Carry, type UsedFormula } from '@selvrin/core'
+import type { FormulaBody } from '@selvrin/core/contract'
+import { col } from 'sequelize'
 import { usedFormula } from '../formula/used'
 import type { Database } from '../table/database'
 import { linesBehind, rebuildSums, type StoredEntry } from './queries'
 
 /** As many lines may stand behind a checkpoint before a write moves it up. */
-const mostTail = 40
+export const mostTail = 40
 /** ledgers held in memory together while checkpoints are rebuilt */
 const rebuiltAtOnce = 20
+
+/** What a checkpoint is reckoned from. */
+interface Ledgered extends BottleFacts {
+  id: string
+  body: FormulaBody
+  ownUse: FormulaBody['use'] | null
+  tail: StoredEntry[]
+  carry: Carry | null
+}
 
 /** The lines of each bottle behind its checkpoint, oldest first. */
 export async function tailsOf(db: Database, ids: string[]): Promise<Map<string, StoredEntry[]>> {
@@ -21,6 +32,15 @@ export const wholeLedger = (db: Database, id: string): Promise<StoredEntry[]> =>
 export const carryFrom = (formula: UsedFormula, bottle: BottleFacts, tail: BottleEntry[], carry: Carry | null): Carry =>
   carryOf(formula, bottle, tail, carry ?? emptyCarry())
 
+/** Moves the checkpoint of a locked bottle up to its last line. */
+export async function moveUp(db: Database, { id, body, ownUse, tail, carry, ...bottle }: Ledgered): Promise<void> {
+  const last = tail.at(-1)
+  if (!last) return
+  const reached = carryFrom(usedFormula('', body, ownUse), bottle, tail, carry)
+  const facts = { carry: reached, carried: col('entries') as never, carriedAt: last.at, carriedSeq: last.seq }
+  await db.BottleCheckpoint.update(facts, { where: { bottleId: id } })
+}
+
 /** Moves the checkpoints of locked bottles up where many lines have come since. Inside a transaction that holds the lock only. */
 export async function settle(db: Database, ids: string[]): Promise<void> {
   const counts = await db.BottleCheckpoint.findAll({ attributes: ['bottleId', 'entries', 'carried'], where: { bottleId: ids }, raw: true })
@@ -31,14 +51,8 @@ export async function settle(db: Database, ids: string[]): Promise<void> {
     include: { association: 'bottle', include: [{ association: 'madeOf' }] },
   })
   const tails = await tailsOf(db, long)
-  for (const checkpoint of checkpoints) {
-    const tail = tails.get(checkpoint.bottleId) ?? []
-    const last = tail.at(-1)
-    const { bottle } = checkpoint
-    if (!last || !bottle?.madeOf) continue
-    const carry = carryFrom(usedFormula('', bottle.madeOf.body, bottle.ownUse), bottle, tail, checkpoint.carry)
-    await checkpoint.update({ carry, carried: checkpoint.entries, carriedAt: last.at, carriedSeq: last.seq })
-  }
+  for (const { bottleId: id, bottle, carry } of checkpoints)
+    if (bottle?.madeOf) await moveUp(db, { ...bottle.get(), id, body: bottle.madeOf.body, tail: tails.get(id) ?? [], carry })
 }
 
 /** Makes every checkpoint anew from the ledgers; with `all` false only those that have fallen far behind, as after an upgrade. */

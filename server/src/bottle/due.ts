@@ -1,9 +1,9 @@
 import type { BottleState, DueFacts, TestKind } from '@selvrin/core'
 
-/** What else is known of the bottles at hand: fresh readings of their batches, and films that came out wrong, oldest first. */
-export interface DueKnown {
-  fresh: { batchId: string; kind: string }[]
-  odd: { id: string; at: number }[]
+/** What else is known of a bottle: kinds of test its batch has a fresh reading of, and when films of it came out wrong, oldest first. */
+interface DueKnown {
+  fresh: string[]
+  odd: number[]
 }
 
 /** Two films that came out other than expected ask for a test. */
@@ -23,7 +23,7 @@ export function dueFactsOf(
     fresh: false,
   }))
   const lastTest = Math.max(0, ...tests.map((test) => test.at))
-  const since = odd.filter((one) => one.id === bottle.id && one.at > lastTest)
+  const since = odd.filter((at) => at > lastTest)
   return {
     family,
     madeAt: bottle.madeAt,
@@ -32,8 +32,8 @@ export function dueFactsOf(
     empty: state.volumeMl <= 1e-6,
     tests,
     asksForReference: bottle.firstOfBatch,
-    references: fresh.filter((one) => one.batchId === bottle.batchId).map((one) => one.kind as TestKind),
-    unexpectedAt: since[oddThatAsk - 1]?.at ?? null,
+    references: fresh as TestKind[],
+    unexpectedAt: since[oddThatAsk - 1] ?? null,
     againAt: state.tests.flatMap((one) => (one.newest.againAt === null ? [] : [{ kind: one.kind, at: one.newest.againAt }])),
   }
 }

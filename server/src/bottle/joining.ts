@@ -7,7 +7,6 @@ import type { Database } from '../table/database'
 import { contentsOf } from './contents'
 import { broughtFrom, writeEntry } from './ledger'
 import { requireUsable, requireVolume } from './requiring'
-import { bottleById } from './rows'
 
 /** What comes of pouring ml of one bottle onto what another holds, by what is really in them. */
 export async function meetingOf(db: Database, into: Bottle, from: Bottle, ml: number) {
@@ -22,7 +21,6 @@ export async function meetingOf(db: Database, into: Bottle, from: Bottle, ml: nu
 }
 
 interface Taking {
-  fromId: string
   ml: number
   by: string
   now: number
@@ -31,8 +29,7 @@ interface Taking {
 }
 
 /** Liquid of another bottle, safe to join this one's; taken from its ledger. */
-export async function takeFrom(db: Database, into: Bottle, { fromId, ml, by, now, groupId, overrule }: Taking) {
-  const from = await bottleById(db, fromId, now)
+export async function takeFrom(db: Database, into: Bottle, from: Bottle, { ml, by, now, groupId, overrule }: Taking) {
   const why = requireUsable(from, overrule)
   requireVolume(from, ml)
   const meeting = await meetingOf(db, into, from, ml)

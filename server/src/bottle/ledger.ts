@@ -5,12 +5,17 @@ import { v7 as uuid } from 'uuid'
 import { notFound } from '../house/refusal'
 import type { Database, Row } from '../table/database'
 import { settle } from './checkpoint'
-import { heldBefore, ledgerLines } from './queries'
+import { heldBefore, ledgerLines, type StoredEntry } from './queries'
 
 /** Locks the bottles' rows, always in the same order, so that sums read after it hold until the end of the transaction. */
-export async function lockBottles(db: Database, ids: string[]): Promise<void> {
+export async function lockRows(db: Database, ids: string[]): Promise<void> {
   const locked = await db.Bottle.findAll({ attributes: ['id'], where: { id: ids }, order: [['id', 'asc']], lock: true, raw: true })
   if (locked.length < new Set(ids).size) throw notFound('bottle')
+}
+
+/** Locks bottles of which not more is asked. */
+export async function lockBottles(db: Database, ids: string[]): Promise<void> {
+  await lockRows(db, ids)
   await settle(db, ids)
 }
 
@@ -18,7 +23,23 @@ export async function lockBottles(db: Database, ids: string[]): Promise<void> {
 export type NewEntry = Omit<CreationAttributes<Row<'BottleEntry'>>, 'byPerson'> & { by: string }
 
 export const writeEntry = ({ BottleEntry }: Database, { by, ...entry }: NewEntry): Promise<unknown> =>
-  BottleEntry.create({ ...entry, byPerson: by }, { returning: false })
+  BottleEntry.create({ ...entry, byPerson: by }, { returning: false, validate: false })
+
+/** A line that is being written, as it will be read. */
+export const asRead = (entry: NewEntry): StoredEntry => ({
+  rolls: 0,
+  paper: 0,
+  waterInMl: 0,
+  colourRolls: 0,
+  reverses: null,
+  brings: null,
+  celsius: null,
+  container: null,
+  twoBath: null,
+  test: null,
+  ...entry,
+  seq: Infinity,
+})
 
 /** What liquid taken from a bottle in that state takes along. */
 export const broughtFrom = (state: BottleState): Brought => ({
@@ -56,10 +77,12 @@ export const writeWaste = ({ WasteEntry }: Database, { by, silverGPerL, ...waste
 const pageLines = 100
 
 /** Lines of a ledger, newest first, each with the volume after it: reckoned back from the present sum, so that it costs a page, not a history. */
-export async function ledgerPage(db: Database, bottleId: string, after: string | null): Promise<{ rows: LedgerEntry[]; more: boolean }> {
-  const [from] = await heldBefore(db, { bottleId, after })
+export async function ledgerPage(
+  db: Database,
+  { bottleId, after, heldMl }: { bottleId: string; after: string | null; heldMl?: number },
+): Promise<{ rows: LedgerEntry[]; more: boolean }> {
+  let balanceMl = heldMl ?? (await heldBefore(db, { bottleId, after }))[0]?.ml ?? 0
   const lines = await ledgerLines(db, { bottleId, after, limit: pageLines + 1 })
-  let balanceMl = from?.ml ?? 0
   const rows = lines.slice(0, pageLines).map((line): LedgerEntry => {
     const shown = { ...line, balanceMl }
     balanceMl -= line.ml

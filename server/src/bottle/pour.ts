@@ -3,9 +3,9 @@ import { v7 as uuid } from 'uuid'
 import { Refusal } from '../house/refusal'
 import type { Call, Handler } from '../http/route'
 import { takeFrom } from './joining'
-import { lockBottles, writeEntry, writeWaste } from './ledger'
+import { asRead, writeEntry, writeWaste, type NewEntry } from './ledger'
 import { requireInUse, requireRoom, requireUsable, requireVolume } from './requiring'
-import { bottleById, bottlePage } from './rows'
+import { openBottles, type Held } from './rows'
 
 type Pouring = Call<typeof api.bottle.pour>['body']
 
@@ -43,8 +43,8 @@ function requireLikely(bottle: Bottle, body: Pouring): void {
 }
 
 export const pour: Handler<typeof api.bottle.pour> = async ({ db, params, body, who, now }) => {
-  await lockBottles(db, [params.id, ...(body.fromId ? [body.fromId] : [])])
-  const bottle = await bottleById(db, params.id, now)
+  const [held, from] = await openBottles(db, [params.id, ...(body.fromId ? [body.fromId] : [])], now)
+  const { bottle } = held as Held
   const takes = taking.includes(body.kind)
   const why = body.kind === 'pour-out' || body.kind === 'use' ? requireUsable(bottle, body.overrule) : ''
   if (body.kind === 'use' && body.paper > 0 && body.overrule === undefined) requireOpenFor(bottle, body.paperKind ?? 'rc-paper')
@@ -54,15 +54,15 @@ export const pour: Handler<typeof api.bottle.pour> = async ({ db, params, body, 
   const ml = takes ? -body.ml + (body.kind === 'use' ? waterInMl : 0) : body.ml
   if (ml < 0) requireVolume(bottle, -ml)
   else requireRoom(bottle, ml)
-  const { entryId, kind, rolls, paper, colourRolls, fromId } = body
+  const { entryId, kind, rolls, paper, colourRolls, overrule } = body
   const by = who.id
   const groupId = uuid()
-  const brings =
-    kind === 'top-up' && fromId ? await takeFrom(db, bottle, { fromId, ml: body.ml, by, now, groupId, overrule: body.overrule }) : null
+  const brings = kind === 'top-up' && from ? await takeFrom(db, bottle, from.bottle, { ml: body.ml, by, now, groupId, overrule }) : null
   const note = [body.note, why].filter(Boolean).join('. ')
   const through = { rolls, paper, colourRolls, waterInMl }
-  const line = { id: entryId, bottleId: bottle.id, kind, at: now, by, ml, brings, otherBottleId: fromId ?? null, groupId, note }
-  await writeEntry(db, { ...line, ...through })
+  const otherBottleId = body.fromId ?? null
+  const line: NewEntry = { id: entryId, bottleId: bottle.id, kind, at: now, by, ml, brings, otherBottleId, groupId, note, ...through }
+  await writeEntry(db, line)
   if (kind === 'discard') {
     const { family, state } = bottle
     await writeWaste(db, {
@@ -76,5 +76,5 @@ export const pour: Handler<typeof api.bottle.pour> = async ({ db, params, body, 
       note: body.note,
     })
   }
-  return bottlePage(db, bottle.id, now)
+  return (held as Held).with([asRead(line)]).bottle
 }

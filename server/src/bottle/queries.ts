@@ -1,5 +1,5 @@
-import type { BottleEntry, Carry } from '@selvrin/core'
-import type { Bottle, BottlePage, FormulaBody, LedgerEntry, LedgerLine } from '@selvrin/core/contract'
+import type { BottleEntry, Carry, DueRule } from '@selvrin/core'
+import type { Bottle, BottlePage, ChemicalRow, FormulaBody, LedgerEntry, LedgerLine } from '@selvrin/core/contract'
 import type { Database } from '../table/database'
 
 /** A bottle as it stands in the record, before anything is reckoned. */
@@ -27,7 +27,23 @@ export interface BottleRow {
   firstOfBatch: boolean
   /** a batch in it whose pH was off when it was mixed, and nobody has said why not */
   phOff: { batchId: string; ph: number; celsius: number | null; expected: number; uncertainty: number } | null
+  /** ml its whole ledger comes to */
+  heldMl: number
   carry: Carry | null
+  /** lines behind the checkpoint, oldest first */
+  tail: StoredEntry[]
+  /** what runs are promised of it */
+  reserved: NonNullable<Bottle['reserved']>
+  /** times of films it went through that came out wrong since `since`, oldest first */
+  odd: number[]
+  /** kinds of test its batch has a fresh reading of */
+  fresh: string[]
+}
+
+/** A line of the ledger as core takes it. */
+export interface StoredEntry extends BottleEntry {
+  bottleId: string
+  seq: number
 }
 
 interface Asked {
@@ -36,32 +52,58 @@ interface Asked {
   retired: boolean
   after: string | null
   limit: number | null
+  /** ms from which films that came out wrong still say something of a bath */
+  since: number
+  /** a run that is about to start: only what was promised before it counts */
+  exceptRun: string | null
 }
 
-/** Bottles by label with what is known of each, those of `ids` or a page. SQL because what is in a bottle is asked of its batch, its formula and all that was poured into it. */
+/**
+ * Bottles by label with all that is known of each, those of `ids` or a page. SQL because what is in a bottle is asked of its batch, its formula, its ledger, its runs
+ * and films, and all that was poured into it: in one round, however many there are. The few films that came out wrong come first, since a plan that begins with the
+ * bottles would go through their whole histories; what is poured back is missing from its bottle only while it is in a tank.
+ */
 export const bottleRows = (db: Database, asked: Asked): Promise<BottleRow[]> =>
   db.query<BottleRow>(
-    `select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", v.body, b.batch_id as "batchId", b.own_use as "ownUse",
+    `with wrong as materialized (
+       select e.bottle_id, array_agg((extract(epoch from r.at) * 1000)::float8 order by r.at) as times from roll r join bottle_entry e on e.run_id = r.run_id and e.kind in ('use', 'dilute-out')
+       where r.result <> 'right' and r.at > to_timestamp($since / 1000.0) group by e.bottle_id
+     )
+     select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", v.body, b.batch_id as "batchId", b.own_use as "ownUse",
        b.shelf_id as "shelfId", b.size_ml as "sizeMl", b.parts, b.made_at as "madeAt", coalesce(p.name, 'someone who left') as "madeBy", b.retired_at as "retiredAt",
-       b.retired_why as "retiredWhy", batch.ph, coalesce(batch.note, '') as "batchNote", c.carry,
+       b.retired_why as "retiredWhy", batch.ph, coalesce(batch.note, '') as "batchNote", coalesce(c.ml, 0) as "heldMl", c.carry,
        (select o.letter || o.number from bottle o where o.id = b.from_bottle_id) as "mixedFrom",
        not exists (select from bottle o where o.batch_id = b.batch_id and o.parts is not distinct from b.parts and o.retired_at is null and o.number < b.number) as "firstOfBatch",
        (select jsonb_build_object('batchId', t.id, 'celsius', t.ph_celsius, 'ph', t.ph, 'expected', t.ph_expected, 'uncertainty', t.ph_uncertainty) from batch t
         where t.ph_why is null and abs(t.ph - t.ph_expected) > t.ph_uncertainty and (t.id = b.batch_id
-          or t.id in (select o.batch_id from bottle_entry e join bottle o on o.id = e.bottle_id where e.other_bottle_id = b.id and e.ml < 0)) limit 1) as "phOff"
+          or t.id in (select o.batch_id from bottle_entry e join bottle o on o.id = e.bottle_id where e.other_bottle_id = b.id and e.ml < 0)) limit 1) as "phOff",
+       coalesce((select json_agg(json_build_object('id', e.id, 'bottleId', e.bottle_id, 'seq', e.seq, 'kind', e.kind, 'at', (extract(epoch from e.at) * 1000)::float8, 'ml', e.ml,
+           'rolls', e.rolls, 'paper', e.paper, 'waterInMl', e.water_in_ml, 'colourRolls', e.colour_rolls, 'reverses', e.reverses, 'brings', e.brings, 'celsius', e.celsius,
+           'container', e.container, 'twoBath', e.two_bath, 'test', e.test) order by e.at, e.seq)
+         from bottle_entry e where e.bottle_id = b.id and (e.at, e.seq) > (coalesce(c.carried_at, '-infinity'::timestamptz), coalesce(c.carried_seq, 0))), '[]') as tail,
+       (select json_build_object('ml', coalesce(sum(u.ml) filter (where u.one_shot), 0), 'rolls', coalesce(sum(u.equivalents) filter (where not u.one_shot), 0),
+           'runs', coalesce(json_agg(distinct r.number order by r.number) filter (where r.number is not null), '[]'))
+         from run_bath u join run r on r.id = u.run_id where u.bottle_id = b.id and r.id is distinct from $exceptRun::uuid
+           and ((r.state = 'planned' and ($exceptRun::uuid is null or r.number < (select number from run where id = $exceptRun))) or (r.state = 'running' and not u.one_shot))) as reserved,
+       coalesce(wrong.times, '{}') as odd,
+       array(select distinct f.kind from standing_proof f where f.fresh and f.batch_id = b.batch_id) as fresh
      from bottle b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by left join batch on batch.id = b.batch_id
-       left join bottle_checkpoint c on c.bottle_id = b.id
+       left join bottle_checkpoint c on c.bottle_id = b.id left join wrong on wrong.bottle_id = b.id
      where ($ids::uuid[] is null or b.id = any($ids)) and ($retired::boolean or b.retired_at is null)
        and ($after::uuid is null or (b.letter, b.number) > (select letter, number from bottle where id = $after))
      order by b.letter, b.number limit $limit`,
     asked,
   )
 
-/** A line of the ledger as core takes it. */
-export interface StoredEntry extends BottleEntry {
-  bottleId: string
-  seq: number
-}
+/** What every bottle is looked at with: own chemicals, and when tests fall due. SQL because two small tables come in one round. */
+export const shelfKnowledge = async (db: Database): Promise<{ chemicals: Pick<ChemicalRow, 'id' | 'body'>[]; rules: DueRule[] }> =>
+  (
+    await db.query<{ chemicals: Pick<ChemicalRow, 'id' | 'body'>[]; rules: DueRule[] }>(
+      `select coalesce((select json_agg(json_build_object('id', id, 'body', body)) from chemical), '[]') as chemicals,
+         coalesce((select json_agg(json_build_object('family', family, 'kind', kind, 'atMixing', at_mixing, 'everyDays', every_days, 'everyShare', every_share,
+           'beforeCritical', before_critical, 'active', active)) from due_rule), '[]') as rules`,
+    )
+  )[0] ?? { chemicals: [], rules: [] }
 
 /** The lines of each bottle behind its checkpoint, oldest first; with `whole` all of them. SQL because a ledger begins behind a pair of time and number. */
 export const linesBehind = (db: Database, asked: { ids: string[]; whole: boolean }): Promise<StoredEntry[]> =>
@@ -108,30 +150,6 @@ export const allLines = (db: Database, asked: { after: string | null; limit: num
        e.group_id as "groupId", case when e.test ->> 'overruled' is not null then e.test ->> 'kind' end as overrules, coalesce(e.test ->> 'overruled', e.note) as note
      from bottle_entry e left join person p on p.id = e.by_person
      where $after::uuid is null or e.seq > (select seq from bottle_entry where id = $after) order by e.seq limit $limit`,
-    asked,
-  )
-
-/** What runs are promised of some bottles; for one that is about to start, what was promised before it. What is poured back is missing from its bottle only while it is in a tank. SQL for the sums. */
-export const promisedOf = (
-  db: Database,
-  asked: { ids: string[]; exceptRun: string | null },
-): Promise<({ id: string } & NonNullable<Bottle['reserved']>)[]> =>
-  db.query(
-    `select b.bottle_id as id, coalesce(sum(b.ml) filter (where b.one_shot), 0) as ml, coalesce(sum(b.equivalents) filter (where not b.one_shot), 0) as rolls,
-       array_agg(distinct r.number order by r.number) as runs
-     from run_bath b join run r on r.id = b.run_id
-     where b.bottle_id = any($ids::uuid[])
-       and ((r.state = 'planned' and ($exceptRun::uuid is null or r.number < (select number from run where id = $exceptRun))) or (r.state = 'running' and not b.one_shot))
-       and r.id is distinct from $exceptRun::uuid group by b.bottle_id`,
-    asked,
-  )
-
-/** Films that came out wrong since a time, by the bottles they went through, oldest first. SQL because a plan that begins with the bottles goes through their whole histories: the few films come first. */
-export const oddFilms = (db: Database, asked: { ids: string[]; since: number }): Promise<{ id: string; at: number }[]> =>
-  db.query(
-    `with wrong as materialized (select run_id, at from roll where result <> 'right' and at > to_timestamp($since / 1000.0))
-     select e.bottle_id as id, w.at from wrong w join bottle_entry e on e.run_id = w.run_id and e.kind in ('use', 'dilute-out')
-     where e.bottle_id = any($ids::uuid[]) order by w.at`,
     asked,
   )
 

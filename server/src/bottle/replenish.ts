@@ -4,14 +4,14 @@ import { v7 as uuid } from 'uuid'
 import { Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
 import { takeFrom } from './joining'
-import { lockBottles, writeEntry, writeWaste } from './ledger'
+import { asRead, writeEntry, writeWaste, type NewEntry } from './ledger'
 import { requireInUse, requireRoom, requireVolume } from './requiring'
-import { bottleById, bottlePage } from './rows'
+import { openBottles, type Held } from './rows'
 
 /** Water for what evaporated, replenisher in, the bleed to the waste. */
 export const replenish: Handler<typeof api.bottle.replenish> = async ({ db, params, body, who, now }) => {
-  await lockBottles(db, [params.id, ...(body.fromId ? [body.fromId] : [])])
-  const bottle = await bottleById(db, params.id, now)
+  const [held, from] = (await openBottles(db, [params.id, ...(body.fromId ? [body.fromId] : [])], now)) as [Held, Held?]
+  const { bottle } = held
   if (bottle.use.school !== 'replenished')
     throw new Refusal(422, 'not-replenished', `${bottle.label} is not a replenished bath. Change how it is used first.`)
   requireInUse(bottle)
@@ -20,20 +20,32 @@ export const replenish: Handler<typeof api.bottle.replenish> = async ({ db, para
   const groupId = uuid()
   const by = who.id
   const line = { bottleId: bottle.id, at: now, by, groupId }
+  const lines: NewEntry[] = []
   if (steps.waterMl > 0) {
     requireVolume(bottle, steps.waterMl)
-    await writeEntry(db, { ...line, id: uuid(), kind: 'evaporate', ml: -steps.waterMl })
-    await writeEntry(db, { ...line, id: uuid(), kind: 'water', ml: steps.waterMl, note: 'for what evaporated' })
+    lines.push({ ...line, id: uuid(), kind: 'evaporate', ml: -steps.waterMl })
+    lines.push({ ...line, id: uuid(), kind: 'water', ml: steps.waterMl, note: 'for what evaporated' })
   }
-  if (steps.bleedMl > 0) {
-    const entryId = uuid()
-    await writeEntry(db, { ...line, id: entryId, kind: 'bleed', ml: -steps.bleedMl })
-    const waste = { at: now, by, family: bottle.family, ml: steps.bleedMl, silverGPerL, bottleId: bottle.id, entryId, note: 'bleed' }
-    await writeWaste(db, waste)
-  }
+  const bleedId = uuid()
+  if (steps.bleedMl > 0) lines.push({ ...line, id: bleedId, kind: 'bleed', ml: -steps.bleedMl })
   requireRoom({ ...bottle, state: { ...bottle.state, volumeMl: volumeMl - steps.bleedMl } }, body.ml)
   const { fromId, ml, overrule } = body
-  const brings = fromId ? await takeFrom(db, bottle, { fromId, ml, by, now, groupId, overrule }) : null
-  await writeEntry(db, { ...line, id: body.entryId, kind: 'replenish', ml, brings, otherBottleId: fromId ?? null })
-  return bottlePage(db, bottle.id, now)
+  for (const one of lines) await writeEntry(db, one)
+  if (steps.bleedMl > 0) {
+    const waste = {
+      at: now,
+      by,
+      family: bottle.family,
+      ml: steps.bleedMl,
+      silverGPerL,
+      bottleId: bottle.id,
+      entryId: bleedId,
+      note: 'bleed',
+    }
+    await writeWaste(db, waste)
+  }
+  const brings = from ? await takeFrom(db, bottle, from.bottle, { ml, by, now, groupId, overrule }) : null
+  const last: NewEntry = { ...line, id: body.entryId, kind: 'replenish', ml, brings, otherBottleId: fromId ?? null }
+  await writeEntry(db, last)
+  return held.with([...lines, last].map(asRead)).bottle
 }

@@ -40,7 +40,7 @@ export const bottleRoutes = [
     pageOf(await bottleList(db, { retired, limit: limit + 1, after: after ?? null }, now), limit),
   ),
   answers(api.bottle.get, ({ db, params, now }) => bottlePage(db, params.id, now)),
-  answers(api.bottle.ledger, ({ db, params, query }) => ledgerPage(db, params.id, query.after ?? null)),
+  answers(api.bottle.ledger, ({ db, params, query }) => ledgerPage(db, { bottleId: params.id, after: query.after ?? null })),
   answers(api.bottle.lines, async ({ db, query }) =>
     pageOf(await allLines(db, { after: query.after ?? null, limit: query.limit + 1 }), query.limit),
   ),

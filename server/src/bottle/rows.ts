@@ -13,14 +13,14 @@ import {
   type Finding,
 } from '@selvrin/core'
 import type { Bottle, BottlePage } from '@selvrin/core/contract'
-import { catalogueOf } from '../chemical/chemistry'
+import { catalogueWith } from '../chemical/chemistry'
 import { usedFormula } from '../formula/used'
 import { notFound } from '../house/refusal'
 import type { Database } from '../table/database'
-import { carryFrom, tailsOf } from './checkpoint'
-import { dueFactsOf, type DueKnown } from './due'
-import { ledgerPage } from './ledger'
-import { bottleRows, oddFilms, promisedOf, runsOf, type BottleRow, type StoredEntry } from './queries'
+import { carryFrom, mostTail, moveUp } from './checkpoint'
+import { dueFactsOf } from './due'
+import { ledgerPage, lockRows } from './ledger'
+import { bottleRows, runsOf, shelfKnowledge, type BottleRow, type StoredEntry } from './queries'
 
 /** Films that came out wrong longer ago no longer say anything of the bath. */
 const oddDays = 28
@@ -34,22 +34,39 @@ const phFinding = ({ ph, celsius, expected, uncertainty }: NonNullable<BottleRow
 })
 
 interface Known {
-  reserved: NonNullable<Bottle['reserved']>
-  tail: StoredEntry[]
   catalogue: Catalogue
   rules: DueRule[]
-  due: DueKnown
 }
 
-function bottleOf(row: BottleRow, { tail, catalogue, rules, due, reserved }: Known, now: number): Bottle {
-  const { body, mixedFrom: _mixedFrom, batchNote: _batchNote, firstOfBatch: _first, phOff, carry, ownUse, ...rest } = row
+/** A bottle as it is read, and as it is once further lines are written: its state is reckoned on, not asked for again. */
+export interface Held {
+  row: BottleRow
+  catalogue: Catalogue
+  bottle: Bottle
+  /** with what was written just now, in a version `raised` higher */
+  with: (lines: StoredEntry[], raised?: number) => Held
+}
+
+function heldOf(row: BottleRow, known: Known, now: number): Held {
+  return {
+    row,
+    catalogue: known.catalogue,
+    bottle: bottleOf(row, known, now),
+    with: (lines, raised = 0) => heldOf({ ...row, version: row.version + raised, tail: [...row.tail, ...lines] }, known, now),
+  }
+}
+
+function bottleOf(row: BottleRow, { catalogue, rules }: Known, now: number): Bottle {
+  const { body, phOff, ownUse, tail, odd, fresh } = row
   const formula = usedFormula(row.formulaId, body, ownUse)
   // a line written by someone a moment later than this request began counts all the same
   const at = tail.reduce((latest, entry) => Math.max(latest, entry.at), now)
-  const state = stateFrom(formula, row, carryFrom(formula, row, tail, carry), at, catalogue)
-  const facts = dueFactsOf(row, body.family, state, due)
+  const state = stateFrom(formula, row, carryFrom(formula, row, tail, row.carry), at, catalogue)
+  const facts = dueFactsOf(row, body.family, state, { odd, fresh })
+  const { id, version, label, code, formulaId, formulaNumber, batchId, shelfId, sizeMl, parts, madeAt, madeBy, retiredAt, retiredWhy, ph } =
+    row
   return {
-    ...rest,
+    ...{ id, version, label, code, formulaId, formulaNumber, batchId, shelfId, sizeMl, parts, madeAt, madeBy, retiredAt, retiredWhy, ph },
     name: body.name,
     family: body.family as Family,
     use: formula.use as Bottle['use'],
@@ -57,33 +74,20 @@ function bottleOf(row: BottleRow, { tail, catalogue, rules, due, reserved }: Kno
     rangeC: body.rangeC,
     temperatureCoefficient: body.temperatureCoefficient,
     usualS: body.usualS,
-    state: phOff === null || row.retiredAt !== null ? state : { ...state, findings: [...state.findings, phFinding(phOff)].sort(byGravity) },
+    state: phOff === null || retiredAt !== null ? state : { ...state, findings: [...state.findings, phFinding(phOff)].sort(byGravity) },
     phOff,
-    reserved,
+    reserved: row.reserved,
     due: named(dueTests(rules, facts, at)),
     critical: named(dueTests(rules, facts, at, true)),
   }
 }
 
-async function withStates(db: Database, rows: BottleRow[], now: number, exceptRun: string | null = null): Promise<Bottle[]> {
+async function held(db: Database, ask: Omit<Parameters<typeof bottleRows>[1], 'since'>, now: number): Promise<Held[]> {
+  const rows = await bottleRows(db, { ...ask, since: now - oddDays * 86_400_000 })
   if (rows.length === 0) return []
-  const ids = rows.map((row) => row.id)
-  const tails = await tailsOf(db, ids)
-  const catalogue = await catalogueOf(db)
-  const rules: DueRule[] = await db.DueRule.findAll({ raw: true })
-  const fresh = await db.StandingProof.findAll({
-    attributes: ['batchId', 'kind'],
-    where: { fresh: true, batchId: [...new Set(rows.flatMap((row) => row.batchId ?? []))] },
-    group: ['batchId', 'kind'],
-    raw: true,
-  })
-  const odd = await oddFilms(db, { ids, since: now - oddDays * 86_400_000 })
-  const due: DueKnown = { fresh: fresh as DueKnown['fresh'], odd }
-  const promised = new Map((await promisedOf(db, { ids, exceptRun })).map(({ id, ...one }) => [id, one]))
-  const none = { ml: 0, rolls: 0, runs: [] }
-  return rows.map((row) =>
-    bottleOf(row, { tail: tails.get(row.id) ?? [], catalogue, rules, due, reserved: promised.get(row.id) ?? none }, now),
-  )
+  const { chemicals, rules } = await shelfKnowledge(db)
+  const known = { catalogue: catalogueWith(chemicals), rules }
+  return rows.map((row) => heldOf(row, known, now))
 }
 
 /** Bottles of the shelf by label, with their states: a constant number of statements, however many there are. */
@@ -91,28 +95,41 @@ export const bottleList = async (
   db: Database,
   ask: { retired: boolean; limit: number; after: string | null },
   now: number,
-): Promise<Bottle[]> => withStates(db, await bottleRows(db, { ids: null, ...ask }), now)
+): Promise<Bottle[]> => (await held(db, { ids: null, exceptRun: null, ...ask }, now)).map((one) => one.bottle)
 
-const rowsOf = (db: Database, ids: string[]) => bottleRows(db, { ids, retired: true, after: null, limit: null })
+/** Bottles as they are held; against `exceptRun` only what was promised before it is counted. */
+export const heldById = (db: Database, ids: string[], now: number, exceptRun: string | null = null): Promise<Held[]> =>
+  held(db, { ids, retired: true, after: null, limit: null, exceptRun }, now)
 
-/** Bottles with their states; against `exceptRun` only what was promised before it is counted. */
+/** Bottles with their states. */
 export const bottlesById = async (db: Database, ids: string[], now: number, exceptRun: string | null = null): Promise<Bottle[]> =>
-  withStates(db, await rowsOf(db, ids), now, exceptRun)
+  (await heldById(db, ids, now, exceptRun)).map((one) => one.bottle)
 
-export async function bottleById(db: Database, id: string, now: number): Promise<Bottle> {
-  const [bottle] = await bottlesById(db, [id], now)
-  if (!bottle) throw notFound('bottle')
-  return bottle
+async function heldOne(db: Database, id: string, now: number): Promise<Held> {
+  const [one] = await heldById(db, [id], now)
+  if (!one) throw notFound('bottle')
+  return one
 }
+
+/** Locked bottles as they are held, in the order asked for: nothing about them changes until the end of the transaction but by its own lines. */
+export async function openBottles(db: Database, ids: string[], now: number): Promise<Held[]> {
+  await lockRows(db, ids)
+  const open = new Map((await heldById(db, ids, now)).map((one) => [one.row.id, one]))
+  for (const { row } of open.values()) if (row.tail.length > mostTail) await moveUp(db, row)
+  return ids.map((id) => {
+    const one = open.get(id)
+    if (!one) throw notFound('bottle')
+    return one
+  })
+}
+
+export const bottleById = async (db: Database, id: string, now: number): Promise<Bottle> => (await heldOne(db, id, now)).bottle
 
 /** A bottle with the newest lines of its ledger, what could be done for it, and the runs that used it. */
 export async function bottlePage(db: Database, id: string, now: number): Promise<BottlePage> {
-  const [row] = await rowsOf(db, [id])
-  const [bottle] = row ? await withStates(db, [row], now) : []
-  if (!row || !bottle) throw notFound('bottle')
-  const { rows, more } = await ledgerPage(db, id, null)
+  const { row, bottle, catalogue } = await heldOne(db, id, now)
+  const { rows, more } = await ledgerPage(db, { bottleId: id, after: null, heldMl: row.heldMl })
   const runs = await runsOf(db, id)
-  const catalogue = await catalogueOf(db)
   const formula = usedFormula(row.formulaId, row.body, row.ownUse)
   const share = row.parts === null ? 1 : (row.parts[0] ?? 1) / row.parts.reduce((sum, part) => sum + part, 0)
   const sulfiteGPerL = sulfitePerLitre(formula, catalogue) * share

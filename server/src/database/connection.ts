@@ -48,8 +48,10 @@ export function connect(url: string): Database {
     logging: () => void count++,
     pool: { max: 20, acquire: 30_000 },
   })
-  // statements here are short and many: compiling one anew each time, as it is guessed costly over a long history, takes longer than running it
-  sequelize.addHook('afterConnect', (connection: unknown) => (connection as pg.Client).query('set jit = off').then(() => undefined))
+  // statements here are short and many: planning and compiling one anew each time, as it is guessed costly over a long history, takes longer than running it
+  sequelize.addHook('afterConnect', async (connection: unknown) => {
+    await (connection as pg.Client).query('set jit = off; set plan_cache_mode = force_generic_plan')
+  })
   const send = sequelize.query.bind(sequelize) as (sql: unknown, options?: object) => Promise<unknown>
   sequelize.query = ((sql: unknown, options: { transaction?: Transaction | null } = {}) =>
     send(sql, { ...options, transaction: options.transaction ?? inside.getStore() ?? null })) as never

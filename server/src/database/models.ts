@@ -29,7 +29,6 @@ import { instrumentTable } from '../proof/Instrument'
 import { proofTable } from '../proof/Proof'
 import { proofPictureTable } from '../proof/ProofPicture'
 import { proofTakenBackTable } from '../proof/ProofTakenBack'
-import { standingProofTable } from '../proof/StandingProof'
 import { runTable } from '../run/Run'
 import { runBathTable } from '../run/RunBath'
 import { runEventTable } from '../run/RunEvent'
@@ -76,7 +75,6 @@ const tables = {
   Session: sessionTable,
   Shelf: shelfTable,
   SignInAttempt: signInAttemptTable,
-  StandingProof: standingProofTable,
   Vessel: vesselTable,
   WasteEntry: wasteEntryTable,
 } satisfies Record<keyof Tables, unknown>

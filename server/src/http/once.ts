@@ -2,7 +2,7 @@ import type { Endpoint } from '@selvrin/core/contract'
 import type { Request } from 'express'
 import type { House } from '../house/house'
 import { requestHash, type Upload } from './body'
-import { takeKey } from './queries'
+import { keepAnswer, takeKey } from './queries'
 import { Refusal } from '../house/refusal'
 import type { Who } from './who'
 
@@ -28,6 +28,6 @@ export async function once<T>({ db }: House, { endpoint, who, request, upload, n
     return kept.answer as T
   }
   const answer = await work()
-  if (!endpoint.secret) await db.Idempotency.update({ answer: answer as object }, { where: { personId: who.id, key } })
+  if (!endpoint.secret) await keepAnswer(db, { personId: who.id, key, answer: JSON.stringify(answer) })
   return answer
 }

@@ -8,3 +8,20 @@ export const takeKey = async (db: Database, asked: { personId: string; key: stri
       asked,
     )
   ).length > 0
+
+/** Keeps the answer to a request under its key. SQL because every write ends with it: it is planned once. */
+export const keepAnswer = (db: Database, asked: { personId: string; key: string; answer: string }): Promise<unknown> =>
+  db.query('update idempotency set answer = $answer where person_id = $personId and key = $key', asked)
+
+/** Who a session belongs to, while it lasts, by its token's hash. SQL because every request begins with it: it is planned once. */
+export const sessionOf = async (
+  db: Database,
+  asked: { tokenHash: string; now: number; idleMs: number },
+): Promise<{ id: string; name: string; role: 'member' | 'technician'; seenAt: number } | null> =>
+  (
+    await db.query<{ id: string; name: string; role: 'member' | 'technician'; seenAt: number }>(
+      `select person.id, person.name, person.role, session.seen_at as "seenAt" from session join person on person.id = session.person_id
+       where token_hash = $tokenHash and expires_at > to_timestamp($now / 1000.0) and seen_at > to_timestamp(($now - $idleMs) / 1000.0) and person.active`,
+      asked,
+    )
+  )[0] ?? null

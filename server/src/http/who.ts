@@ -2,6 +2,7 @@ import type { Request } from 'express'
 import { Op } from 'sequelize'
 import { sha256 } from '../credential/password'
 import type { House } from '../house/house'
+import { sessionOf } from './queries'
 
 export interface Who {
   id: string
@@ -16,21 +17,10 @@ const idleMs = 14 * 86_400_000
 /** how exactly it is known when someone was there last */
 const seenEveryMs = 3_600_000
 
-async function sessionOf({ db }: House, tokenHash: string, now: number) {
-  const session = await db.Session.findOne({
-    where: { tokenHash, expiresAt: { [Op.gt]: now }, seenAt: { [Op.gt]: now - idleMs } },
-    attributes: ['tokenHash', 'seenAt'],
-    include: { association: 'person', attributes: ['id', 'name', 'role'], where: { active: true }, required: true },
-    raw: true,
-    nest: true,
-  })
-  return session as { tokenHash: string; seenAt: number; person: Omit<Who, 'tokenHash'> } | null
-}
-
 /** Who a session belongs to, by its token's hash; null when it has ended, by time or by nobody coming for too long. */
 export async function whoIs(house: House, tokenHash: string, now: number): Promise<Who | null> {
-  const session = await sessionOf(house, tokenHash, now)
-  return session && { ...session.person, tokenHash }
+  const session = await sessionOf(house.db, { tokenHash, now, idleMs })
+  return session && { id: session.id, name: session.name, role: session.role, tokenHash }
 }
 
 /** Who sent the request, by its session cookie; null when nobody (any more). Being there keeps a session alive. */
@@ -38,8 +28,9 @@ export async function personOf(house: House, request: Request, now: number): Pro
   const token = (request.cookies as Record<string, unknown> | undefined)?.[cookieName]
   if (typeof token !== 'string' || token === '') return null
   const tokenHash = sha256(token)
-  const session = await sessionOf(house, tokenHash, now)
+  const session = await sessionOf(house.db, { tokenHash, now, idleMs })
   if (!session) return null
-  if (now - session.seenAt > seenEveryMs) await house.db.Session.update({ seenAt: now }, { where: { tokenHash, seenAt: { [Op.lt]: now } } })
-  return { ...session.person, tokenHash }
+  const { seenAt, ...person } = session
+  if (now - seenAt > seenEveryMs) await house.db.Session.update({ seenAt: now }, { where: { tokenHash, seenAt: { [Op.lt]: now } } })
+  return { ...person, tokenHash }
 }

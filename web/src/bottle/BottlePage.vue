@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { showParts, type LifeCurve } from '@selvrin/core'
-import { api, type BottlePage, type LedgerEntry } from '@selvrin/core/contract'
+import { api, type Bottle, type BottlePage, type LedgerEntry } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
@@ -103,9 +103,9 @@ async function reverse(reason: string): Promise<void> {
   )
   if (good) wrong.value = null
 }
-async function done(page?: BottlePage): Promise<void> {
+async function done(written?: Bottle): Promise<void> {
   panel.value = null
-  if (page) show(page)
+  if (written && bottle.value?.id === written.id) bottle.value = { ...bottle.value, ...written }
   await load()
 }
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, type BottlePage } from '@selvrin/core/contract'
+import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { call } from '../api/call'
@@ -12,7 +12,7 @@ import { useShow } from '../session/useShow'
 
 /** What a bottle holds, measured: the graduate decides over the sum of its lines. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
-const emit = defineEmits<{ close: []; done: [page: BottlePage] }>()
+const emit = defineEmits<{ close: []; done: [bottle: Bottle] }>()
 const show = useShow()
 const { busy, problem, act } = useAction()
 const entryId = uuid()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { showParts } from '@selvrin/core'
-import { api, type BottlePage } from '@selvrin/core/contract'
+import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
@@ -16,7 +16,7 @@ import OverruleField from './OverruleField.vue'
 
 type Kind = 'pour-out' | 'pour-back' | 'top-up' | 'water' | 'evaporate' | 'discard'
 const { bottle } = defineProps<{ bottle: BottlePage }>()
-const emit = defineEmits<{ close: []; done: [page: BottlePage] }>()
+const emit = defineEmits<{ close: []; done: [bottle: Bottle] }>()
 const show = useShow()
 const bottles = useBottles()
 onMounted(() => void bottles.load())

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { replenishSteps, showParts } from '@selvrin/core'
-import { api, type BottlePage } from '@selvrin/core/contract'
+import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
@@ -14,7 +14,7 @@ import { useBottles } from '../stores'
 
 /** Replenishing, in the order of the hands: water, bleed, replenisher. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
-const emit = defineEmits<{ close: []; done: [page: BottlePage] }>()
+const emit = defineEmits<{ close: []; done: [bottle: Bottle] }>()
 const show = useShow()
 const bottles = useBottles()
 onMounted(() => void bottles.load())

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { carryOutMl, formats, rollEquivalents } from '@selvrin/core'
-import { api, type BottlePage } from '@selvrin/core/contract'
+import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { call } from '../api/call'
@@ -19,7 +19,7 @@ import { digits } from '../session/manner'
 
 /** What went through and was poured back: by format or by area, with its carry-out and what a pre-wet carried in. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
-const emit = defineEmits<{ close: []; done: [page: BottlePage] }>()
+const emit = defineEmits<{ close: []; done: [bottle: Bottle] }>()
 const show = useShow()
 const { busy, problem, act } = useAction()
 const entryId = uuid()

@@ -5,7 +5,8 @@ import { safe } from './0004-safe'
 import { hands } from './0005-hands'
 import { unmeasured } from './0006-unmeasured'
 import { forgetting } from './0007-forgetting'
+import { batches } from './0008-batches'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
-export const migrations: Migration[] = [house, scales, proofs, safe, hands, unmeasured, forgetting]
+export const migrations: Migration[] = [house, scales, proofs, safe, hands, unmeasured, forgetting, batches]
