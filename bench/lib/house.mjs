@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
+import { Agent, request } from 'node:http'
 import { join } from 'node:path'
 import pg from 'pg'
 
@@ -45,19 +46,28 @@ export async function serve(file, databaseUrl, args = []) {
     body: JSON.stringify({ login: 'ilse', password: 'tide-mill-loft' }),
   })
   const cookie = signIn.headers.get('set-cookie').split(';')[0]
-  // the answers are taken as they come, not unpacked or read: it is the server that is measured
-  const take = async (path) => (await fetch(address + path, { headers: { cookie, 'accept-encoding': 'identity' } })).arrayBuffer()
-  const get = async (path) => JSON.parse(Buffer.from(await take(path)).toString())
-  const post = async (path, body) => {
-    const answer = await fetch(address + path, {
-      method: 'POST',
-      headers: { cookie, 'content-type': 'application/json', 'idempotency-key': randomUUID(), 'accept-encoding': 'identity' },
-      body: JSON.stringify(body),
+  // the answers are taken as they come, not unpacked or read, by as light a client as there is: it is the server that is measured
+  const agent = new Agent({ keepAlive: true, maxSockets: 64 })
+  const send = (method, path, headers, body) =>
+    new Promise((resolve, reject) => {
+      const asked = request(address + path, { method, agent, headers: { cookie, 'accept-encoding': 'identity', ...headers } }, (answer) => {
+        const parts = []
+        answer.on('data', (part) => parts.push(part))
+        answer.on('end', () => {
+          const bytes = Buffer.concat(parts)
+          if (answer.statusCode < 400) resolve(bytes)
+          else reject(new Error(`${path}: ${answer.statusCode} ${bytes}`))
+        })
+      })
+      asked.on('error', reject)
+      asked.end(body)
     })
-    if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`)
-    return answer.arrayBuffer()
-  }
+  const take = (path) => send('GET', path, {})
+  const get = async (path) => JSON.parse((await take(path)).toString())
+  const post = (path, body) =>
+    send('POST', path, { 'content-type': 'application/json', 'idempotency-key': randomUUID() }, JSON.stringify(body))
   const stop = async () => {
+    agent.destroy()
     child.kill('SIGTERM')
     await new Promise((ended) => child.once('exit', ended))
   }

@@ -5,25 +5,26 @@ import { v7 as uuid } from 'uuid'
 import { notFound } from '../house/refusal'
 import type { Database, Row } from '../table/database'
 import { settle } from './checkpoint'
-import { heldBefore, ledgerLines, type StoredEntry } from './queries'
+import { heldBefore, insertLines, ledgerLines, lockRows, type StoredEntry } from './queries'
 
 /** Locks the bottles' rows, always in the same order, so that sums read after it hold until the end of the transaction. */
-export async function lockRows(db: Database, ids: string[]): Promise<void> {
-  const locked = await db.Bottle.findAll({ attributes: ['id'], where: { id: ids }, order: [['id', 'asc']], lock: true, raw: true })
-  if (locked.length < new Set(ids).size) throw notFound('bottle')
+export async function lockAll(db: Database, ids: string[]): Promise<void> {
+  if ((await lockRows(db, ids)).length < new Set(ids).size) throw notFound('bottle')
 }
 
 /** Locks bottles of which not more is asked. */
 export async function lockBottles(db: Database, ids: string[]): Promise<void> {
-  await lockRows(db, ids)
+  await lockAll(db, ids)
   await settle(db, ids)
 }
 
 /** A line as it is written; lines of one `groupId` were written together and are taken back together. */
 export type NewEntry = Omit<CreationAttributes<Row<'BottleEntry'>>, 'byPerson'> & { by: string }
 
-export const writeEntry = ({ BottleEntry }: Database, { by, ...entry }: NewEntry): Promise<unknown> =>
-  BottleEntry.create({ ...entry, byPerson: by }, { returning: false, validate: false })
+export const writeEntries = async (db: Database, lines: NewEntry[]): Promise<void> => {
+  if (lines.length > 0) await insertLines(db, lines)
+}
+export const writeEntry = (db: Database, line: NewEntry): Promise<void> => writeEntries(db, [line])
 
 /** A line that is being written, as it will be read. */
 export const asRead = (entry: NewEntry): StoredEntry => ({

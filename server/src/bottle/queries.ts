@@ -1,5 +1,5 @@
-import type { BottleEntry, Carry, DueRule } from '@selvrin/core'
-import type { Bottle, BottlePage, ChemicalRow, FormulaBody, LedgerEntry, LedgerLine } from '@selvrin/core/contract'
+import type { BottleEntry, Carry } from '@selvrin/core'
+import type { Bottle, BottlePage, FormulaBody, LedgerEntry, LedgerLine } from '@selvrin/core/contract'
 import type { Database } from '../table/database'
 
 /** A bottle as it stands in the record, before anything is reckoned. */
@@ -38,6 +38,8 @@ export interface BottleRow {
   odd: number[]
   /** kinds of test its batch has a fresh reading of */
   fresh: string[]
+  /** changes whenever an own chemical or a due rule does */
+  knowledge: string | null
 }
 
 /** A line of the ledger as core takes it. */
@@ -86,7 +88,8 @@ export const bottleRows = (db: Database, asked: Asked): Promise<BottleRow[]> =>
          from run_bath u join run r on r.id = u.run_id where u.bottle_id = b.id and r.id is distinct from $exceptRun::uuid
            and ((r.state = 'planned' and ($exceptRun::uuid is null or r.number < (select number from run where id = $exceptRun))) or (r.state = 'running' and not u.one_shot))) as reserved,
        coalesce(wrong.times, '{}') as odd,
-       array(select distinct f.kind from standing_proof f where f.fresh and f.batch_id = b.batch_id) as fresh
+       array(select distinct f.kind from standing_proof f where f.fresh and f.batch_id = b.batch_id) as fresh,
+       (select md5(string_agg(one, ' ' order by one)) from (select id || ' ' || version as one from chemical union all select id || ' ' || version from due_rule) as k) as knowledge
      from bottle b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by left join batch on batch.id = b.batch_id
        left join bottle_checkpoint c on c.bottle_id = b.id left join wrong on wrong.bottle_id = b.id
      where ($ids::uuid[] is null or b.id = any($ids)) and ($retired::boolean or b.retired_at is null)
@@ -94,16 +97,6 @@ export const bottleRows = (db: Database, asked: Asked): Promise<BottleRow[]> =>
      order by b.letter, b.number limit $limit`,
     asked,
   )
-
-/** What every bottle is looked at with: own chemicals, and when tests fall due. SQL because two small tables come in one round. */
-export const shelfKnowledge = async (db: Database): Promise<{ chemicals: Pick<ChemicalRow, 'id' | 'body'>[]; rules: DueRule[] }> =>
-  (
-    await db.query<{ chemicals: Pick<ChemicalRow, 'id' | 'body'>[]; rules: DueRule[] }>(
-      `select coalesce((select json_agg(json_build_object('id', id, 'body', body)) from chemical), '[]') as chemicals,
-         coalesce((select json_agg(json_build_object('family', family, 'kind', kind, 'atMixing', at_mixing, 'everyDays', every_days, 'everyShare', every_share,
-           'beforeCritical', before_critical, 'active', active)) from due_rule), '[]') as rules`,
-    )
-  )[0] ?? { chemicals: [], rules: [] }
 
 /** The lines of each bottle behind its checkpoint, oldest first; with `whole` all of them. SQL because a ledger begins behind a pair of time and number. */
 export const linesBehind = (db: Database, asked: { ids: string[]; whole: boolean }): Promise<StoredEntry[]> =>
@@ -159,4 +152,21 @@ export const runsOf = (db: Database, bottleId: string): Promise<BottlePage['runs
     `select r.id, r.number, coalesce(r.started_at, r.planned_at) as at, (r.plan ->> 'rolls')::numeric as rolls, array(select film from roll where run_id = r.id order by id) as films
      from run r where r.id in (select run_id from bottle_entry where bottle_id = $bottleId and run_id is not null order by at desc limit 60) order by r.number desc limit 30`,
     { bottleId },
+  )
+
+/** Locks bottles until the end of the transaction, always in the same order; answers those that are there. SQL because every act on a bottle begins with it: it is planned once. */
+export const lockRows = (db: Database, ids: string[]): Promise<{ id: string }[]> =>
+  db.query('select id from bottle where id = any($ids::uuid[]) order by id for update', { ids })
+
+/** Writes lines into ledgers, in their order. SQL because every act on a bottle ends with it: one round and one plan, however many lines. */
+export const insertLines = (db: Database, lines: object[]): Promise<unknown> =>
+  db.query(
+    `insert into bottle_entry (id, bottle_id, kind, at, by_person, ml, rolls, paper, colour_rolls, water_in_ml, run_id, step, reverses, note, celsius, container, brings, two_bath, test,
+       other_bottle_id, proof_id, group_id)
+     select id, "bottleId", kind, to_timestamp(at / 1000.0), by, ml, coalesce(rolls, 0), coalesce(paper, 0), coalesce("colourRolls", 0), coalesce("waterInMl", 0), "runId", step, reverses,
+       coalesce(note, ''), celsius, container, nullif(brings, 'null'), nullif("twoBath", 'null'), nullif(test, 'null'), "otherBottleId", "proofId", "groupId"
+     from rows from (jsonb_to_recordset($lines::jsonb) as (id uuid, "bottleId" uuid, kind text, at float8, by uuid, ml numeric, rolls numeric, paper numeric, "colourRolls" numeric,
+       "waterInMl" numeric, "runId" uuid, step int, reverses uuid, note text, celsius numeric, container text, brings jsonb, "twoBath" jsonb, test jsonb, "otherBottleId" uuid,
+       "proofId" uuid, "groupId" uuid)) with ordinality order by ordinality`,
+    { lines: JSON.stringify(lines) },
   )

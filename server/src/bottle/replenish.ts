@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid'
 import { Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
 import { takeFrom } from './joining'
-import { asRead, writeEntry, writeWaste, type NewEntry } from './ledger'
+import { asRead, writeEntries, writeEntry, writeWaste, type NewEntry } from './ledger'
 import { requireInUse, requireRoom, requireVolume } from './requiring'
 import { openBottles, type Held } from './rows'
 
@@ -30,7 +30,7 @@ export const replenish: Handler<typeof api.bottle.replenish> = async ({ db, para
   if (steps.bleedMl > 0) lines.push({ ...line, id: bleedId, kind: 'bleed', ml: -steps.bleedMl })
   requireRoom({ ...bottle, state: { ...bottle.state, volumeMl: volumeMl - steps.bleedMl } }, body.ml)
   const { fromId, ml, overrule } = body
-  for (const one of lines) await writeEntry(db, one)
+  await writeEntries(db, lines)
   if (steps.bleedMl > 0) {
     const waste = {
       at: now,

@@ -13,14 +13,14 @@ import {
   type Finding,
 } from '@selvrin/core'
 import type { Bottle, BottlePage } from '@selvrin/core/contract'
-import { catalogueWith } from '../chemical/chemistry'
+import { catalogueOf } from '../chemical/chemistry'
 import { usedFormula } from '../formula/used'
 import { notFound } from '../house/refusal'
 import type { Database } from '../table/database'
 import { carryFrom, mostTail, moveUp } from './checkpoint'
 import { dueFactsOf } from './due'
-import { ledgerPage, lockRows } from './ledger'
-import { bottleRows, runsOf, shelfKnowledge, type BottleRow, type StoredEntry } from './queries'
+import { ledgerPage, lockAll } from './ledger'
+import { bottleRows, runsOf, type BottleRow, type StoredEntry } from './queries'
 
 /** Films that came out wrong longer ago no longer say anything of the bath. */
 const oddDays = 28
@@ -82,11 +82,20 @@ function bottleOf(row: BottleRow, { catalogue, rules }: Known, now: number): Bot
   }
 }
 
+const remembered = new WeakMap<Database, Known & { as: string | null }>()
+/** Own chemicals and due rules as they stand at that mark: read again only where it is another than before, so that what was remembered is never old. */
+async function knownAs(db: Database, as: string | null): Promise<Known> {
+  const before = remembered.get(db)
+  if (before && before.as === as) return before
+  const known = { as, catalogue: await catalogueOf(db), rules: (await db.DueRule.findAll({ raw: true })) as DueRule[] }
+  remembered.set(db, known)
+  return known
+}
+
 async function held(db: Database, ask: Omit<Parameters<typeof bottleRows>[1], 'since'>, now: number): Promise<Held[]> {
   const rows = await bottleRows(db, { ...ask, since: now - oddDays * 86_400_000 })
   if (rows.length === 0) return []
-  const { chemicals, rules } = await shelfKnowledge(db)
-  const known = { catalogue: catalogueWith(chemicals), rules }
+  const known = await knownAs(db, rows[0]?.knowledge ?? null)
   return rows.map((row) => heldOf(row, known, now))
 }
 
@@ -113,7 +122,7 @@ async function heldOne(db: Database, id: string, now: number): Promise<Held> {
 
 /** Locked bottles as they are held, in the order asked for: nothing about them changes until the end of the transaction but by its own lines. */
 export async function openBottles(db: Database, ids: string[], now: number): Promise<Held[]> {
-  await lockRows(db, ids)
+  await lockAll(db, ids)
   const open = new Map((await heldById(db, ids, now)).map((one) => [one.row.id, one]))
   for (const { row } of open.values()) if (row.tail.length > mostTail) await moveUp(db, row)
   return ids.map((id) => {

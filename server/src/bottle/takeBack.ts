@@ -8,7 +8,7 @@ import type { Handler } from '../http/route'
 import { changeAll } from '../table/all'
 import type { Database } from '../table/database'
 import { wholeLedger } from './checkpoint'
-import { lockBottles, writeEntry } from './ledger'
+import { lockBottles, writeEntries } from './ledger'
 import { bottleById, bottlePage } from './rows'
 
 export interface Line {
@@ -70,8 +70,11 @@ export async function takeLinesBack(db: Database, lines: Line[], call: Call): Pr
   if ((await db.BottleEntry.count({ where: { reverses: ids } })) > 0)
     throw new Refusal(409, 'reversed', 'That line has been taken back already.')
   await requireNotNeeded(db, lines, call)
-  for (const { id, bottleId, ml } of lines)
-    await writeEntry(db, { id: call.ids?.get(id) ?? uuid(), bottleId, kind: 'reverse', at: now, by, ml: -ml, reverses: id, note: reason })
+  const back = { kind: 'reverse' as const, at: now, by, note: reason }
+  await writeEntries(
+    db,
+    lines.map(({ id, bottleId, ml }) => ({ ...back, id: call.ids?.get(id) ?? uuid(), bottleId, ml: -ml, reverses: id })),
+  )
   await afterTakenBack(db, { proofIds: lines.flatMap((line) => line.proofId ?? []), by, now, reason })
   await bringBack(db, lines, call)
 }

@@ -1,6 +1,6 @@
-import { Op, type FindOptions, type Model, type ModelStatic } from 'sequelize'
+import { cast, col, Op, where, type FindOptions, type Model, type ModelStatic } from 'sequelize'
 import type { Database } from '../table/database'
-import { forgetAnswers, forgetChecker, forgetInRequests } from './queries'
+import { forgetChecker, forgetInRequests } from './queries'
 
 type Kept = Record<string, unknown>[]
 
@@ -53,11 +53,15 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
   return kept
 }
 
+/** Text as a pattern that means itself. */
+const literally = (text: string): string => text.replace(/[\\%_]/g, (sign) => `\\${sign}`)
+
 /** Takes a person's name out of everything that was written down with it, before the person goes. Lines stay; whose they were does not. */
 export async function takeNameOut(db: Database, { id, name, login }: { id: string; name: string; login: string }): Promise<void> {
   await forgetChecker(db, id)
-  await forgetAnswers(db, { id, name: JSON.stringify(name).slice(1, -1) })
+  // answers kept for repeated requests hold names as they were shown
+  const said = (text: string) => where(cast(col('answer'), 'text'), { [Op.like]: `%${literally(text)}%` })
+  await db.Idempotency.destroy({ where: { [Op.or]: [{ personId: id }, said(JSON.stringify(name).slice(1, -1)), said(id)] } })
   await forgetInRequests(db, id)
-  const escaped = login.replace(/[\\%_]/g, (sign) => `\\${sign}`)
-  await db.SignInAttempt.destroy({ where: { key: { [Op.or]: [{ [Op.like]: `pair:${escaped} %` }, `name:${login}`] } } })
+  await db.SignInAttempt.destroy({ where: { key: { [Op.or]: [{ [Op.like]: `pair:${literally(login)} %` }, `name:${login}`] } } })
 }

@@ -1,7 +1,7 @@
 import type { BottleUse } from '@selvrin/core'
 import type { Run } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { lockBottles, writeEntry } from '../bottle/ledger'
+import { lockBottles, writeEntries, type NewEntry } from '../bottle/ledger'
 import { requireVolume } from '../bottle/requiring'
 import { bottlesById } from '../bottle/rows'
 import type { Database } from '../table/database'
@@ -18,6 +18,7 @@ export async function writeUses(
   const bottles = await bottlesById(db, ids, now)
   // a bottle that stands in two steps gives twice
   const held = new Map(bottles.map((bottle) => [bottle.id, bottle.state.volumeMl]))
+  const lines: NewEntry[] = []
   for (const { bottleId, kind, rolls, waterInMl, step, ml: asked } of uses) {
     const bottle = bottles.find((one) => one.id === bottleId)
     if (!bottle) continue
@@ -25,6 +26,7 @@ export async function writeUses(
     if (strict) requireVolume({ ...bottle, state: { ...bottle.state, volumeMl: left } }, -asked)
     const ml = Math.max(asked, -left)
     held.set(bottle.id, left + ml)
-    await writeEntry(db, { id: uuid(), bottleId, kind, at, by, ml, rolls, waterInMl, runId: run.id, step })
+    lines.push({ id: uuid(), bottleId, kind, at, by, ml, rolls, waterInMl, runId: run.id, step })
   }
+  await writeEntries(db, lines)
 }
