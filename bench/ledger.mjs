@@ -16,7 +16,7 @@ const bottles = 300
 const linesEach = 200
 const rounds = 25
 const clients = 8
-const pours = 400
+const pours = 800
 
 const folder = mkdtempSync(join(tmpdir(), 'selvrin-bench-'))
 chmodSync(folder, 0o755)
@@ -97,6 +97,8 @@ async function throughput(name, mine) {
     ['on many bottles', (job) => ids[job % ids.length]],
     ['on one bottle', () => ids[7]],
   ]) {
+    // both warm: what a process does in its first second is no measure of its day
+    await rate(clients, 200, (job) => pour(idOf(job)))
     const bare = await barePours(url, idOf)
     const here = await rate(clients, pours, (job) => pour(idOf(job)))
     line(what, here.perSecond.toFixed(1), bare.perSecond.toFixed(1), (here.perSecond / bare.perSecond).toFixed(3))

@@ -4,6 +4,7 @@ import { perLitre } from '../formula/perLitre'
 import { DomainError } from '../error'
 import type { Formula } from '../formula/formula'
 import { estimatePh } from '../ph/estimatePh'
+import { remembered } from '../remembered'
 
 /** L of developer one roll equivalent carries in. Rounded literature value. */
 const carriedL = 0.02
@@ -62,6 +63,11 @@ export function stopAfter(
   load: { rollsPerL: number; paper: number },
   catalogue: Catalogue = builtIn,
 ): StopState | null {
+  const depends = ['after', formula.finalMl, formula.additions, share, load.rollsPerL, load.paper]
+  return remembered(catalogue, depends, () => afterLoad(formula, share, load, catalogue))
+}
+
+function afterLoad(formula: Formula, share: number, load: { rollsPerL: number; paper: number }, catalogue: Catalogue): StopState | null {
   const bath = perLitre(formula, catalogue)
   const acid = acidOf(bath, catalogue) * share
   if (!(acid > 0)) return null
@@ -79,21 +85,9 @@ export function stopAfter(
 /** rolls a litre above which no stop bath is looked for */
 const mostRolls = 400
 
-/** Answers worked out already, by catalogue and by what they depend on of a formula: a shelf asks the same of every bottle of a bath. */
-const known = new WeakMap<Catalogue, Map<string, number | null>>()
-const mostKnown = 500
-
 /** Rolls a litre at which a fresh stop bath reaches pH 5.2 with its usual developer; null where its acid is not known. */
 export function stopCapacity(formula: Formula, paper: number, catalogue: Catalogue = builtIn): number | null {
-  const answers = known.get(catalogue) ?? new Map<string, number | null>()
-  if (answers.size > mostKnown) answers.clear()
-  known.set(catalogue, answers)
-  const key = JSON.stringify([formula.finalMl, formula.additions, paper])
-  const before = answers.get(key)
-  if (before !== undefined) return before
-  const answer = capacityOf(formula, paper, catalogue)
-  answers.set(key, answer)
-  return answer
+  return remembered(catalogue, ['capacity', formula.finalMl, formula.additions, paper], () => capacityOf(formula, paper, catalogue))
 }
 
 function capacityOf(formula: Formula, paper: number, catalogue: Catalogue): number | null {

@@ -10,8 +10,8 @@ export interface BottleRow {
   code: string
   formulaId: string
   formulaNumber: number
+  versionId: string
   batchId: string | null
-  body: FormulaBody
   ownUse: FormulaBody['use'] | null
   shelfId: string | null
   sizeMl: number
@@ -71,7 +71,7 @@ export const bottleRows = (db: Database, asked: Asked): Promise<BottleRow[]> =>
        select e.bottle_id, array_agg((extract(epoch from r.at) * 1000)::float8 order by r.at) as times from roll r join bottle_entry e on e.run_id = r.run_id and e.kind in ('use', 'dilute-out')
        where r.result <> 'right' and r.at > to_timestamp($since / 1000.0) group by e.bottle_id
      )
-     select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", v.body, b.batch_id as "batchId", b.own_use as "ownUse",
+     select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", b.formula_version_id as "versionId", b.batch_id as "batchId", b.own_use as "ownUse",
        b.shelf_id as "shelfId", b.size_ml as "sizeMl", b.parts, b.made_at as "madeAt", coalesce(p.name, 'someone who left') as "madeBy", b.retired_at as "retiredAt",
        b.retired_why as "retiredWhy", batch.ph, coalesce(batch.note, '') as "batchNote", coalesce(c.ml, 0) as "heldMl", c.carry,
        (select o.letter || o.number from bottle o where o.id = b.from_bottle_id) as "mixedFrom",

@@ -12,8 +12,9 @@ import {
   type Family,
   type Finding,
 } from '@selvrin/core'
-import type { Bottle, BottlePage } from '@selvrin/core/contract'
+import type { Bottle, BottlePage, FormulaBody } from '@selvrin/core/contract'
 import { catalogueOf } from '../chemical/chemistry'
+import { bodiesOf } from '../formula/bodies'
 import { usedFormula } from '../formula/used'
 import { notFound } from '../house/refusal'
 import type { Database } from '../table/database'
@@ -38,16 +39,19 @@ interface Known {
   rules: DueRule[]
 }
 
+/** With what its version of the formula says. */
+type KnownRow = BottleRow & { body: FormulaBody }
+
 /** A bottle as it is read, and as it is once further lines are written: its state is reckoned on, not asked for again. */
 export interface Held {
-  row: BottleRow
+  row: KnownRow
   catalogue: Catalogue
   bottle: Bottle
   /** with what was written just now, in a version `raised` higher */
   with: (lines: StoredEntry[], raised?: number) => Held
 }
 
-function heldOf(row: BottleRow, known: Known, now: number): Held {
+function heldOf(row: KnownRow, known: Known, now: number): Held {
   return {
     row,
     catalogue: known.catalogue,
@@ -56,7 +60,7 @@ function heldOf(row: BottleRow, known: Known, now: number): Held {
   }
 }
 
-function bottleOf(row: BottleRow, { catalogue, rules }: Known, now: number): Bottle {
+function bottleOf(row: KnownRow, { catalogue, rules }: Known, now: number): Bottle {
   const { body, phOff, ownUse, tail, odd, fresh } = row
   const formula = usedFormula(row.formulaId, body, ownUse)
   // a line written by someone a moment later than this request began counts all the same
@@ -96,7 +100,11 @@ async function held(db: Database, ask: Omit<Parameters<typeof bottleRows>[1], 's
   const rows = await bottleRows(db, { ...ask, since: now - oddDays * 86_400_000 })
   if (rows.length === 0) return []
   const known = await knownAs(db, rows[0]?.knowledge ?? null)
-  return rows.map((row) => heldOf(row, known, now))
+  const bodies = await bodiesOf(
+    db,
+    rows.map((row) => row.versionId),
+  )
+  return rows.map((row) => heldOf({ ...row, body: bodies.get(row.versionId) as FormulaBody }, known, now))
 }
 
 /** Bottles of the shelf by label, with their states: a constant number of statements, however many there are. */
