@@ -44,7 +44,7 @@ export { estimatePh, type PhEstimate } from './ph/estimatePh'
 export { explainReading, type Cause, type Explanation, type Slip } from './ph/explainReading'
 export { airOxidation, type OxidisedPoint } from './ph/oxidation'
 export { blendWater } from './water/blendWater'
-export { temperatureAfterDissolving, temperatureCourse } from './water/temperatureAfterDissolving'
+export { temperatureAfterDissolving, temperatureCourse } from './formula/temperatureAfterDissolving'
 export { fitTimeConstant, timeToTemperature } from './water/timeToTemperature'
 export { dilute } from './dilution/dilute'
 export { minimumWorkingVolume } from './dilution/minimumWorkingVolume'
@@ -56,23 +56,25 @@ export { loadFactors } from './development/factors'
 export {
   containers,
   entryKinds,
-  fixables,
-  schools,
   type BathPlace,
   type BottleEntry,
   type BottleFacts,
   type BottleState,
   type Brought,
-  type Compensation,
   type Container,
   type EntryKind,
+  type Governs,
+} from './bottle/bottle'
+export {
+  fixables,
+  schools,
+  type Compensation,
   type Fixable,
   type FormulaUse,
-  type Governs,
   type Keeping,
   type School,
   type UsedFormula,
-} from './bottle/bottle'
+} from './formula/use'
 export { readSteps, showSteps } from './bottle/compensationSteps'
 export { assumedShelfC, keepingDays, standsFull } from './bottle/ageing'
 export { bottleState, carryOf, standing, stateFrom } from './bottle/bottleState'
@@ -116,13 +118,15 @@ export { levelSpoons, onPan, type OnPan } from './mix/onPan'
 export { spread, spreadOver } from './mix/spread'
 export { askAbout } from './mix/askAbout'
 export { isTakenBackable, whatCounts } from './mix/whatCounts'
-export { mixState, mostStretch, productGrams, volumeFor, type MixEvent, type MixLine, type MixState } from './mix/mixState'
+export { mixState, mostStretch, productGrams, volumeFor, type MixLine, type MixState } from './mix/mixState'
 export { agitations } from './process/agitations'
 export { calibratedPh, calibrationBuffers, calibrationOf, type Calibration } from './device/calibration'
 export { plainPattern, readDeviceLine, type DeviceLine, type LinePattern } from './device/readDeviceLine'
 export { bwNegative } from './process/bwNegative'
 export { checkPlan } from './process/checkPlan'
-export { planFor, type PlanShelf } from './process/planFor'
+export type { MixEvent } from './mix/mixEvent'
+export { planFor } from './process/planFor'
+export type { ChartTime, PlanShelf, RunRequest, ShelfBottle, Tank } from './process/shelf'
 export { compilePlan, loadRolls, usesAtEnd, usesAtStart, wantsOf } from './process/compilePlan'
 export type {
   Agitation,

@@ -1,4 +1,5 @@
-import type { BottleFacts, Container, Keeping } from './bottle'
+import type { BottleFacts, Container } from './bottle'
+import type { Keeping } from '../formula/use'
 
 export const dayMs = 86_400_000
 

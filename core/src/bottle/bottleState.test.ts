@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { dayMs } from './ageing'
-import type { BottleEntry, BottleFacts, UsedFormula } from './bottle'
+import type { BottleEntry, BottleFacts } from './bottle'
+import type { UsedFormula } from '../formula/use'
 import { bottleState } from './bottleState'
 
 const formula = (school: 'one-shot' | 'counted', family = 'fixer'): UsedFormula => ({

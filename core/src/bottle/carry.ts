@@ -1,7 +1,8 @@
 import type { ClearingRead } from '../proof/fixingTime'
 import { standingAfter, type Standing } from '../proof/judgement'
 import { agedIn } from './ageing'
-import type { BathPlace, BottleEntry, BottleFacts, Brought, Container, FormulaUse } from './bottle'
+import type { BathPlace, BottleEntry, BottleFacts, Brought, Container } from './bottle'
+import type { FormulaUse } from '../formula/use'
 import { silverG } from './silver'
 
 /**

@@ -1,5 +1,5 @@
 import { DomainError } from '../error'
-import type { Compensation } from './bottle'
+import type { Compensation } from '../formula/use'
 
 type Table = Extract<Compensation, { table: object }>['table']
 

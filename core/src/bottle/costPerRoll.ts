@@ -1,5 +1,5 @@
 import { requireAmounts } from '../error'
-import type { School } from './bottle'
+import type { School } from '../formula/use'
 
 /** What was really used up of one formula in one way: ml of its stock for so many roll equivalents. */
 export interface Consumption {

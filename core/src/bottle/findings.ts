@@ -1,7 +1,8 @@
 import { byGravity, type Finding } from '../finding'
 import { governing } from '../proof/judgement'
 import { dayMs } from './ageing'
-import type { BottleFacts, BottleState, UsedFormula } from './bottle'
+import type { BottleFacts, BottleState } from './bottle'
+import type { UsedFormula } from '../formula/use'
 import { stopEndsPh } from './stopBath'
 
 const little = 0.15

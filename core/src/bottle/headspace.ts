@@ -4,7 +4,8 @@ import { DomainError, requireAmounts } from '../error'
 import { linesOf } from '../formula/lines'
 import type { Formula } from '../formula/formula'
 import { fullShare } from './ageing'
-import type { BottleFacts, BottleState, Keeping } from './bottle'
+import type { BottleFacts, BottleState } from './bottle'
+import type { Keeping } from '../formula/use'
 
 /** g of sodium sulfite a litre of air destroys: 0.28 g of oxygen at 20 °C, 2 SO3²⁻ + O2 → 2 SO4²⁻. Rounded literature value. */
 const sulfitePerLitreOfAirG = 2.2

@@ -1,5 +1,6 @@
 import { agedIn, dayMs, keepingDays } from './ageing'
-import type { BottleEntry, BottleFacts, UsedFormula } from './bottle'
+import type { BottleEntry, BottleFacts } from './bottle'
+import type { UsedFormula } from '../formula/use'
 import { standing, stateFrom } from './bottleState'
 import { carryOn, emptyCarry } from './carry'
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { dayMs } from './ageing'
-import type { BottleEntry, BottleFacts, BottleState, FormulaUse, UsedFormula } from './bottle'
+import type { BottleEntry, BottleFacts, BottleState } from './bottle'
+import type { FormulaUse, UsedFormula } from '../formula/use'
 import { bottleState, carryOf, stateFrom } from './bottleState'
 
 const use = (part: Partial<FormulaUse> = {}): FormulaUse => ({

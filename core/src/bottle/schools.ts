@@ -1,5 +1,5 @@
 import type { Carry } from './carry'
-import type { FormulaUse } from './bottle'
+import type { FormulaUse } from '../formula/use'
 
 /** A compensated bath is over when the time has doubled. */
 const mostFactor = 2

@@ -2,7 +2,7 @@ import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue } from '../chemical/chemical'
 import { rollAreaCm2 } from '../dilution/rollEquivalents'
 import type { FixerSalt } from '../proof/fixingTime'
-import { fixables, type Fixable, type FormulaUse, type UsedFormula } from './bottle'
+import { fixables, type Fixable, type FormulaUse, type UsedFormula } from '../formula/use'
 
 /** g of silver per m², and the share of it that goes into the bath. Rounded literature values. */
 const film = { gPerM2: 5, share: 0.7 }

@@ -1,4 +1,4 @@
-import type { AcidName } from '../ph/acids'
+import type { AcidName } from './acids'
 
 export type ChemicalId = string
 

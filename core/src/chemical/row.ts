@@ -1,4 +1,4 @@
-import { inWater } from '../ph/inWater'
+import { inWater } from './inWater'
 import type { Chemical, Nature } from './chemical'
 import { statementsAt } from './concentration'
 import { statements } from './statements'

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { containers, fixables } from '../bottle/bottle'
+import { containers } from '../bottle/bottle'
+import { fixables } from '../formula/use'
 import { testKinds } from '../proof/proof'
 import { amount } from './common'
 

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { natures, type Chemical } from '../chemical/chemical'
-import { acids, type AcidName } from '../ph/acids'
+import { acids, type AcidName } from '../chemical/acids'
 import { done, listQuery, name, note, page, version } from './common'
 import { endpoint } from './endpoint'
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { fixables, schools } from '../bottle/bottle'
+import { fixables, schools } from '../formula/use'
 import { families } from '../mark/mark'
 import { amount, celsius, done, id, idParams, listQuery, name, note, page, parts, positive, reason, version } from './common'
 import { endpoint } from './endpoint'

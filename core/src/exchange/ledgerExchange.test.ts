@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { containers, entryKinds, fixables, type FormulaUse } from '../bottle/bottle'
+import { containers, entryKinds } from '../bottle/bottle'
+import { fixables, type FormulaUse } from '../formula/use'
 import type { LedgerLine } from '../contract/bottle'
 import type { FormulaRow } from '../contract/formula'
 import type { Proof } from '../contract/proof'

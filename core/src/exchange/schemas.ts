@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { containers, entryKinds, fixables, schools } from '../bottle/bottle'
+import { containers, entryKinds } from '../bottle/bottle'
+import { fixables, schools } from '../formula/use'
 import { families } from '../mark/mark'
 import { testKinds } from '../proof/proof'
 

@@ -1,4 +1,4 @@
-import type { Compensation, FormulaUse } from '../bottle/bottle'
+import type { Compensation, FormulaUse } from '../formula/use'
 import { showSteps } from '../bottle/compensationSteps'
 import type { cellReader } from './reader'
 import type { UseRecord } from './schemas'

@@ -1,7 +1,7 @@
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue, ChemicalId } from '../chemical/chemical'
 import { requireAmounts } from '../error'
-import type { FormulaUse } from '../bottle/bottle'
+import type { FormulaUse } from './use'
 import type { Formula } from './formula'
 import { linesOf } from './lines'
 

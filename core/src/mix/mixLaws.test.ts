@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import type { Formula } from '../formula/formula'
 import { jarFactor } from '../jar/asOnShelf'
-import { mixState, volumeFor, type MixEvent } from './mixState'
+import { mixState, volumeFor } from './mixState'
+import type { MixEvent } from './mixEvent'
 
 const formula: Formula = {
   id: 'f',

@@ -1,6 +1,7 @@
 import type { Formula } from '../formula/formula'
 import { heatFindings, mixCourse } from './mixCourse'
-import { mixState, volumeFor, type MixEvent } from './mixState'
+import { mixState, volumeFor } from './mixState'
+import type { MixEvent } from './mixEvent'
 import { askAbout } from './askAbout'
 import { levelSpoons, onPan } from './onPan'
 import { whatCounts } from './whatCounts'

@@ -1,4 +1,4 @@
-import type { MixEvent } from './mixState'
+import type { MixEvent } from './mixEvent'
 
 /** Kinds of events that can be taken back as long as the mix is open. */
 const canTakeBack = ['water', 'weigh', 'dissolved', 'rescale', 'water-added', 'topped-up', 'ph']

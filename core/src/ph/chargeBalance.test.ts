@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { acids, type AcidName } from './acids'
+import { acids, type AcidName } from '../chemical/acids'
 import { solveChargeBalance, type Solution } from './chargeBalance'
 
 const names = Object.keys(acids) as AcidName[]

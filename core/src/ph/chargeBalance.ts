@@ -1,4 +1,4 @@
-import { acids, pKaAt, pKwAt, tableC, type Acid, type AcidName } from './acids'
+import { acids, pKaAt, pKwAt, tableC, type Acid, type AcidName } from '../chemical/acids'
 
 /** A solution as the solver sees it: mol/L. */
 export interface Solution {

@@ -2,7 +2,7 @@ import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue, Chemical, ChemicalId, Nature } from '../chemical/chemical'
 import { chemicalOf } from '../chemical/equivalentMass'
 import { DomainError, requireAmounts, requireTemperatures } from '../error'
-import { acids, tableC, type Acid, type AcidName } from './acids'
+import { acids, tableC, type Acid, type AcidName } from '../chemical/acids'
 import { solveChargeBalance, type Solution, type Solved } from './chargeBalance'
 
 /** g/L up to which a chemical without data is left out of the balance. Rounded literature value. */

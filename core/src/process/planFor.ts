@@ -1,26 +1,18 @@
-import type { Bottle } from '../contract/bottle'
-import type { ChartRow } from '../contract/chart'
-import type { PlanRequest, Vessel } from '../contract/run'
 import { DomainError } from '../error'
 import { fixingTime } from '../proof/fixingTime'
 import { agitations } from './agitations'
 import { bwNegative } from './bwNegative'
 import { compilePlan } from './compilePlan'
 import type { Plan, PlanBottle } from './process'
+import type { ChartTime, PlanShelf, RunRequest, ShelfBottle } from './shelf'
 
 /** Below this hydroquinone no longer works. °C, rounded literature value. */
 const coldestC = 13
 /** s to fix where neither a test nor the formula says */
 const usualFixS = 300
 
-export interface PlanShelf {
-  vessels: Vessel[]
-  bottles: Bottle[]
-  chart: ChartRow[]
-}
-
 /** The plan a technician's decisions come to, from what is on the shelf and in the chart. Page and server both work it out here. */
-export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
+export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
   const vessel = shelf.vessels.find((one) => one.id === request.vesselId)
   if (!vessel) throw new DomainError('no-vessel', 'Choose the tank.')
   const agitation = Object.hasOwn(agitations, request.agitation) ? agitations[request.agitation] : undefined
@@ -28,7 +20,7 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
   const rows = request.chartRowIds.flatMap((id) => shelf.chart.find((row) => row.id === id) ?? [])
   const pushes = new Set(request.films.map((film) => film.pushStops))
   if (pushes.size > 1) throw new DomainError('push-differs', 'Films in one tank get one time: their push or pull must be the same.')
-  const bottles = request.baths.map((bath): PlanBottle & { from: Bottle } => {
+  const bottles = request.baths.map((bath): PlanBottle & { from: ShelfBottle } => {
     const from = shelf.bottles.find((one) => one.id === bath.bottleId)
     if (!from) throw new DomainError('no-bottle', `The bottle for the ${bath.family.replaceAll('-', ' ')} is not on the shelf.`)
     if (from.family !== bath.family)
@@ -36,7 +28,7 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
     return { ...planBottle(from, bath.parts), from }
   })
   const developer = bottles.find((bottle) => bottle.family === 'film-developer')
-  const charted = (row: ChartRow): boolean =>
+  const charted = (row: ChartTime): boolean =>
     row.formulaId === developer?.from.formulaId &&
     row.parts.join() === (developer.parts.length > 1 ? developer.parts : (developer.from.parts ?? [1])).join() &&
     request.films.every((film) => film.film === row.film && film.ei === row.ei)
@@ -86,7 +78,7 @@ export function planFor(request: PlanRequest, shelf: PlanShelf): Plan {
 }
 
 /** s to fix: by the fixer's clearing test at the temperature of this run and for its slowest film, else as its formula says. */
-function fixingOf(fixer: Bottle | undefined, request: PlanRequest): number {
+function fixingOf(fixer: ShelfBottle | undefined, request: RunRequest): number {
   const tested = fixingTime(fixer?.state.clearingRead ?? [], {
     runC: request.temperatureC,
     slow: request.films.some((film) => film.slowClearing),
@@ -95,7 +87,7 @@ function fixingOf(fixer: Bottle | undefined, request: PlanRequest): number {
   return tested ?? fixer?.state.fixS ?? fixer?.usualS ?? usualFixS
 }
 
-function planBottle(bottle: Bottle, parts: number[]): PlanBottle {
+function planBottle(bottle: ShelfBottle, parts: number[]): PlanBottle {
   return {
     id: bottle.id,
     name: bottle.name,

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { blendWater } from './blendWater'
-import { temperatureAfterDissolving, temperatureCourse } from './temperatureAfterDissolving'
+import { temperatureAfterDissolving, temperatureCourse } from '../formula/temperatureAfterDissolving'
 import { fitTimeConstant, timeToTemperature } from './timeToTemperature'
 
 describe('blendWater', () => {

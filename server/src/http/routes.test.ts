@@ -141,6 +141,8 @@ test('lists ask the database a constant number of times, however long they are',
     '/api/notices': 2,
   }
   for (const [path, statements] of Object.entries(expected)) {
+    // what never changes is read once
+    await counted(path)
     const all = await counted(path)
     const one = await counted(`${path}${path.includes('?') ? '&' : '?'}limit=1`)
     expect([path, all.statements, one.statements]).toEqual([path, statements, statements])

@@ -2,9 +2,9 @@ import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue, Chemical } from '../chemical/chemical'
 import { chemicalOf } from '../chemical/equivalentMass'
 import { DomainError, requireAmounts, requireTemperatures } from '../error'
-import type { Addition } from '../formula/formula'
-import { additionGrams, additionMl } from '../formula/lines'
-import { warmingBy } from './dissolvingHeat'
+import type { Addition } from './formula'
+import { additionGrams, additionMl } from './lines'
+import { warmingBy } from '../water/dissolvingHeat'
 
 export interface CoursePoint {
   /** °C when this addition has dissolved */

@@ -1,4 +1,4 @@
-import type { ChemicalId, Dissolved } from '../chemical/chemical'
+import type { ChemicalId, Dissolved } from './chemical'
 import type { AcidName } from './acids'
 
 const salt = (ions: number, ...acids: [AcidName, number][]): Dissolved => ({ ions, ionSquares: Math.abs(ions), acids })

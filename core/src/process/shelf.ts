@@ -1,0 +1,65 @@
+import type { BottleState } from '../bottle/bottle'
+import type { FormulaUse } from '../formula/use'
+
+/** A tank or drum: ml that covers 1, 2, … films, one figure a reel, and the numbers of runs in it. */
+export interface Tank {
+  id: string
+  name: string
+  kind: 'hand' | 'rotary'
+  reels: number
+  coversMl: number[]
+  /** ml a loaded reel carries out; null as usual for the format */
+  carryMl: number | null
+  running?: number[] | undefined
+  planned?: number[] | undefined
+}
+
+/** A time of the development chart. */
+export interface ChartTime {
+  id: string
+  film: string
+  formulaId: string
+  parts: number[]
+  ei: number
+  temperatureC: number
+  seconds: number
+}
+
+/** What a plan needs to know of a bottle on the shelf. */
+export interface ShelfBottle {
+  id: string
+  label: string
+  name: string
+  family: string
+  formulaId: string
+  parts: number[] | null
+  rangeC: [number, number] | null
+  temperatureCoefficient: number | null
+  usualS: number | null
+  use: Pick<FormulaUse, 'school' | 'minConcentrateMlPerRoll'>
+  state: Pick<BottleState, 'volumeMl' | 'rollsLeft' | 'findings' | 'nextTimeFactor' | 'twoBath' | 'clearingRead' | 'fixerSalt' | 'fixS'>
+  /** what runs are promised of it: ml, roll equivalents, by their numbers */
+  reserved?: { ml: number; rolls: number; runs: number[] } | undefined
+  /** tests that stand before a critical run */
+  critical: { name: string; says: string }[]
+}
+
+export interface PlanShelf {
+  vessels: Tank[]
+  bottles: ShelfBottle[]
+  chart: ChartTime[]
+}
+
+/** What a technician decides of a run. */
+export interface RunRequest {
+  vesselId: string
+  films: { film: string; format: string; ei: number; pushStops: number; slowClearing?: boolean | undefined }[]
+  chartRowIds: string[]
+  baths: { family: string; bottleId: string; parts: number[] }[]
+  temperatureC: number
+  agitation: string
+  preWet: boolean
+  washAid: boolean
+  wettingAgent: boolean
+  critical?: boolean | undefined
+}
