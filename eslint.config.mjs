@@ -38,6 +38,7 @@ export default ts.config(
     },
   },
   { files: ['**/*.mjs'], languageOptions: { globals: globals.nodeBuiltin } },
+  { files: ['**/*.cjs'], languageOptions: { globals: globals.commonjs } },
   {
     files: ['web/public/**/*.js', 'scripts/shots.mjs', 'bench/clicks.mjs'],
     languageOptions: { globals: { ...globals.nodeBuiltin, ...globals.browser } },

@@ -56,6 +56,8 @@ try {
   for (const part of ['core', 'server', 'e2e']) counted(run(`types of ${part}`, 'tsc', ['-p', part]), () => [0, 0])
   counted(run('types of web', 'vue-tsc', ['-p', 'web']), () => [0, 0])
   counted(run('lint', 'eslint', ['.']), () => [0, 0])
+  counted(run('folders that import each other', 'depcruise', ['core/src', 'server/src', 'web/src']), () => [0, 0])
+  counted(run('exports and packages nobody uses', 'knip', ['--no-config-hints']), () => [0, 0])
   counted(run('format', 'prettier', ['--check', '--log-level', 'warn', '.']), () => [0, 0])
   counted(run('unit and server tests', 'jest', ['--json', `--outputFile=${join(folder, 'jest.json')}`, '--silent']), () => {
     const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = report('jest.json')

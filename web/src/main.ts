@@ -2,7 +2,7 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import { config } from 'zod'
 import App from './App.vue'
-import { keepLight } from './room/light'
+import { keepLight } from './light/light'
 import { makeRouter } from './router'
 import './styles/main.css'
 

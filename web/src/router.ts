@@ -1,7 +1,7 @@
 import { createRouter, createWebHistory, type Router } from 'vue-router'
 import ShelfStation from './bottle/ShelfStation.vue'
 import { useSession } from './session/store'
-import { anythingTyped } from './fields/typed'
+import { anythingTyped } from './hand/typed'
 import { leavingFor } from './room/leaving'
 
 declare module 'vue-router' {
@@ -39,7 +39,7 @@ export function makeRouter(): Router {
     history: createWebHistory(),
     routes: [
       { path: '/', redirect: '/shelf' },
-      { path: '/sign-in', component: () => import('./session/SignInPage.vue'), meta: { for: 'anyone', title: 'Sign in' } },
+      { path: '/sign-in', component: () => import('./entry/SignInPage.vue'), meta: { for: 'anyone', title: 'Sign in' } },
       { path: '/shelf', component: ShelfStation, meta: { for: 'members', title: 'Shelf' } },
       { path: '/shelf/supply', component: () => import('./bottle/SupplyPage.vue'), meta: { title: 'What lasts how long' } },
       { path: '/shelf/waste', component: () => import('./bottle/WastePage.vue'), meta: { title: 'Waste' } },

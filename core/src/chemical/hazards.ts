@@ -24,7 +24,7 @@ const cautionRules: { words: string; codes: string[] }[] = [
 ]
 
 /** What to say where a chemical's classification is not on record: the sheet is read first. */
-export const unknownCaution = 'Not classified here: read the supplier’s safety sheet, gloves and eye protection until then'
+const unknownCaution = 'Not classified here: read the supplier’s safety sheet, gloves and eye protection until then'
 
 /** The cautions for handling a chemical, in words, most serious first, from its hazard statements. The supplier's safety sheet decides. */
 export function cautions({ statements }: Pick<Chemical, 'statements'>): string[] {

@@ -10,7 +10,7 @@ import { formulaUse } from './formula'
 
 const due = z.object({ kind: z.enum(testKinds), name: z.string(), why: z.string(), says: z.string() })
 
-export const bottle = z.object({
+const bottle = z.object({
   id,
   version,
   /** on the tape, such as D5 */
@@ -49,7 +49,7 @@ export const bottle = z.object({
   /** what planned and running runs are promised of it: ml that will leave it, roll equivalents that will go through */
   reserved: z.object({ ml: z.number(), rolls: z.number(), runs: z.array(z.int()) }).optional(),
 })
-export const ledgerEntry = z.object({
+const ledgerEntry = z.object({
   id,
   kind: z.enum(entryKinds),
   at: z.number(),

@@ -12,7 +12,7 @@ export const chartBody = {
   source: z.string().trim().max(200),
   note,
 }
-export const chartRow = z.object({
+const chartRow = z.object({
   id,
   version,
   ...chartBody,

@@ -50,7 +50,7 @@ const settings = z.strictObject({
   /** first steps of a new house that were left out, by their keys */
   leftOut: z.array(z.string().max(20)).max(20).optional(),
 })
-export const darkroom = z.object({ version, ...settings.shape })
+const darkroom = z.object({ version, ...settings.shape })
 
 export const darkroomApi = {
   get: endpoint('GET', '/api/darkroom', 'member', 'The darkroom’s settings', { response: darkroom }),

@@ -38,7 +38,7 @@ const calibration = z.object({
   at: z.number(),
   points: z.array(z.object({ read: z.number(), buffer: z.number() })),
 })
-export const device = z.object({ id, version, ...facts, simulated: z.boolean(), calibration: calibration.nullable() })
+const device = z.object({ id, version, ...facts, simulated: z.boolean(), calibration: calibration.nullable() })
 
 export const deviceApi = {
   list: endpoint('GET', '/api/devices', 'technician', 'Scales, thermometers and pH meters at the bench', {

@@ -5,7 +5,7 @@ import { amount, celsius, done, id, idParams, listQuery, name, note, page, parts
 import { endpoint } from './endpoint'
 
 const additionRole = z.enum(['developer', 'preservative', 'alkali', 'restrainer', 'acid', 'fixer', 'hardener', 'other'])
-export const addition = z
+const addition = z
   .strictObject({
     chemical: z.string().min(1).max(80),
     grams: amount.optional(),
@@ -75,7 +75,7 @@ export const formulaBody = z.strictObject({
 /** why it was kept in spite of what the rules of mixing say; null where they say nothing grave */
 const overruled = z.string().nullable()
 const head = { id, version, number: z.int(), versionId: id, changedBy: z.string(), changedAt: z.number(), overruled }
-export const formula = z.object({ ...head, body: formulaBody, /** what earlier versions were called */ earlierNames: z.array(z.string()) })
+const formula = z.object({ ...head, body: formulaBody, /** what earlier versions were called */ earlierNames: z.array(z.string()) })
 export const formulaVersion = z.object({
   versionId: id,
   number: z.int(),

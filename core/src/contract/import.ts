@@ -9,10 +9,10 @@ import { formulaBody, formulaUse } from './formula'
 import { vesselBody } from './run'
 import { shelfBody } from './shelf'
 
-export const importKind = z.enum(['formulas', 'shelves', 'tanks', 'jars', 'chart', 'bottles', 'ledger', 'tests'])
+const importKind = z.enum(['formulas', 'shelves', 'tanks', 'jars', 'chart', 'bottles', 'ledger', 'tests'])
 
 /** One row as it would be written: a new one has no version (or says so), a changed one names the version it was based on. */
-export const importRow = z.discriminatedUnion('kind', [
+const importRow = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('formulas'),
     id,

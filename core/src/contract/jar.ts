@@ -20,8 +20,8 @@ const facts = {
   spoonG: positive.max(100).nullable(),
 }
 const sheet = z.object({ name: z.string(), type: z.string(), bytes: z.int() })
-export const jar = z.object({ id, version, code: z.string(), chemical: z.string(), grams: z.number(), ...facts, sheet: sheet.nullable() })
-export const jarEntry = z.object({
+const jar = z.object({ id, version, code: z.string(), chemical: z.string(), grams: z.number(), ...facts, sheet: sheet.nullable() })
+const jarEntry = z.object({
   id,
   kind: z.enum(['receive', 'consume', 'correct', 'discard', 'reverse']),
   grams: z.number(),
@@ -33,7 +33,7 @@ export const jarEntry = z.object({
   reverses: id.nullable(),
   reversedBy: id.nullable(),
 })
-export const jarPage = jar.extend({ ledger: z.array(jarEntry) })
+const jarPage = jar.extend({ ledger: z.array(jarEntry) })
 
 const optional = {
   openedAt: facts.openedAt.default(null),

@@ -4,7 +4,7 @@ import { endpoint } from './endpoint'
 import { formulaVersion } from './formula'
 
 const step = z.int().min(0).max(59)
-export const mixEvent = z.discriminatedUnion('kind', [
+const mixEvent = z.discriminatedUnion('kind', [
   z.strictObject({ id, kind: z.literal('water'), celsius: celsius.nullable() }),
   z.strictObject({
     id,
@@ -41,7 +41,7 @@ export const mixEvent = z.discriminatedUnion('kind', [
   z.strictObject({ id, kind: z.literal('ph'), ph: z.number().min(0).max(14), celsius: celsius.nullable() }),
 ])
 
-export const mixSummary = z.object({
+const mixSummary = z.object({
   id,
   state: z.enum(['open', 'done', 'abandoned']),
   formulaId: id,
@@ -63,7 +63,7 @@ const record = z.object({
   device: z.string().nullable(),
   checkedBy: z.string().nullable(),
 })
-export const mix = mixSummary.extend({
+const mix = mixSummary.extend({
   formula: formulaVersion,
   secondCheck: z.boolean(),
   note: z.string(),

@@ -4,12 +4,12 @@ import { endpoint } from './endpoint'
 
 /** A password that is chosen; whether it is a common one the server looks. */
 export const newPassword = z.string().min(10, 'A password needs at least 10 characters.').max(200)
-export const role = z.enum(['member', 'technician'])
+const role = z.enum(['member', 'technician'])
 export const units = z.enum(['metric', 'us'])
 /** the sign before the decimals of what a person writes and reads */
-export const decimal = z.enum(['point', 'comma'])
+const decimal = z.enum(['point', 'comma'])
 
-export const person = z.object({
+const person = z.object({
   id,
   version,
   name: z.string(),

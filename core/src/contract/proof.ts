@@ -18,7 +18,7 @@ const reading = z.strictObject({
   doubtful: z.string().trim().min(3).max(500).optional(),
   approximate: z.boolean().optional(),
 })
-export const reference = z.object({
+const reference = z.object({
   value: z.number(),
   celsius: z.number().nullable(),
   slowClearing: z.boolean().nullable().optional(),

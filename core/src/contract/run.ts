@@ -12,7 +12,7 @@ export const vesselBody = {
   /** ml a loaded reel of it carries out of a bath; null as usual for the format */
   carryMl: z.number().min(0).max(500).nullable(),
 }
-export const vessel = z.object({
+const vessel = z.object({
   id,
   version,
   ...vesselBody,
@@ -21,7 +21,7 @@ export const vessel = z.object({
   planned: z.array(z.int()).optional(),
 })
 
-export const filmFormat = z.enum(['135-36', '135-24', '135-12', '120', '220', '4x5in'])
+const filmFormat = z.enum(['135-36', '135-24', '135-12', '120', '220', '4x5in'])
 const film = z.strictObject({
   id,
   memberId: id,
@@ -61,7 +61,7 @@ export const runEvent = z.strictObject({
 })
 
 const state = z.enum(['planned', 'running', 'done', 'abandoned', 'taken-back'])
-export const runSummary = z.object({
+const runSummary = z.object({
   id,
   version,
   number: z.int(),
@@ -75,7 +75,7 @@ export const runSummary = z.object({
   startedAt: z.number().nullable(),
   endedAt: z.number().nullable(),
 })
-export const roll = z.object({
+const roll = z.object({
   id,
   version,
   runId: id.nullable(),
@@ -104,7 +104,7 @@ export const roll = z.object({
     }),
   ),
 })
-export const run = runSummary.extend({
+const run = runSummary.extend({
   plan: z.custom<Plan>((value) => typeof value === 'object' && value !== null),
   /** what was decided, for the same again */
   request: planRequest.nullable(),
@@ -191,7 +191,6 @@ export const runApi = {
     response: roll,
   }),
 }
-export type RollMark = Roll['marks'][number]
 export type PlanRequest = z.infer<typeof planRequest>
 export type RunSummary = z.infer<typeof runSummary>
 export type Run = z.infer<typeof run>

@@ -3,17 +3,17 @@ import { done, name } from './common'
 import { endpoint } from './endpoint'
 import { me, newPassword, units } from './person'
 
-export const login = z
+const login = z
   .string()
   .trim()
   .toLowerCase()
   .min(2, 'Write your sign-in name.')
   .max(60)
   .regex(/^[a-z0-9._@+-]+$/, 'Use letters, digits and . _ @ + - only.')
-export const password = newPassword
-export const code = z.string().trim().toUpperCase().min(6).max(20)
+const password = newPassword
+const code = z.string().trim().toUpperCase().min(6).max(20)
 
-export const session = z.object({
+const session = z.object({
   person: me.nullable(),
   darkroom: z.object({ name: z.string(), kind: z.enum(['demo', 'house']), zone: z.string() }),
   /** shown on the sign-in page of a demo only */

@@ -3,7 +3,7 @@ import { celsius, done, id, idParams, listQuery, name, page, version } from './c
 import { endpoint } from './endpoint'
 
 /** A place bottles stand; its temperature counts for how they age, `assumedShelfC` where nobody measured it (null). */
-export const shelf = z.object({ id, version, name, celsius: z.number().nullable(), position: z.int() })
+const shelf = z.object({ id, version, name, celsius: z.number().nullable(), position: z.int() })
 export const shelfBody = { name, celsius: celsius.nullable() }
 
 const supply = z.object({

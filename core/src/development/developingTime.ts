@@ -21,7 +21,7 @@ export interface DevelopingTime {
 }
 
 /** Per °C, for metol–hydroquinone developers (Q10 about 2.25). Rounded literature value. */
-export const defaultTemperatureCoefficient = 0.081
+const defaultTemperatureCoefficient = 0.081
 
 const beyondChart = 2
 const beyondOnePoint = 6

@@ -13,8 +13,6 @@ export const plainPattern = (source: string): LinePattern => {
   return { source, groupsOf: (line) => expression.exec(line)?.groups ?? null }
 }
 
-export type DeviceUnit = 'g' | 'C' | 'pH'
-
 /** A reading of a bench device: g, °C or pH. */
 export interface DeviceLine {
   value: number

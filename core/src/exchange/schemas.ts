@@ -45,7 +45,7 @@ export const jarRecord = z.object({
   reorder_below: quantity.optional(),
 })
 
-export const additionRecord = z.object({
+const additionRecord = z.object({
   chemical: text,
   amount: quantity.describe('g of a powder, ml of a liquid or of a stock solution'),
   percent: count.optional().describe('% w/v of the stock solution it is drawn from'),
@@ -74,7 +74,7 @@ const useColumns = {
   fixes: z.enum(['', ...fixables]).optional(),
   long_keeping: z.union([z.boolean(), text]).optional(),
 }
-export const useRecord = z.object({ school: z.enum(schools), ...useColumns })
+const useRecord = z.object({ school: z.enum(schools), ...useColumns })
 
 export const formulaRecord = z.object({
   name: text,

@@ -9,7 +9,7 @@ import type { Present } from './understood'
 import { amount, dilution, round } from './written'
 
 /** What is there, as the records of a file. */
-export function recordsOf(kind: ExchangeKind, present: Present): object[] {
+function recordsOf(kind: ExchangeKind, present: Present): object[] {
   const names = new Map(present.formulas.map((row) => [row.id, row.body.name]))
   const nameOf = (id: string) => names.get(id) ?? ''
   if (kind === 'formulas') return inOrder(present.formulas).map((row) => formulaToRecord(row.body, nameOf))

@@ -20,7 +20,7 @@ export type Fixable = (typeof fixables)[number]
 /** How the time grows with use: a share per roll and litre, or a table of steps that hold from so many rolls a litre on. */
 export type Compensation = { perRoll: number } | { table: { rollsPerL: number; factor: number }[] }
 
-export interface Replenishment {
+interface Replenishment {
   mlPerRoll: number
   /** it is over when so many times the bath's volume of replenisher went in */
   turnovers: number
@@ -28,7 +28,7 @@ export interface Replenishment {
   formulaId?: string | null | undefined
 }
 
-export interface TwoBath {
+interface TwoBath {
   /** moves of a second bath to the first place, after whose cycle both are discarded */
   moves: number
   /** days after which both are discarded; null by moves alone */

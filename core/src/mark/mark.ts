@@ -18,7 +18,7 @@ export const families = [
 ] as const
 export type Family = (typeof families)[number]
 
-export type MarkShape = 'circle' | 'triangle' | 'square' | 'diamond' | 'pentagon' | 'drop' | 'hexagon' | 'half-circle' | 'ring'
+type MarkShape = 'circle' | 'triangle' | 'square' | 'diamond' | 'pentagon' | 'drop' | 'hexagon' | 'half-circle' | 'ring'
 
 export interface Mark {
   letter: 'D' | 'S' | 'F' | 'B' | 'C' | 'W' | 'T' | 'L' | 'O'

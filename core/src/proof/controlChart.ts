@@ -1,7 +1,7 @@
 import { DomainError, requirePositive } from '../error'
 import { toThousandth } from './verdicts/judgement'
 
-export type ControlRule = 'action' | 'control' | 'two-of-three' | 'trend' | 'side'
+type ControlRule = 'action' | 'control' | 'two-of-three' | 'trend' | 'side'
 export interface ControlFlag {
   index: number
   rule: ControlRule

@@ -44,7 +44,7 @@ export const measureOf = (strip: StripReading, measure: StripMeasure): number =>
   measure === 'contrast' ? strip.high - strip.low : strip[measure]
 
 /** Strips from good batches it takes for a mean of one's own. */
-export const stripsForMean = 5
+const stripsForMean = 5
 
 /**
  * The mean each measure is held against: a reference strip's own figures, or the mean of at least five strips over at least two good batches,

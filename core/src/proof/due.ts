@@ -36,7 +36,7 @@ export interface DueFacts {
   againAt: { kind: TestKind; at: number }[]
 }
 
-export type DueWhy = 'reference' | 'days' | 'share' | 'unexpected' | 'again' | 'critical'
+type DueWhy = 'reference' | 'days' | 'share' | 'unexpected' | 'again' | 'critical'
 export interface Due {
   kind: TestKind
   why: DueWhy

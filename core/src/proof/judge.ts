@@ -10,7 +10,7 @@ import { leader } from './verdicts/leader'
 import { silver } from './verdicts/silver'
 import { stopPh } from './verdicts/stopPh'
 
-export { fixerClassOf, fixerClasses, type FixerClass } from './verdicts/fixerPh'
+export { fixerClassOf, type FixerClass } from './verdicts/fixerPh'
 export type { Judgement, Reading, Reference } from './verdicts/judgement'
 
 /** What a method can show at all: [least, most], the least itself excluded where a reading of it is none. */

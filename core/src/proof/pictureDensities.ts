@@ -4,9 +4,9 @@ import { densityFromLuminance, type Area, type AreaLight } from './density'
 /** Above this share of pixels at the end of their scale the empty light cannot be trusted. */
 const clippedShare = 0.005
 /** Beyond this a phone's picture no longer tells densities apart. Rounded literature value. */
-export const opaqueDensity = 2
+const opaqueDensity = 2
 
-export interface PatchDensity {
+interface PatchDensity {
   density: number
   /** standard deviation within the patch, in density */
   spread: number

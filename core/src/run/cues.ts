@@ -11,7 +11,7 @@ export interface Cue {
 }
 
 /** Seconds a pour takes at the most, a tap against bubbles, and the warning before pouring out. */
-export const pourS = 10
+const pourS = 10
 const tapS = 2
 export const getReadyS = 15
 

@@ -20,7 +20,7 @@ interface Ledgered extends BottleFacts {
 }
 
 /** The lines of each bottle behind its checkpoint, oldest first. */
-export async function tailsOf(db: Database, ids: string[]): Promise<Map<string, StoredEntry[]>> {
+async function tailsOf(db: Database, ids: string[]): Promise<Map<string, StoredEntry[]>> {
   const tails = new Map<string, StoredEntry[]>(ids.map((id) => [id, []]))
   for (const entry of await linesBehind(db, { ids, whole: false })) tails.get(entry.bottleId)?.push(entry)
   return tails

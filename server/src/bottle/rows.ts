@@ -115,7 +115,7 @@ export const bottleList = async (
 ): Promise<Bottle[]> => (await held(db, { ids: null, exceptRun: null, ...ask }, now)).map((one) => one.bottle)
 
 /** Bottles as they are held; against `exceptRun` only what was promised before it is counted. */
-export const heldById = (db: Database, ids: string[], now: number, exceptRun: string | null = null): Promise<Held[]> =>
+const heldById = (db: Database, ids: string[], now: number, exceptRun: string | null = null): Promise<Held[]> =>
   held(db, { ids, retired: true, after: null, limit: null, exceptRun }, now)
 
 /** Bottles with their states. */

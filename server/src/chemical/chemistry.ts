@@ -4,7 +4,7 @@ import type { Database } from '../table/database'
 
 let last: { own: string; catalogue: core.Catalogue } | null = null
 /** The built-in catalogue with own chemicals and edits; the same object for the same chemicals, so that what was worked out with it holds. */
-export function catalogueWith(own: Pick<ChemicalRow, 'id' | 'body'>[]): core.Catalogue {
+function catalogueWith(own: Pick<ChemicalRow, 'id' | 'body'>[]): core.Catalogue {
   const written = JSON.stringify(own)
   if (last?.own !== written) last = { own: written, catalogue: core.withOwn(own.map(ownChemical)) }
   return last.catalogue

@@ -39,7 +39,7 @@ export interface DemoBottle {
   shelf: keyof typeof demoShelves
   entries: DemoEntry[]
 }
-export interface DemoProof {
+interface DemoProof {
   id: string
   bottle: DemoBottle
   kind: TestKind
@@ -49,7 +49,7 @@ export interface DemoProof {
   judgement: Judgement
   rollsPerL: number
 }
-export interface DemoRun {
+interface DemoRun {
   id: string
   number: number
   at: number
@@ -62,8 +62,6 @@ export interface Season {
   runs: DemoRun[]
   proofs: DemoProof[]
 }
-
-export type SeasonBook = ReturnType<typeof seasonBook>
 
 /** What a season writes down: bottles with their ledgers, runs, and tests judged by core. */
 export function seasonBook() {

@@ -1,5 +1,5 @@
 /** What stands where a name was, when its owner has gone. */
-export const left = 'someone who left'
+const left = 'someone who left'
 
 /** A person's name as it is shown beside what they did. */
 export const nameOf = (person: { name: string } | null | undefined): string => person?.name ?? left

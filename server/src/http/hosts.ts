@@ -14,7 +14,7 @@ function ownNames(): Set<string> {
 }
 
 /** 'Loft.local:4780' → 'loft.local', '[::1]:80' → '::1' */
-export const nameOf = (host: string): string =>
+const nameOf = (host: string): string =>
   host
     .trim()
     .toLowerCase()

@@ -8,7 +8,7 @@ import { vesselRows } from './queries'
 
 type Facts = Pick<Vessel, 'id' | 'name' | 'kind' | 'format' | 'coversMl' | 'carryMl'>
 
-export async function vesselById(db: Database, id: string): Promise<Vessel> {
+async function vesselById(db: Database, id: string): Promise<Vessel> {
   const [vessel] = await vesselRows(db, { id, after: null, limit: 1 })
   if (!vessel) throw notFound('tank')
   return vessel

@@ -1,5 +1,5 @@
 import { ref } from 'vue'
-import { typedIsKept } from '../fields/typed'
+import { typedIsKept } from '../hand/typed'
 import { CallError, sentence } from './call'
 
 /** `keeps`: false for what writes nothing down of what is being typed. Runs one write at a time and keeps its refusal as a sentence, and what the thing is now where someone else was first. */

@@ -4,7 +4,7 @@ import type { BottlePage } from '@selvrin/core/contract'
 import { computed } from 'vue'
 import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
-import VerdictMark from '../proof/VerdictMark.vue'
+import VerdictMark from '../marks/VerdictMark.vue'
 import { useShow } from '../session/useShow'
 
 const show = useShow()

@@ -1,6 +1,6 @@
 import { init, type EChartsType } from 'echarts/core'
 import { onBeforeUnmount, onMounted, ref, watch, type Ref } from 'vue'
-import { light } from '../room/light'
+import { light } from '../light/light'
 
 /** Keeps a chart in a box: drawn anew when what it follows or the light changes, resized with its box. Answers whether it has been drawn. */
 export function useChart(

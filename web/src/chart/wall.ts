@@ -14,7 +14,7 @@ export interface Cell {
   tried: boolean
   findings: Finding[]
 }
-export interface Column {
+interface Column {
   key: string
   name: string
   parts: string

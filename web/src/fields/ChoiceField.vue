@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="T extends string">
 import { Listbox, ListboxButton, ListboxLabel, ListboxOption, ListboxOptions } from '@headlessui/vue'
 import { computed } from 'vue'
-import { useTyping } from './typed'
+import { useTyping } from '../hand/typed'
 import { useShow } from '../session/useShow'
 
 export interface Choice<V> {

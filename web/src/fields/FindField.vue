@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import { useRoute } from 'vue-router'
-import { useKept } from './useKept'
+import { useKept } from '../hand/useKept'
 
 /** A search over a list, kept while one looks at a hit and comes back. `count` is how many are shown, `of` how many there are. */
 const { kept, count, of } = defineProps<{ label: string; kept: string; count: number; of: number; what: string }>()

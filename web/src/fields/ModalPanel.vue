@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import EndedDialog from '../session/EndedDialog.vue'
+import EndedDialog from './EndedDialog.vue'
 import { useSession } from '../session/store'
 import AskCard from './AskCard.vue'
-import { openModals } from './modals'
-import { useTyped } from './typed'
+import { openModals } from '../hand/modals'
+import { useTyped } from '../hand/typed'
 
 /** A dialog. What is typed in it is not lost by a click beside it or by Escape: that asks first. */
 const { open } = defineProps<{ open: boolean; title: string; wide?: boolean }>()

@@ -3,7 +3,7 @@ import { DomainError, showTime, type QuantityKind } from '@selvrin/core'
 import { computed, onMounted, ref, useId, useTemplateRef, watch } from 'vue'
 import { sentence } from '../api/call'
 import { useShow } from '../session/useShow'
-import { useTyping } from './typed'
+import { useTyping } from '../hand/typed'
 import FieldFrame from './FieldFrame.vue'
 
 /**

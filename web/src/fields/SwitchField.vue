@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useTyping } from './typed'
+import { useTyping } from '../hand/typed'
 import { Switch, SwitchGroup, SwitchLabel } from '@headlessui/vue'
 
 defineProps<{ label: string; detail?: string }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, useId, useTemplateRef } from 'vue'
-import { useTyping } from './typed'
+import { useTyping } from '../hand/typed'
 import FieldFrame from './FieldFrame.vue'
 
 const { begin } = defineProps<{

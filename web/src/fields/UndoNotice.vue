@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { useKeys } from '../room/keys'
+import { useKeys } from '../hand/keys'
 import { useSession } from '../session/store'
-import { openModals } from './modals'
+import { openModals } from '../hand/modals'
 
 /** What was just written, with the way back: reached at once by U or Ctrl+Z, gone by itself, never while it is pointed at or has the focus. */
 const { says, busy = false } = defineProps<{ says: string; busy?: boolean }>()

@@ -2,7 +2,7 @@
 import { api, type Jar } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
-import { readKept, writeKept } from '../fields/useKept'
+import { readKept, writeKept } from '../hand/useKept'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { useBench } from '../device/readings'
@@ -12,7 +12,7 @@ import QuantityField from '../fields/QuantityField.vue'
 import { useShow } from '../session/useShow'
 import { useJars } from '../stores'
 import { byPlace, nameOf } from './reorder'
-import { useTyped } from '../fields/typed'
+import { useTyped } from '../hand/typed'
 
 /** Stock-take: along the shelf, one jar after another. */
 const show = useShow()

@@ -11,7 +11,7 @@ import { byPlace } from './reorder'
 import WaitFor from '../fields/WaitFor.vue'
 import FindField from '../fields/FindField.vue'
 import { matches } from '../fields/matches'
-import { useKept } from '../fields/useKept'
+import { useKept } from '../hand/useKept'
 
 /** The jars of raw chemicals as they stand: by place, with what runs out and what must not stand together. */
 const show = useShow()

@@ -26,7 +26,7 @@ export const emptyJar = (): JarDraft => ({
 })
 
 /** A day as it is written: 2026-04-14. */
-export const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10)
+const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10)
 
 export const jarDraft = (jar: Jar): JarDraft => ({
   lot: jar.lot,

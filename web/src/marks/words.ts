@@ -38,7 +38,7 @@ export const counted = (count: number, word: string): string => `${count} ${word
 /** for style sheets: '40%' */
 export const cssPercent = (share: number): string => `${Math.round(share * 1000) / 10}%`
 export const percent = (share: number): string => `${Math.round(share * 100)} %`
-export const rollWord = (count: number): string => (Math.abs(count - 1) < 0.05 ? 'roll' : 'rolls')
+const rollWord = (count: number): string => (Math.abs(count - 1) < 0.05 ? 'roll' : 'rolls')
 /** '7 rolls', '1 roll', '6.5 rolls' */
 export const showRolls = (count: number): string => `${digits(count, 1).replace(/[.,]0$/, '')} ${rollWord(count)}`
 /** What a bath is still good for, rather too little than too much: whole rolls from ten on. */

@@ -26,13 +26,13 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import ProtectionSigns from '../hazard/ProtectionSigns.vue'
 import FindingList from '../marks/FindingList.vue'
-import { isDoneKey, useKeys } from '../room/keys'
+import { isDoneKey, useKeys } from '../hand/keys'
 import { useShow } from '../session/useShow'
 import CheckPanel from './CheckPanel.vue'
 import DemoPour from './DemoPour.vue'
 import { useAutoWeigh } from './useAutoWeigh'
 import { digits } from '../session/manner'
-import { useTyped } from '../fields/typed'
+import { useTyped } from '../hand/typed'
 
 /** One addition on the whole screen: the weight to reach, the needle, and what to do with it. */
 const { mix, state, line, jar, jars, stock, course, findings, busy, problem, record } = defineProps<{

@@ -14,7 +14,7 @@ import { causeWords } from '../ph/causeWords'
 import { useShow } from '../session/useShow'
 import DemoDip from './DemoDip.vue'
 import { digits, figure, readNumber } from '../session/manner'
-import { useTyped } from '../fields/typed'
+import { useTyped } from '../hand/typed'
 
 const { mixId, state, record } = defineProps<{ mixId: string; state: MixState; record: (...events: MixEvent[]) => Promise<boolean> }>()
 const emit = defineEmits<{ bottled: [ids: string[]] }>()

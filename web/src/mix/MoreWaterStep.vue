@@ -2,7 +2,7 @@
 import type { MixEvent, MixState } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import ProblemLine from '../fields/ProblemLine.vue'
-import { isDoneKey, useKeys } from '../room/keys'
+import { isDoneKey, useKeys } from '../hand/keys'
 import { useShow } from '../session/useShow'
 
 /** The batch was made larger: the water that lacks beside what is in the jug. */

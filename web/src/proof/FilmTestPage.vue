@@ -15,7 +15,7 @@ import GuideSteps from './GuideSteps.vue'
 import LookChoice from './LookChoice.vue'
 import TestHead from './TestHead.vue'
 import VerdictPanel from './VerdictPanel.vue'
-import { useTyped } from '../fields/typed'
+import { useTyped } from '../hand/typed'
 
 /** Is a finished film or print fixed, is it washed: the drop tests. */
 const route = useRoute()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { showTime, type Guide } from '@selvrin/core'
 import { computed, ref, watch } from 'vue'
-import { isDoneKey, useKeys } from '../room/keys'
+import { isDoneKey, useKeys } from '../hand/keys'
 import { useStopwatch } from './useStopwatch'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'

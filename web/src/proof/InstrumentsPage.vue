@@ -15,7 +15,7 @@ import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useDevices, useInstruments } from '../stores'
 import WaitFor from '../fields/WaitFor.vue'
-import { useTyped } from '../fields/typed'
+import { useTyped } from '../hand/typed'
 
 /** What tests are done with, and lamps: each proven itself. */
 const session = useSession()

@@ -19,7 +19,7 @@ import ControlChart from './ControlChart.vue'
 import LimitsPanel from './LimitsPanel.vue'
 import { readFigure } from './readings'
 import { useShow } from '../session/useShow'
-import { useTyped } from '../fields/typed'
+import { useTyped } from '../hand/typed'
 
 const show = useShow()
 /** A process under control strips: what the newest one calls for, and the four charts. */

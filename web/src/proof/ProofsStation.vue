@@ -12,10 +12,10 @@ import { useSession } from '../session/store'
 import { useBottles, useInstruments } from '../stores'
 import { showReading } from './readings'
 import TakeTestBack from './TakeTestBack.vue'
-import VerdictMark from './VerdictMark.vue'
+import VerdictMark from '../marks/VerdictMark.vue'
 import { useShow } from '../session/useShow'
 import WaitFor from '../fields/WaitFor.vue'
-import { vFocusFirst } from '../fields/focusFirst'
+import { vFocusFirst } from '../hand/focusFirst'
 
 const show = useShow()
 /** What is due, first and largest; then anything else that can be tested, and what was. */

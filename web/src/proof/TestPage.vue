@@ -29,7 +29,7 @@ import { useReading } from './useReading'
 import VerdictPanel from './VerdictPanel.vue'
 import { useShow } from '../session/useShow'
 import { digits } from '../session/manner'
-import { useTyped } from '../fields/typed'
+import { useTyped } from '../hand/typed'
 
 const show = useShow()
 const PhotoReading = defineAsyncComponent(() => import('./PhotoReading.vue'))

@@ -2,7 +2,7 @@
 import { type Judgement, type TestKind } from '@selvrin/core'
 import { computed } from 'vue'
 import { showReading } from './readings'
-import VerdictMark from './VerdictMark.vue'
+import VerdictMark from '../marks/VerdictMark.vue'
 import { useShow } from '../session/useShow'
 import { digits } from '../session/manner'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dim, light } from './light'
+import { dim, light } from '../light/light'
 </script>
 
 <template>

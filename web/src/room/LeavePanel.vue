@@ -2,7 +2,7 @@
 import { onBeforeUnmount, onMounted } from 'vue'
 import { useRouter } from 'vue-router'
 import AskCard from '../fields/AskCard.vue'
-import { anythingTyped, dropTyped } from '../fields/typed'
+import { anythingTyped, dropTyped } from '../hand/typed'
 import { leavingFor } from './leaving'
 
 /** Something was typed and a key, a link or the way back would lose it: that is asked, on top of everything. */

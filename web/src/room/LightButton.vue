@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { cssPercent } from '../marks/words'
-import { darker, light } from './light'
+import { darker, light } from '../light/light'
 import { holdToLighten, wayBack } from './useWayBack'
 
 /** One step darker at a press; the way back is to hold it for two seconds, with a finger or a mouse. */

@@ -2,9 +2,9 @@
 import { defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useSession } from '../session/store'
-import { darker } from './light'
+import { darker } from '../light/light'
 import { useWayBack } from './useWayBack'
-import { useKeys } from './keys'
+import { useKeys } from '../hand/keys'
 import { memberStations, stations } from './stations'
 
 const FinderPanel = defineAsyncComponent(() => import('./FinderPanel.vue'))

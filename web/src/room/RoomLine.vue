@@ -10,7 +10,7 @@ import { useBench } from '../device/readings'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useBottles, useMixes, useRuns } from '../stores'
-import { light } from './light'
+import { light } from '../light/light'
 import LightButton from './LightButton.vue'
 
 const session = useSession()

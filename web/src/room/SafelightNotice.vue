@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref } from 'vue'
-import { dim, light } from './light'
+import { dim, light } from '../light/light'
 
 const full = ref(document.fullscreenElement !== null)
 const follow = () => void (full.value = document.fullscreenElement !== null)

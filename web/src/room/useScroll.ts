@@ -1,6 +1,6 @@
 import { nextTick, onBeforeUnmount, onMounted, watch, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { readKept, writeKept } from '../fields/useKept'
+import { readKept, writeKept } from '../hand/useKept'
 
 const keptAs = 'scroll'
 const settleMs = 2000

@@ -1,6 +1,6 @@
 import { onBeforeUnmount, onMounted, ref } from 'vue'
-import { light, lighter } from './light'
-import { typing } from './keys'
+import { light, lighter } from '../light/light'
+import { typing } from '../hand/keys'
 
 const keysMs = 1000
 const pointerMs = 2000

@@ -8,7 +8,7 @@ import { now } from '../clock'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { useClocks } from './clocks'
-import { useTyped } from '../fields/typed'
+import { useTyped } from '../hand/typed'
 
 /** A bath that ran over by more than this asks why. s */
 const tolerated = 15

@@ -9,7 +9,7 @@ import TextField from '../fields/TextField.vue'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
-import { useTyped } from '../fields/typed'
+import { useTyped } from '../hand/typed'
 
 /** A film's record, and how its negatives came out. */
 const { roll } = defineProps<{ roll: Roll }>()

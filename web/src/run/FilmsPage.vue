@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { useSession } from '../session/store'
-import NoticeList from '../proof/NoticeList.vue'
+import NoticeList from '../notice/NoticeList.vue'
 import { useRolls } from '../stores'
 import FilmJudgement from './FilmJudgement.vue'
 import WaitFor from '../fields/WaitFor.vue'
 import FindField from '../fields/FindField.vue'
 import { matches } from '../fields/matches'
-import { useKept } from '../fields/useKept'
+import { useKept } from '../hand/useKept'
 import ChoiceField from '../fields/ChoiceField.vue'
 
 const session = useSession()

@@ -17,7 +17,7 @@ import BeakerRow from './BeakerRow.vue'
 import { bathChoices, developerChoices, sourcesOf, uniqueTexts } from './planChoices'
 import StepRibbon from './StepRibbon.vue'
 import TimeFactors from './TimeFactors.vue'
-import { useTyped } from '../fields/typed'
+import { useTyped } from '../hand/typed'
 import { useBench } from '../device/readings'
 import { useShow } from '../session/useShow'
 

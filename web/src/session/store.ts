@@ -5,7 +5,7 @@ import { computed, ref, shallowRef, watchEffect } from 'vue'
 import { call, onSignedOut, onTelling } from '../api/call'
 import { closeLive, onChange, openLive } from '../api/live'
 import { setByServer } from '../clock'
-import { forgetKept } from '../fields/useKept'
+import { forgetKept } from '../hand/useKept'
 import { manner } from './manner'
 
 export const useSession = defineStore('session', () => {

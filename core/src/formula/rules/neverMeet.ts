@@ -3,7 +3,7 @@ import type { Line } from '../lines'
 import { finding, type Rule } from './rule'
 
 /** A line as it meets the others: with no water in the jug a powder is dry, and a liquid goes in as it is sold unless it comes from a percent solution. */
-export function metOf(line: Line, dry: boolean): Met {
+function metOf(line: Line, dry: boolean): Met {
   const asSold = line.chemical.densityGPerMl === undefined ? (dry ? 'solid' : 'solution') : 'concentrated'
   return { chemical: line.chemical.id, gramsPerLitre: line.gramsPerLitre, form: line.dissolved ? 'solution' : asSold }
 }

@@ -2,7 +2,7 @@ import { judged, noReference, sources, toThousandth, type Judgement, type Refere
 
 export type FixerClass = 'alum-hardening' | 'acid' | 'neutral' | 'alkaline'
 /** pH by class. Rounded literature values. */
-export const fixerClasses: Record<FixerClass, [number, number]> = {
+const fixerClasses: Record<FixerClass, [number, number]> = {
   'alum-hardening': [4, 5.5],
   acid: [4, 6],
   neutral: [6, 7.5],

@@ -4,7 +4,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useAction } from '../api/useAction'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
-import { useSession } from './store'
+import { useSession } from '../session/store'
 
 const session = useSession()
 const router = useRouter()

@@ -2,10 +2,10 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { ref } from 'vue'
 import { useAction } from '../api/useAction'
-import ProblemLine from '../fields/ProblemLine.vue'
-import TextField from '../fields/TextField.vue'
-import { notTyped } from '../fields/typed'
-import { useSession } from './store'
+import ProblemLine from './ProblemLine.vue'
+import TextField from './TextField.vue'
+import { notTyped } from '../hand/typed'
+import { useSession } from '../session/store'
 
 /** The session ended in the middle of something: signing in again lies on top of whatever is open, takes the focus, and gives everything back. */
 const session = useSession()
