@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process'
 import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { join, relative } from 'node:path'
 import { chromium, ensureDebian, ensureModules, needsChromium, needsPostgres, requireNode } from './lib/install.mjs'
 import { root } from './lib/place.mjs'
 import { step } from './lib/say.mjs'
@@ -50,6 +50,8 @@ const counted = (good, count) => {
     failed += 1
   }
 }
+/** s and name of what took its time */
+const longest = []
 const report = (name) => JSON.parse(readFileSync(join(folder, name), 'utf8'))
 
 try {
@@ -60,7 +62,8 @@ try {
   counted(run('exports and packages nobody uses', 'knip', ['--no-config-hints']), () => [0, 0])
   counted(run('format', 'prettier', ['--check', '--log-level', 'warn', '.']), () => [0, 0])
   counted(run('unit and server tests', 'jest', ['--json', `--outputFile=${join(folder, 'jest.json')}`, '--silent']), () => {
-    const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = report('jest.json')
+    const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults } = report('jest.json')
+    for (const { name, startTime, endTime } of testResults) longest.push([(endTime - startTime) / 1000, relative(root, name)])
     return [numPassedTests, numFailedTests + numRuntimeErrorTestSuites]
   })
   await build()
@@ -69,7 +72,13 @@ try {
       PLAYWRIGHT_JSON_OUTPUT_NAME: join(folder, 'e2e.json'),
     }),
     () => {
-      const { stats } = report('e2e.json')
+      const { stats, suites } = report('e2e.json')
+      const walks = (one) => [...(one.specs ?? []), ...(one.suites ?? []).flatMap(walks)]
+      for (const { title, file, tests } of suites.flatMap(walks))
+        longest.push([
+          tests.flatMap((test) => test.results).reduce((ms, result) => ms + result.duration, 0) / 1000,
+          `e2e/${file}: ${title}`,
+        ])
       return [stats.expected, stats.unexpected + stats.flaky]
     },
   )
@@ -78,6 +87,11 @@ try {
   failed += 1
 } finally {
   end()
+}
+if (longest.length > 0) {
+  console.log('\nWhat took longest:')
+  for (const [seconds, name] of longest.sort(([a], [b]) => b - a).slice(0, 12)) console.log(`${seconds.toFixed(0).padStart(5)} s  ${name}`)
+  console.log('')
 }
 console.log(`${passed} passed, ${failed} failed`)
 process.exitCode = failed === 0 && passed > 0 ? 0 : 1

@@ -5,6 +5,7 @@ import { createApp } from './app'
 import { rebuildCheckpoints } from './bottle/checkpoint'
 import { clockFromParent, systemClock } from './house/clock'
 import { connect } from './database/connection'
+import { TooNew } from './database/migrate'
 import { prepare, WrongKind, type Kind } from './database/prepare'
 import { demoSignIns } from './demo/people'
 import { readDevices } from './device/reader'
@@ -67,7 +68,7 @@ async function main(): Promise<void> {
 
 main().catch((error: unknown) => {
   const code = (error as { code?: string }).code
-  if (error instanceof WrongKind || error instanceof WrongSetting) console.error(error.message)
+  if (error instanceof WrongKind || error instanceof TooNew || error instanceof WrongSetting) console.error(error.message)
   else if (code === 'EADDRINUSE')
     console.error(`Port ${process.env.PORT ?? 4780} is taken by another program. Choose another: PORT=4790 npm start`)
   else console.error(error)

@@ -6,7 +6,7 @@ import type { Database } from '../table/database'
 import { linesBehind, rebuildSums, type StoredEntry } from './queries'
 
 /** As many lines may stand behind a checkpoint before a write moves it up. */
-export const mostTail = 40
+export const mostTail = 12
 /** ledgers held in memory together while checkpoints are rebuilt */
 const rebuiltAtOnce = 20
 

@@ -89,3 +89,14 @@ describe('the demo', () => {
     ).rejects.toThrow(/would hold/)
   })
 })
+
+test('a server refuses a schema that a newer one has changed so that it would do harm, and takes any other', async () => {
+  const db = connect(await newDatabase())
+  const ask = { kind: 'house' as const, strict: false, fresh: false }
+  await prepare(db, clock, ask)
+  await sqlOn(db)(`insert into migration (name) values ('0999-more-shelves')`)
+  expect((await prepare(db, clock, ask)).kind).toBe('house')
+  await sqlOn(db)(`insert into migration (name) values ('1000-other-ledgers breaking')`)
+  await expect(prepare(db, clock, ask)).rejects.toThrow(/newer Selvrin \(1000-other-ledgers\).*Start the newer one/)
+  await db.close()
+})

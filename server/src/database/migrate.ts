@@ -2,15 +2,36 @@ import { Umzug, SequelizeStorage } from 'umzug'
 import { oneAtATime } from '../house/queries'
 import type { Database } from '../table/database'
 import { migrations } from './migrations'
+import type { Migration } from './migrations/migration'
+
+/** Stands behind the name of a migration after which older servers would write what is wrong. */
+const breakingMark = ' breaking'
+const nameOf = ({ name, breaking = false }: Pick<Migration, 'name' | 'breaking'>): string => (breaking ? `${name}${breakingMark}` : name)
+
+/** The schema is of a newer version than this server can work with. */
+export class TooNew extends Error {}
+
+/** Refuses a schema that a newer server has changed so that this one would do harm. */
+export async function requireKnownSchema(db: Database): Promise<void> {
+  const mine = new Set(migrations.map(nameOf))
+  const done = await storageOf(db).executed()
+  const newer = done.find((name) => !mine.has(name) && name.endsWith(breakingMark))
+  if (newer !== undefined)
+    throw new TooNew(
+      `This database was brought up to date by a newer Selvrin (${newer.slice(0, -breakingMark.length)}), and this one would write into it what is wrong. Start the newer one.`,
+    )
+}
+
+const storageOf = (db: Database) => new SequelizeStorage({ sequelize: db.sequelize, tableName: 'migration' })
 
 const umzugFor = (db: Database) =>
   new Umzug({
-    migrations: migrations.map(({ name, up, down }) => ({
-      name,
+    migrations: migrations.map(({ up, down, ...one }) => ({
+      name: nameOf(one),
       up: () => db.transaction(() => db.sequelize.query(up, { raw: true })),
       down: () => db.transaction(() => db.sequelize.query(down, { raw: true })),
     })),
-    storage: new SequelizeStorage({ sequelize: db.sequelize, tableName: 'migration' }),
+    storage: storageOf(db),
     logger: undefined,
   })
 

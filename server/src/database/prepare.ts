@@ -7,7 +7,7 @@ import { loadDemo } from '../demo/load'
 import type { Clock } from '../house/clock'
 import type { Database } from '../table/database'
 import { mendClock } from './clockMend'
-import { alone, migrateUp } from './migrate'
+import { alone, migrateUp, requireKnownSchema } from './migrate'
 import { forgetOldAnswers } from './pruning'
 
 export type Kind = 'demo' | 'house'
@@ -50,6 +50,7 @@ export async function prepare(
       await db.sequelize.dropSchema('public', {})
       await db.sequelize.createSchema('public', {})
     }
+    if (before !== null) await requireKnownSchema(db)
     const migrated = await migrateUp(db)
     const kind = ask.fresh ? 'demo' : (before ?? ask.kind)
     const isNew = (await db.Darkroom.count()) === 0

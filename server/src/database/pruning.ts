@@ -1,5 +1,6 @@
 import { Op } from 'sequelize'
 import type { House } from '../house/house'
+import { inOneProcess } from '../house/queries'
 import type { Database } from '../table/database'
 import { backwardsClock, mendClock } from './clockMend'
 
@@ -19,7 +20,7 @@ export function pruning({ db, clock }: House): () => void {
     await db.Session.destroy({ where: { expiresAt: { [Op.lte]: now } } })
     await db.OneTimeCode.destroy({ where: { expiresAt: { [Op.lte]: now } } })
   }
-  const timer = setInterval(() => void prune().catch(() => undefined), everyMs)
+  const timer = setInterval(() => void inOneProcess(db, 'pruning', prune).catch(() => undefined), everyMs)
   const setBack = backwardsClock(() => clock.now())
   const watch = setInterval(() => {
     if (setBack()) void mendClock(db, clock.now()).catch(() => undefined)

@@ -1,14 +1,15 @@
+import { once } from 'node:events'
 import { connect, type Socket } from 'node:net'
 import { calibratedPh, correctedTemperature, readDeviceLine, type ThermometerPoint } from '@selvrin/core'
 import type { Device, Reading } from '@selvrin/core/contract'
 import pg from 'pg'
 import type { House } from '../house/house'
+import { stayConnected } from '../house/staying'
 import { addressOf } from './address'
 import { linePattern } from './pattern'
 
 /** Whoever holds this lock reads the devices; several servers take turns. */
 const lockKey = 7_150_431
-const retryMs = 2000
 /** readings are passed on at most this often, a steady one less often */
 const passMs = 200
 const steadyMs = 1000
@@ -19,7 +20,6 @@ const longestLine = 200
 export function readDevices(house: House): () => Promise<void> {
   let ended = false
   let client: pg.Client | undefined
-  let retry: NodeJS.Timeout | undefined
   const open = new Map<string, { device: Followed; stop: () => void }>()
 
   // one statement at a time on the connection that holds the lock
@@ -58,19 +58,17 @@ export function readDevices(house: House): () => Promise<void> {
     open.clear()
   }
 
-  async function hold(): Promise<void> {
-    if (ended) return
+  async function hold(lost: () => void): Promise<void> {
     const mine = new pg.Client({ connectionString: house.db.url })
-    const again = () => {
+    mine.once('end', () => {
       dropAll()
-      void mine.end().catch(() => undefined)
-      if (!ended) retry = setTimeout(() => void hold(), retryMs)
-    }
+      lost()
+    })
+    mine.on('error', () => void mine.end().catch(() => undefined))
     try {
       await mine.connect()
-      mine.once('error', again)
       const { rows } = await mine.query<{ held: boolean }>('select pg_try_advisory_lock($1) as held', [lockKey])
-      if (!rows[0]?.held) return again()
+      if (!rows[0]?.held) throw new Error('another server reads them')
       client = mine
       mine.on(
         'notification',
@@ -78,15 +76,16 @@ export function readDevices(house: House): () => Promise<void> {
       )
       await mine.query('listen selvrin')
       await refresh()
-    } catch {
-      again()
+    } catch (error) {
+      await mine.end().catch(() => undefined)
+      throw error
     }
   }
-  void hold()
+  const stopHolding = stayConnected(hold)
 
   return async () => {
     ended = true
-    clearTimeout(retry)
+    stopHolding()
     dropAll()
     await client?.end().catch(() => undefined)
   }
@@ -99,7 +98,6 @@ type Followed = Device & { points: ThermometerPoint[]; publicAllowed: boolean }
 function follow(device: Followed, tell: (reading: Reading) => void, now: () => number): () => void {
   const pattern = linePattern(device.pattern)
   let socket: Socket | undefined
-  let retry: NodeJS.Timeout | undefined
   let stopped = false
   let lost = false
   let last: Reading = { deviceId: device.id, value: null, stable: false, at: 0 }
@@ -121,18 +119,8 @@ function follow(device: Followed, tell: (reading: Reading) => void, now: () => n
     last = { deviceId: device.id, value, stable: read.stable, at }
     tell(last)
   }
-  const again = (): void => {
-    lose()
-    if (!stopped) retry = setTimeout(() => void dial(), retryMs)
-  }
-  async function dial(): Promise<void> {
-    if (stopped) return
-    let address: string
-    try {
-      address = await addressOf(device.host, device.publicAllowed)
-    } catch {
-      return again()
-    }
+  async function dial(gone: () => void): Promise<void> {
+    const address = await addressOf(device.host, device.publicAllowed)
     if (stopped) return
     const mine = connect({ host: address, port: device.port })
     socket = mine
@@ -140,12 +128,22 @@ function follow(device: Followed, tell: (reading: Reading) => void, now: () => n
     mine.setTimeout(silentMs, () => mine.destroy())
     mine.on('data', linesOf(take))
     mine.on('error', () => undefined)
-    mine.on('close', again)
+    mine.on('close', gone)
+    await once(mine, 'connect')
   }
-  void dial()
+  const stopDialling = stayConnected((gone) => {
+    const lost = () => {
+      lose()
+      gone()
+    }
+    return dial(lost).catch((error: unknown) => {
+      lose()
+      throw error
+    })
+  })
   return () => {
     stopped = true
-    clearTimeout(retry)
+    stopDialling()
     socket?.destroy()
   }
 }

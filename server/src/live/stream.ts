@@ -2,16 +2,15 @@ import { liveEvent, memberSubjects, reading } from '@selvrin/core/contract'
 import type { Response, Router } from 'express'
 import pg from 'pg'
 import type { House } from '../house/house'
+import { stayConnected } from '../house/staying'
 import { personOf, whoIs, type Who } from '../http/who'
 
-const retryMs = 1000
 const beatMs = 25_000
 
 /** Passes what PostgreSQL notifies on to every browser listening here, each event only to those whose role may hear of it. Answers a function that ends it. */
 export function liveStream(router: Router, house: House): () => Promise<void> {
   const listeners = new Map<Response, Who>()
   let client: pg.Client | undefined
-  let ended = false
 
   const drop = (response: Response): void => {
     listeners.delete(response)
@@ -50,24 +49,19 @@ export function liveStream(router: Router, house: House): () => Promise<void> {
     if (subject === 'person') void look((who) => who.id === id)
   }
 
-  async function listen(): Promise<void> {
-    if (ended) return
+  async function listen(lost: () => void): Promise<void> {
     const next = new pg.Client({ connectionString: house.db.url })
     client = next
     next.on('notification', ({ channel, payload }) => hear(channel, payload ?? ''))
     next.on('error', () => void next.end().catch(() => undefined))
-    next.on('end', () => void (ended || setTimeout(() => void listen(), retryMs)))
-    try {
-      await next.connect()
-      await next.query('listen selvrin; listen selvrin_reading; listen selvrin_session')
-      // what was missed while away cannot be known: browsers fetch again
-      say('event: again\ndata: {}\n\n', () => true)
-      void look(() => true)
-    } catch {
-      await next.end().catch(() => undefined)
-    }
+    next.on('end', lost)
+    await next.connect()
+    await next.query('listen selvrin; listen selvrin_reading; listen selvrin_session')
+    // what was missed while away cannot be known: browsers fetch again
+    say('event: again\ndata: {}\n\n', () => true)
+    void look(() => true)
   }
-  void listen()
+  const stopListening = stayConnected(listen)
 
   const beat = setInterval(() => {
     say(': still here\n\n', () => true)
@@ -88,7 +82,7 @@ export function liveStream(router: Router, house: House): () => Promise<void> {
   })
 
   return async () => {
-    ended = true
+    stopListening()
     clearInterval(beat)
     for (const response of listeners.keys()) response.end()
     await client?.end().catch(() => undefined)
