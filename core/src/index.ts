@@ -85,6 +85,7 @@ export { orderOfUse, supplyOf, type Supply, type SupplyBottle } from './bottle/s
 export { costPerRoll, type Consumption, type RollCost } from './bottle/costPerRoll'
 export { silverG, silverPerRollG, takesSilver } from './bottle/silver'
 export { stopAfter, stopCapacity } from './bottle/stopBath'
+export { countsOf, throughputFrom, throughputKinds, type Throughput, type ThroughputKind } from './bottle/throughput'
 export { testKinds, type TestKind, type TestMark, type Verdict } from './proof/proof'
 export { governing, type Standing } from './proof/judgement'
 export { forecastClearing, forecastReading, isTrend, type Forecast } from './proof/forecast'

@@ -4,6 +4,7 @@ import type { ClearingRead, FixerSalt } from '../proof/fixingTime'
 import type { Forecast } from '../proof/forecast'
 import type { Standing } from '../proof/judgement'
 import type { TestMark } from '../proof/proof'
+import type { Throughput } from './throughput'
 
 /** How it stands: a closed bottle with its air, one with the air pressed or purged out, or an open tray. */
 export const containers = ['bottle', 'airless', 'tray'] as const
@@ -68,13 +69,14 @@ export interface BottleEntry {
   kind: EntryKind
   at: number
   ml: number
-  /** roll equivalents of film, and 8×10 equivalents of paper, that went through; never added to each other */
-  rolls: number
-  paper: number
+  /** what went through; or the same said as counts */
+  throughput?: Throughput[] | undefined
+  rolls?: number
+  paper?: number
   /** ml of water carried in by the load, part of `ml` */
   waterInMl: number
   reverses: string | null
-  /** of `rolls`, how many were colour or slide film: all their silver goes into the bath */
+  /** of `rolls`, how many were colour or slide film */
   colourRolls?: number
   /** liquid from another bottle; fresh where not given */
   brings?: Brought | null

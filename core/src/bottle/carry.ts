@@ -4,6 +4,7 @@ import { agedIn } from './ageing'
 import type { BathPlace, BottleEntry, BottleFacts, Brought, Container } from './bottle'
 import type { FormulaUse } from '../formula/use'
 import { silverG } from './silver'
+import { countsOf, type Counts } from './throughput'
 
 /**
  * What a ledger has come to at its last entry: everything the next entry builds on, as plain data, so that a long ledger can be cut off behind it
@@ -86,9 +87,11 @@ export const carryTo = (carry: Carry, use: FormulaUse, bottle: BottleFacts, at: 
 /** What a ledger comes to after one more entry that stands; entries in order of time. */
 export function carryOn(before: Carry, use: FormulaUse, bottle: BottleFacts, entry: BottleEntry): Carry {
   const carry: Carry = { ...carryTo(before, use, bottle, entry.at), at: Math.max(entry.at, before.at ?? entry.at) }
-  if (entry.rolls + entry.paper > 0) through(carry, use, entry)
-  if (entry.waterInMl > 0 && carry.volumeMl > 0) carry.strength *= keptOfStrength(entry, carry.volumeMl)
-  if (entry.ml < 0 || entry.rolls + entry.paper > 0) carry.openedAt ??= entry.at
+  const counts = countsOf(entry)
+  const loads = counts.rolls + counts.paper
+  if (loads > 0) through(carry, use, counts)
+  if (entry.waterInMl > 0 && carry.volumeMl > 0) carry.strength *= keptOfStrength(entry, loads, carry.volumeMl)
+  if (entry.ml < 0 || loads > 0) carry.openedAt ??= entry.at
   if (liquidIn(entry)) mixIn(carry, entry)
   carry.volumeMl += entry.ml
   if (entry.kind === 'fill') carry.nominalMl = carry.volumeMl
@@ -120,9 +123,9 @@ export function carryOn(before: Carry, use: FormulaUse, bottle: BottleFacts, ent
  * What is left of the strength: water that is added thins by V/(V + w); a load that comes wet brings in as much as each roll carries out, (1 − carry/V) a
  * roll.
  */
-function keptOfStrength({ ml, waterInMl, rolls, paper }: BottleEntry, volumeMl: number): number {
+function keptOfStrength({ ml, waterInMl }: BottleEntry, load: number, volumeMl: number): number {
   if (ml >= waterInMl) return volumeMl / (volumeMl + waterInMl)
-  const loads = Math.max(1, rolls + paper)
+  const loads = Math.max(1, load)
   return Math.max(0, 1 - waterInMl / loads / volumeMl) ** loads
 }
 
@@ -141,16 +144,17 @@ function clearingOf(carry: Carry, test: NonNullable<BottleEntry['test']>): void 
 }
 
 /** Film and paper that went through: count, silver, and the replenisher they call for. */
-function through(carry: Carry, use: FormulaUse, entry: BottleEntry): void {
-  carry.rolls += entry.rolls
-  carry.paper += entry.paper
+function through(carry: Carry, use: FormulaUse, counts: Counts): void {
+  const { rolls, paper } = counts
+  carry.rolls += rolls
+  carry.paper += paper
   const litres = carry.referenceMl / 1000
   if (litres > 0) {
-    carry.rollsPerL += (entry.rolls + entry.paper) / litres
+    carry.rollsPerL += (rolls + paper) / litres
     const share = carry.twoBath?.position === 2 ? intoSecondBath : 1
-    carry.silverGPerL += (share * silverG({ rolls: entry.rolls, colourRolls: entry.colourRolls ?? 0, paper: entry.paper })) / litres
+    carry.silverGPerL += (share * silverG(counts)) / litres
   }
-  if (use.school === 'replenished') carry.replenishDueMl += (entry.rolls + entry.paper) * (use.replenishment?.mlPerRoll ?? 0)
+  if (use.school === 'replenished') carry.replenishDueMl += (rolls + paper) * (use.replenishment?.mlPerRoll ?? 0)
 }
 
 /** Entries that bring liquid of a history of its own, or fresh. What is poured back is the bottle's own. */

@@ -3,6 +3,7 @@ import { dayMs } from './ageing'
 import type { BottleEntry, BottleFacts, BottleState } from './bottle'
 import type { FormulaUse, UsedFormula } from '../formula/use'
 import { bottleState, carryOf, stateFrom } from './bottleState'
+import { countsOf, throughputFrom } from './throughput'
 
 const use = (part: Partial<FormulaUse> = {}): FormulaUse => ({
   school: 'counted',
@@ -298,5 +299,28 @@ describe('laws of the ledger', () => {
         })
       }),
     )
+  })
+})
+
+describe('what went through', () => {
+  const amounts = fc.record({ film: fc.nat({ max: 50 }), colour: fc.nat({ max: 50 }), paper: fc.nat({ max: 50 }) })
+
+  test('counts become kinds and equivalents, and back, and nothing is lost or invented', () => {
+    fc.assert(
+      fc.property(amounts, ({ film, colour, paper }) => {
+        const counts = { rolls: film + colour, colourRolls: colour, paper }
+        const throughput = throughputFrom(counts)
+        expect(countsOf({ throughput })).toEqual(counts)
+        expect(throughput.every((one) => one.equivalents > 0)).toBe(true)
+      }),
+    )
+  })
+  test('a line that says it by kinds uses a bath up as one that says it by counts', () => {
+    const said = { rolls: 3, colourRolls: 1, paper: 4 }
+    const by = (load: object) => state(formula(), [fill, rolls(1, 0, { rolls: 0, ...load })])
+    const { findings: _a, ...kinds } = by({ throughput: throughputFrom(said) })
+    const { findings: _b, ...counts } = by(said)
+    expect(kinds).toEqual(counts)
+    expect([kinds.rolls, kinds.paper]).toEqual([3, 4])
   })
 })

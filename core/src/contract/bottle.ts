@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { containers, entryKinds } from '../bottle/bottle'
 import type { LifeCurve } from '../bottle/lifeCurve'
+import { throughputKinds } from '../bottle/throughput'
 import { families } from '../mark/mark'
 import { testKinds } from '../proof/proof'
 import { bathPlace, bottleState, brought, testMark } from './bottleState'
@@ -49,14 +50,15 @@ const bottle = z.object({
   /** what planned and running runs are promised of it: ml that will leave it, roll equivalents that will go through */
   reserved: z.object({ ml: z.number(), rolls: z.number(), runs: z.array(z.int()) }).optional(),
 })
+/** what went through: kinds and equivalents */
+const throughput = z.object({ kind: z.enum(throughputKinds), equivalents: z.number() })
 const ledgerEntry = z.object({
   id,
   kind: z.enum(entryKinds),
   at: z.number(),
   by: z.string(),
   ml: z.number(),
-  rolls: z.number(),
-  paper: z.number(),
+  throughput: z.array(throughput),
   note: z.string(),
   runId: id.nullable(),
   runNumber: z.int().nullable(),
@@ -77,9 +79,7 @@ const ledgerLine = z.object({
   at: z.number(),
   by: z.string(),
   ml: z.number(),
-  rolls: z.number(),
-  paper: z.number(),
-  colourRolls: z.number(),
+  throughput: z.array(throughput),
   waterInMl: z.number(),
   reverses: id.nullable(),
   container: z.enum(containers).nullable(),

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { containers, entryKinds } from '../bottle/bottle'
+import { throughputKinds } from '../bottle/throughput'
 import { testKinds } from '../proof/proof'
 import { amount, celsius, done, id, idParams, millis, note, parts, positive, reason, version } from './common'
 import { bathPlace, brought } from './bottleState'
@@ -74,9 +75,7 @@ const importRow = z.discriminatedUnion('kind', [
       what: z.enum(entryKinds),
       at: millis,
       ml: z.number().min(-1_000_000).max(1_000_000),
-      rolls: z.number().min(0).max(1000),
-      paper: z.number().min(0).max(1000),
-      colourRolls: z.number().min(0).max(1000),
+      throughput: z.array(z.strictObject({ kind: z.enum(throughputKinds), equivalents: z.number().gt(0).max(1000) })).max(10),
       waterInMl: amount,
       reverses: id.nullable(),
       container: z.enum(containers).nullable(),

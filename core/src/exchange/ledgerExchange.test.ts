@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { containers, entryKinds } from '../bottle/bottle'
+import { throughputFrom } from '../bottle/throughput'
 import { fixables, type FormulaUse } from '../formula/use'
 import type { LedgerLine } from '../contract/bottle'
 import type { FormulaRow } from '../contract/formula'
@@ -72,9 +73,9 @@ describe('lines of a ledger', () => {
       kind: fc.constantFrom(...entryKinds.filter((kind) => kind !== 'test' && kind !== 'reverse')),
       at: moment,
       ml: fc.tuple(figure, fc.boolean()).map(([ml, out]) => (out && ml > 0 ? -ml : ml)),
-      rolls: figure,
+      rolls: fc.nat({ max: 200 }),
+      colourRolls: fc.nat({ max: 200 }),
       paper: figure,
-      colourRolls: figure,
       waterInMl: figure,
       container: fc.option(fc.constantFrom(...containers)),
       celsius: fc.option(fc.integer({ min: -50, max: 600 }).map((c) => c / 10)),
@@ -97,8 +98,9 @@ describe('lines of a ledger', () => {
       group: fc.boolean(),
       note: fc.string({ maxLength: 40 }).map((text) => text.trim()),
     })
-    .map(({ n, bottle, other, group, ...rest }) => ({
+    .map(({ n, bottle, other, group, rolls, colourRolls, paper, ...rest }) => ({
       ...rest,
+      throughput: throughputFrom({ rolls: rolls + colourRolls, colourRolls, paper }),
       id: id(n),
       bottleId: id(bottle),
       by: 'Ilse Varn',
@@ -126,9 +128,7 @@ describe('lines of a ledger', () => {
     at: Date.parse('2026-10-01T18:00:00Z'),
     by: 'Odo',
     ml: 0,
-    rolls: 0,
-    paper: 0,
-    colourRolls: 0,
+    throughput: [],
     waterInMl: 0,
     reverses: null,
     container: null,

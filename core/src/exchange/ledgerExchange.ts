@@ -1,3 +1,4 @@
+import { countsOf, throughputFrom } from '../bottle/throughput'
 import type { LedgerLine } from '../contract/bottle'
 import { brought as broughtShape } from '../contract/bottleState'
 import type { z } from 'zod'
@@ -23,9 +24,7 @@ export function ledgerOut(present: Present): LedgerRecord[] {
     at: moment(line.at),
     what: line.kind,
     change: amount(line.ml, 'ml'),
-    ...(line.rolls > 0 ? { rolls: round(line.rolls) } : {}),
-    ...(line.paper > 0 ? { prints: round(line.paper) } : {}),
-    ...(line.colourRolls > 0 ? { colour_rolls: round(line.colourRolls) } : {}),
+    ...through(line),
     ...(line.waterInMl > 0 ? { water_in: amount(line.waterInMl, 'ml') } : {}),
     ...given('stands_in', line.container),
     ...given('stands_at', line.celsius === null ? null : amount(line.celsius, '°C')),
@@ -45,6 +44,16 @@ export function ledgerOut(present: Present): LedgerRecord[] {
 }
 
 /** What liquid was tested for before it came, as one cell; nothing where it was not. */
+/** What went through, in the file's words. */
+function through(line: LedgerLine): Pick<LedgerRecord, 'rolls' | 'prints' | 'colour_rolls'> {
+  const { rolls, paper, colourRolls } = countsOf(line)
+  return {
+    ...(rolls > 0 ? { rolls: round(rolls) } : {}),
+    ...(paper > 0 ? { prints: round(paper) } : {}),
+    ...(colourRolls > 0 ? { colour_rolls: round(colourRolls) } : {}),
+  }
+}
+
 function testsBehind(brings: LedgerLine['brings']): string | null {
   if (!brings) return null
   const { tests, fixS, clearingTimes, clearingRead } = brings
@@ -86,14 +95,15 @@ export function ledgerReader(present: Present, newId: () => string): Reader {
     const brought = read.figures('brought', record.brought, ['strength', 'rolls a litre', 'silver', 'age'])
     const [strength = 1, rollsPerL = 0, silverGPerL = 0, aged = 0] = brought ?? []
     const overrules = record.overrules || null
+    const rolls = read.number('rolls', record.rolls) ?? 0
+    const colourRolls = read.number('colour_rolls', record.colour_rolls) ?? 0
+    if (colourRolls > rolls) problems.push('colour_rolls: of the rolls, no more can be colour than there are.')
     const body = {
       bottleId: bottle?.id ?? '',
       what: record.what,
       at: read.moment('at', record.at),
       ml: read.change('change', record.change),
-      rolls: read.number('rolls', record.rolls) ?? 0,
-      paper: read.number('prints', record.prints) ?? 0,
-      colourRolls: read.number('colour_rolls', record.colour_rolls) ?? 0,
+      throughput: throughputFrom({ rolls, colourRolls, paper: read.number('prints', record.prints) ?? 0 }),
       waterInMl: read.quantity('water_in', record.water_in, 'volume') ?? 0,
       reverses,
       container: record.stands_in || null,
@@ -112,7 +122,7 @@ export function ledgerReader(present: Present, newId: () => string): Reader {
     if (overrules !== null && body.note === '') problems.push('note: overruling a test needs its reason.')
     const id = read.id('id', record.id) ?? newId()
     if (problems.length > 0) return wrong(one.line, '', problems)
-    const says = `${bottle?.label ?? ''}: ${record.what.replace('-', ' ')}, ${body.ml < 0 ? '−' : ''}${showVolume(Math.abs(body.ml))}${body.rolls > 0 ? `, ${body.rolls} rolls` : ''}`
+    const says = `${bottle?.label ?? ''}: ${record.what.replace('-', ' ')}, ${body.ml < 0 ? '−' : ''}${showVolume(Math.abs(body.ml))}${rolls > 0 ? `, ${rolls} rolls` : ''}`
     return { line: one.line, state: 'new', says, changes: [], problems, notes: [], row: { kind: 'ledger', id, body } }
   }
 }

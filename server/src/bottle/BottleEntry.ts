@@ -1,4 +1,4 @@
-import type { BottleEntry as CoreEntry, Brought, BathPlace, TestMark } from '@selvrin/core'
+import type { BottleEntry as CoreEntry, Brought, BathPlace, TestMark, Throughput } from '@selvrin/core'
 import {
   fn,
   Model,
@@ -26,14 +26,12 @@ export class BottleEntry extends Model<InferAttributes<BottleEntry>, InferCreati
   declare writtenAt: CreationOptional<number>
   declare byPerson: CreationOptional<string | null>
   declare ml: number
-  declare rolls: CreationOptional<number>
-  declare paper: CreationOptional<number>
+  declare throughput: CreationOptional<Throughput[]>
   declare waterInMl: CreationOptional<number>
   declare runId: CreationOptional<string | null>
   declare reverses: CreationOptional<string | null>
   declare note: CreationOptional<string>
   declare seq: CreationOptional<number>
-  declare colourRolls: CreationOptional<number>
   declare celsius: CreationOptional<number | null>
   declare container: CreationOptional<NonNullable<CoreEntry['container']> | null>
   declare brings: CreationOptional<Brought | null>
@@ -54,14 +52,12 @@ export const bottleEntryTable = table(BottleEntry, 'bottle_entry', {
   writtenAt: usually(instant(), fn('now')),
   byPerson: optional(of('person')),
   ml: amount(),
-  rolls: usually(amount(), 0),
-  paper: usually(amount(), 0),
+  throughput: usually(json(), []),
   waterInMl: usually(amount(), 0),
   runId: optional(of('run')),
   reverses: optional(of('bottle_entry')),
   note: usually(text(), ''),
   seq: counted('bigint'),
-  colourRolls: usually(amount(), 0),
   celsius: optional(amount()),
   container: optional(text()),
   brings: optional(json()),

@@ -291,7 +291,7 @@ test('supply says in which order to pour and when a formula runs out', async () 
   const fixer = supplies.find((one) => one.name === 'Neutral rapid fixer')
   // what four weeks of the demo put through it, a day
   const [through] = await house.sql<{ rolls: number }>(
-    `select sum(e.rolls + e.paper) as rolls from bottle_entry e join bottle b on b.id = e.bottle_id join formula_version v on v.id = b.formula_version_id
+    `select sum((t ->> 'equivalents')::numeric) as rolls from bottle_entry e cross join jsonb_array_elements(e.throughput) t join bottle b on b.id = e.bottle_id join formula_version v on v.id = b.formula_version_id
      where v.body ->> 'name' = 'Neutral rapid fixer' and e.kind = 'use' and e.at > to_timestamp($1 / 1000.0)
        and not exists (select from bottle_entry x where x.reverses = e.id)`,
     [house.now() - 28 * 86_400_000],

@@ -28,10 +28,8 @@ export const writeEntry = (db: Database, line: NewEntry): Promise<void> => write
 
 /** A line that is being written, as it will be read. */
 export const asRead = (entry: NewEntry): StoredEntry => ({
-  rolls: 0,
-  paper: 0,
+  throughput: [],
   waterInMl: 0,
-  colourRolls: 0,
   reverses: null,
   brings: null,
   celsius: null,

@@ -1,3 +1,4 @@
+import { throughputFrom } from '@selvrin/core'
 import type { api, Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { Refusal } from '../house/refusal'
@@ -59,7 +60,7 @@ export const pour: Handler<typeof api.bottle.pour> = async ({ db, params, body, 
   const groupId = uuid()
   const brings = kind === 'top-up' && from ? await takeFrom(db, bottle, from.bottle, { ml: body.ml, by, now, groupId, overrule }) : null
   const note = [body.note, why].filter(Boolean).join('. ')
-  const through = { rolls, paper, colourRolls, waterInMl }
+  const through = { throughput: throughputFrom({ rolls, paper, colourRolls }), waterInMl }
   const otherBottleId = body.fromId ?? null
   const line: NewEntry = { id: entryId, bottleId: bottle.id, kind, at: now, by, ml, brings, otherBottleId, groupId, note, ...through }
   await writeEntry(db, line)

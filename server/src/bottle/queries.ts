@@ -80,7 +80,7 @@ export const bottleRows = (db: Database, asked: Asked): Promise<BottleRow[]> =>
         where t.ph_why is null and abs(t.ph - t.ph_expected) > t.ph_uncertainty and (t.id = b.batch_id
           or t.id in (select o.batch_id from bottle_entry e join bottle o on o.id = e.bottle_id where e.other_bottle_id = b.id and e.ml < 0)) limit 1) as "phOff",
        coalesce((select json_agg(json_build_object('id', e.id, 'bottleId', e.bottle_id, 'seq', e.seq, 'kind', e.kind, 'at', (extract(epoch from e.at) * 1000)::float8, 'ml', e.ml,
-           'rolls', e.rolls, 'paper', e.paper, 'waterInMl', e.water_in_ml, 'colourRolls', e.colour_rolls, 'reverses', e.reverses, 'brings', e.brings, 'celsius', e.celsius,
+           'throughput', e.throughput, 'waterInMl', e.water_in_ml, 'reverses', e.reverses, 'brings', e.brings, 'celsius', e.celsius,
            'container', e.container, 'twoBath', e.two_bath, 'test', e.test) order by e.at, e.seq)
          from bottle_entry e where e.bottle_id = b.id and (e.at, e.seq) > (coalesce(c.carried_at, '-infinity'::timestamptz), coalesce(c.carried_seq, 0))), '[]') as tail,
        (select json_build_object('ml', coalesce(sum(u.ml) filter (where u.one_shot), 0), 'rolls', coalesce(sum(u.equivalents) filter (where not u.one_shot), 0),
@@ -101,7 +101,7 @@ export const bottleRows = (db: Database, asked: Asked): Promise<BottleRow[]> =>
 /** The lines of each bottle behind its checkpoint, oldest first; with `whole` all of them. SQL because a ledger begins behind a pair of time and number. */
 export const linesBehind = (db: Database, asked: { ids: string[]; whole: boolean }): Promise<StoredEntry[]> =>
   db.query<StoredEntry>(
-    `select e.id, e.bottle_id as "bottleId", e.seq, e.kind, e.at, e.ml, e.rolls, e.paper, e.water_in_ml as "waterInMl", e.colour_rolls as "colourRolls", e.reverses, e.brings, e.celsius,
+    `select e.id, e.bottle_id as "bottleId", e.seq, e.kind, e.at, e.ml, e.throughput, e.water_in_ml as "waterInMl", e.reverses, e.brings, e.celsius,
        e.container, e.two_bath as "twoBath", e.test
      from unnest($ids::uuid[]) as b(id) left join bottle_checkpoint c on c.bottle_id = b.id and not $whole
        cross join lateral (
@@ -127,7 +127,7 @@ export const ledgerLines = (
   asked: { bottleId: string; after: string | null; limit: number },
 ): Promise<Omit<LedgerEntry, 'balanceMl'>[]> =>
   db.query(
-    `select e.id, e.kind, e.at, coalesce(p.name, 'someone who left') as by, e.ml, e.rolls, e.paper, e.note, e.run_id as "runId", r.number as "runNumber", e.other_bottle_id as "otherId",
+    `select e.id, e.kind, e.at, coalesce(p.name, 'someone who left') as by, e.ml, e.throughput, e.note, e.run_id as "runId", r.number as "runNumber", e.other_bottle_id as "otherId",
        o.letter || o.number as "otherLabel", e.proof_id as "proofId", e.test, e.reverses, v.id as "reversedBy"
      from bottle_entry e left join person p on p.id = e.by_person left join run r on r.id = e.run_id left join bottle o on o.id = e.other_bottle_id
        left join bottle_entry v on v.reverses = e.id
@@ -138,7 +138,7 @@ export const ledgerLines = (
 /** Lines of every ledger as they go into a file, in the order of writing. SQL because a page begins behind another line's number. */
 export const allLines = (db: Database, asked: { after: string | null; limit: number }): Promise<LedgerLine[]> =>
   db.query<LedgerLine>(
-    `select e.id, e.bottle_id as "bottleId", e.kind, e.at, coalesce(p.name, 'someone who left') as by, e.ml, e.rolls, e.paper, e.colour_rolls as "colourRolls",
+    `select e.id, e.bottle_id as "bottleId", e.kind, e.at, coalesce(p.name, 'someone who left') as by, e.ml, e.throughput,
        e.water_in_ml as "waterInMl", e.reverses, e.container, e.celsius, e.brings, e.two_bath as "twoBath", e.other_bottle_id as "otherBottleId",
        e.group_id as "groupId", case when e.test ->> 'overruled' is not null then e.test ->> 'kind' end as overrules, coalesce(e.test ->> 'overruled', e.note) as note
      from bottle_entry e left join person p on p.id = e.by_person
@@ -161,11 +161,11 @@ export const lockRows = (db: Database, ids: string[]): Promise<{ id: string }[]>
 /** Writes lines into ledgers, in their order. SQL because every act on a bottle ends with it: one round and one plan, however many lines. */
 export const insertLines = (db: Database, lines: object[]): Promise<unknown> =>
   db.query(
-    `insert into bottle_entry (id, bottle_id, kind, at, by_person, ml, rolls, paper, colour_rolls, water_in_ml, run_id, step, reverses, note, celsius, container, brings, two_bath, test,
+    `insert into bottle_entry (id, bottle_id, kind, at, by_person, ml, throughput, water_in_ml, run_id, step, reverses, note, celsius, container, brings, two_bath, test,
        other_bottle_id, proof_id, group_id)
-     select id, "bottleId", kind, to_timestamp(at / 1000.0), by, ml, coalesce(rolls, 0), coalesce(paper, 0), coalesce("colourRolls", 0), coalesce("waterInMl", 0), "runId", step, reverses,
+     select id, "bottleId", kind, to_timestamp(at / 1000.0), by, ml, coalesce(throughput, '[]'), coalesce("waterInMl", 0), "runId", step, reverses,
        coalesce(note, ''), celsius, container, nullif(brings, 'null'), nullif("twoBath", 'null'), nullif(test, 'null'), "otherBottleId", "proofId", "groupId"
-     from rows from (jsonb_to_recordset($lines::jsonb) as (id uuid, "bottleId" uuid, kind text, at float8, by uuid, ml numeric, rolls numeric, paper numeric, "colourRolls" numeric,
+     from rows from (jsonb_to_recordset($lines::jsonb) as (id uuid, "bottleId" uuid, kind text, at float8, by uuid, ml numeric, throughput jsonb,
        "waterInMl" numeric, "runId" uuid, step int, reverses uuid, note text, celsius numeric, container text, brings jsonb, "twoBath" jsonb, test jsonb, "otherBottleId" uuid,
        "proofId" uuid, "groupId" uuid)) with ordinality order by ordinality`,
     { lines: JSON.stringify(lines) },

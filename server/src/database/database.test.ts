@@ -1,6 +1,7 @@
 import { newDatabase, sqlOn, testHouse, type TestHouse } from '../test/house'
 import { connect } from './connection'
 import { migrateDown, migrateUp } from './migrate'
+import { throughput } from './migrations/0009-throughput'
 import { kindOf, prepare, WrongKind } from './prepare'
 
 const clock = { now: () => Date.now() }
@@ -100,3 +101,34 @@ test('a server refuses a schema that a newer one has changed so that it would do
   await expect(prepare(db, clock, ask)).rejects.toThrow(/newer Selvrin \(1000-other-ledgers\).*Start the newer one/)
   await db.close()
 })
+
+test('what went through every bottle is the same after the way back to columns of its own and forth again', async () => {
+  const db = connect(await newDatabase())
+  await prepare(db, clock, { kind: 'demo', strict: false, fresh: false })
+  const sql = sqlOn(db)
+  const [mixed] = await sql<{ id: string }>(`select id from bottle where retired_at is null limit 1`)
+  await sql(`insert into bottle_entry (id, bottle_id, kind, at, ml, throughput) values (gen_random_uuid(), $1, 'use', now(), 0, $2)`, [
+    mixed?.id,
+    JSON.stringify([
+      { kind: 'bw-roll', equivalents: 2 },
+      { kind: 'colour-roll', equivalents: 1.5 },
+      { kind: 'print', equivalents: 4 },
+    ]),
+  ])
+  const lines = () => sql(`select id, throughput from bottle_entry where throughput <> '[]' order by id`)
+  const before = await lines()
+  expect(before.length).toBeGreaterThan(20)
+  await sql(throughput.down)
+  expect(await sql(`select rolls, colour_rolls, paper from bottle_entry where colour_rolls > 0`)).toEqual([
+    { rolls: 3.5, colour_rolls: 1.5, paper: 4 },
+  ])
+  await sql(throughput.up)
+  expect(await lines()).toEqual(before)
+  await expect(
+    sql(
+      `insert into bottle_entry (id, bottle_id, kind, at, ml, throughput) select gen_random_uuid(), $1, 'use', now(), 0, '[{"kind": "print", "equivalents": -1}]'`,
+      [mixed?.id],
+    ),
+  ).rejects.toThrow(/check/)
+  await db.close()
+}, 30_000)

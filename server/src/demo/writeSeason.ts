@@ -1,3 +1,4 @@
+import { throughputFrom } from '@selvrin/core'
 import { newLabelCode } from '../label/codes'
 import type { Database } from '../table/database'
 import { seeded } from './random'
@@ -58,5 +59,5 @@ async function writeBottle(db: Database, season: Season, bottle: Season['bottles
       .map(({ bottle: _same, ...proof }) => ({ ...proof, byPerson: by, bottleId: id, batchId })),
   )
   const lines = [...bottle.entries].sort((a, b) => a.at - b.at)
-  await db.BottleEntry.bulkCreate(lines.map((entry) => ({ ...entry, bottleId: id, byPerson: by })))
+  await db.BottleEntry.bulkCreate(lines.map((entry) => ({ ...entry, throughput: throughputFrom(entry), bottleId: id, byPerson: by })))
 }

@@ -64,7 +64,7 @@ test('a failed fixer names the runs since its last good test, marks their films,
   )
   // a run after the last good test
   await house.sql(
-    `insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id) select $2, $1, 'use', $3, -10, 1, r.id from run r where not exists (select from bottle_entry e where e.run_id = r.id and e.bottle_id = $1) limit 1`,
+    `insert into bottle_entry (id, bottle_id, kind, at, ml, throughput, run_id) select $2, $1, 'use', $3, -10, '[{"kind": "bw-roll", "equivalents": 1}]', r.id from run r where not exists (select from bottle_entry e where e.run_id = r.id and e.bottle_id = $1) limit 1`,
     [bottle.id, uuid(), new Date(house.now())],
   )
   house.advance(1000)

@@ -39,8 +39,8 @@ test('a fresh reading that was mistyped and taken back is no reference any more'
 
 test('a failure that is taken back clears the marks it left and tells the owners once more', async () => {
   await house.sql(
-    `insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id)
-     select $2, $1, 'use', $3, -10, 1, o.run_id from roll o where o.member_id is not null and o.run_id is not null limit 1`,
+    `insert into bottle_entry (id, bottle_id, kind, at, ml, throughput, run_id)
+     select $2, $1, 'use', $3, -10, '[{"kind": "bw-roll", "equivalents": 1}]', o.run_id from roll o where o.member_id is not null and o.run_id is not null limit 1`,
     [fixer.id, uuid(), new Date(house.now())],
   )
   house.advance(1000)
@@ -86,12 +86,10 @@ test('decanted liquid that fails names the runs of the bottle it came from, up t
       `select id, number from run r where exists (select from roll o where o.run_id = r.id)
          and not exists (select from bottle_entry e where e.run_id = r.id and e.at > now() - interval '1 hour') order by number limit 1`,
     )
-    await house.sql(`insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id) values ($1, $2, 'use', $3, -1, 0.1, $4)`, [
-      uuid(),
-      bottleId,
-      new Date(house.now()),
-      run?.id,
-    ])
+    await house.sql(
+      `insert into bottle_entry (id, bottle_id, kind, at, ml, throughput, run_id) values ($1, $2, 'use', $3, -1, '[{"kind": "bw-roll", "equivalents": 0.1}]', $4)`,
+      [uuid(), bottleId, new Date(house.now()), run?.id],
+    )
     return run?.number
   }
   const before = await used(fixer.id)

@@ -1,4 +1,4 @@
-import type { BottleUse } from '@selvrin/core'
+import { throughputFrom, type BottleUse } from '@selvrin/core'
 import type { Run } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { lockBottles, writeEntries, type NewEntry } from '../bottle/ledger'
@@ -26,7 +26,7 @@ export async function writeUses(
     if (strict) requireVolume({ ...bottle, state: { ...bottle.state, volumeMl: left } }, -asked)
     const ml = Math.max(asked, -left)
     held.set(bottle.id, left + ml)
-    lines.push({ id: uuid(), bottleId, kind, at, by, ml, rolls, waterInMl, runId: run.id, step })
+    lines.push({ id: uuid(), bottleId, kind, at, by, ml, throughput: throughputFrom({ rolls }), waterInMl, runId: run.id, step })
   }
   await writeEntries(db, lines)
 }

@@ -14,8 +14,8 @@ export const wastePage = (db: Database, ask: { after: string | null; limit: numb
 /** Rolls and prints that went through each formula's bottles since a time. SQL for the sum. */
 export const usedSince = (db: Database, since: number): Promise<{ formulaId: string; rolls: number }[]> =>
   db.query(
-    `select v.formula_id as "formulaId", sum(case when e.rolls + e.paper > 0 then e.rolls + e.paper else coalesce((r.plan ->> 'rolls')::numeric, 0) end) as rolls
-     from bottle_entry e join bottle b on b.id = e.bottle_id join formula_version v on v.id = b.formula_version_id left join run r on r.id = e.run_id
+    `select v.formula_id as "formulaId", sum(case when t.through > 0 then t.through else coalesce((r.plan ->> 'rolls')::numeric, 0) end) as rolls
+     from bottle_entry e cross join lateral (select coalesce(sum((one ->> 'equivalents')::numeric), 0) as through from jsonb_array_elements(e.throughput) as one) t join bottle b on b.id = e.bottle_id join formula_version v on v.id = b.formula_version_id left join run r on r.id = e.run_id
      where e.at > to_timestamp($since / 1000.0) and (e.kind = 'use' or (e.kind = 'dilute-out' and e.run_id is not null))
        and not exists (select from bottle_entry x where x.reverses = e.id)
      group by v.formula_id`,
@@ -34,7 +34,7 @@ export const consumptionOf = (db: Database): Promise<ConsumptionRow[]> =>
        select formula_id, 'one-shot' as school, sum(-l.ml * share) as ml, sum(coalesce((r.plan ->> 'rolls')::numeric, 0)) as rolls
        from lines l join run r on r.id = l.run_id and r.state = 'done' where l.kind = 'dilute-out' group by formula_id
      ), again as (
-       select formula_id, school, sum(case when kind in ('fill', 'top-up', 'replenish', 'dilute-out', 'decant') then ml * share else 0 end) as ml, sum(rolls + paper) as rolls
+       select formula_id, school, sum(case when kind in ('fill', 'top-up', 'replenish', 'dilute-out', 'decant') then ml * share else 0 end) as ml, sum((select coalesce(sum((one ->> 'equivalents')::numeric), 0) from jsonb_array_elements(throughput) as one)) as rolls
        from lines where school <> 'one-shot' and retired_at is not null group by formula_id, school
      )
      select formula_id as "formulaId", school, ml, rolls from (select * from once union all select * from again) as used where rolls > 0 and ml > 0`,

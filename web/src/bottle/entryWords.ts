@@ -1,3 +1,4 @@
+import { countsOf } from '@selvrin/core'
 import type { LedgerEntry } from '@selvrin/core/contract'
 import { showRolls } from '../marks/words'
 
@@ -25,7 +26,8 @@ const words: Record<LedgerEntry['kind'], string> = {
 }
 
 /** A ledger line in a few words: 'Used, 2 rolls'. */
-export function entryWords(entry: Pick<LedgerEntry, 'kind' | 'rolls' | 'paper'>): string {
-  const through = [...(entry.rolls > 0 ? [showRolls(entry.rolls)] : []), ...(entry.paper > 0 ? [`${Math.round(entry.paper)} prints`] : [])]
+export function entryWords(entry: Pick<LedgerEntry, 'kind' | 'throughput'>): string {
+  const { rolls, paper } = countsOf(entry)
+  const through = [...(rolls > 0 ? [showRolls(rolls)] : []), ...(paper > 0 ? [`${Math.round(paper)} prints`] : [])]
   return [words[entry.kind], ...through].join(', ')
 }

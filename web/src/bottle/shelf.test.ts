@@ -1,3 +1,4 @@
+import { throughputFrom } from '@selvrin/core'
 import { goodForWords, leftWords, lifeShares } from './lifeWords'
 import { shelfBottle, today } from '../test/shelf'
 import { entryWords } from './entryWords'
@@ -106,9 +107,9 @@ describe('before tonight', () => {
 })
 
 test('a ledger line says what happened and how much went through', () => {
-  expect(entryWords({ kind: 'use', rolls: 1.4, paper: 0 })).toBe('Used, 1.4 rolls')
-  expect(entryWords({ kind: 'use', rolls: 1, paper: 3 })).toBe('Used, 1 roll, 3 prints')
-  expect(entryWords({ kind: 'dilute-out', rolls: 0, paper: 0 })).toBe('Taken to dilute')
+  expect(entryWords({ kind: 'use', throughput: throughputFrom({ rolls: 1.4, paper: 0 }) })).toBe('Used, 1.4 rolls')
+  expect(entryWords({ kind: 'use', throughput: throughputFrom({ rolls: 1, paper: 3 }) })).toBe('Used, 1 roll, 3 prints')
+  expect(entryWords({ kind: 'dilute-out', throughput: throughputFrom({ rolls: 0, paper: 0 }) })).toBe('Taken to dilute')
 })
 
 describe('the shelves', () => {
