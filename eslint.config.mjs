@@ -43,6 +43,12 @@ export default ts.config(
     files: ['web/public/**/*.js', 'scripts/shots.mjs', 'bench/clicks.mjs'],
     languageOptions: { globals: { ...globals.nodeBuiltin, ...globals.browser } },
   },
+  // what answers a request can be read at a glance
+  {
+    files: ['server/src/**/*.ts'],
+    ignores: ['**/*.test.ts', 'server/src/test/**', 'server/src/demo/**'],
+    rules: { 'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }] },
+  },
   // a fixture that needs no other names an empty pattern
   { files: ['e2e/support/house.ts'], rules: { 'no-empty-pattern': 'off' } },
   {

@@ -58,28 +58,15 @@ export function readDevices(house: House): () => Promise<void> {
     open.clear()
   }
 
-  async function hold(lost: () => void): Promise<void> {
-    const mine = new pg.Client({ connectionString: house.db.url })
-    mine.once('end', () => {
-      dropAll()
-      lost()
+  const hold = async (lost: () => void): Promise<void> => {
+    client = await holdDevices(house.db.url, {
+      told: () => void refresh().catch(() => undefined),
+      gone: () => {
+        dropAll()
+        lost()
+      },
     })
-    mine.on('error', () => void mine.end().catch(() => undefined))
-    try {
-      await mine.connect()
-      const { rows } = await mine.query<{ held: boolean }>('select pg_try_advisory_lock($1) as held', [lockKey])
-      if (!rows[0]?.held) throw new Error('another server reads them')
-      client = mine
-      mine.on(
-        'notification',
-        ({ payload }) => void ((payload?.includes('"device"') || payload?.includes('"darkroom"')) && refresh().catch(() => undefined)),
-      )
-      await mine.query('listen selvrin')
-      await refresh()
-    } catch (error) {
-      await mine.end().catch(() => undefined)
-      throw error
-    }
+    await refresh()
   }
   const stopHolding = stayConnected(hold)
 
@@ -88,6 +75,24 @@ export function readDevices(house: House): () => Promise<void> {
     stopHolding()
     dropAll()
     await client?.end().catch(() => undefined)
+  }
+}
+
+/** A connection that holds the devices' lock and hears when one of them changes. Throws where another server holds it. */
+async function holdDevices(url: string, { told, gone }: { told: () => void; gone: () => void }): Promise<pg.Client> {
+  const mine = new pg.Client({ connectionString: url })
+  mine.once('end', gone)
+  mine.on('error', () => void mine.end().catch(() => undefined))
+  try {
+    await mine.connect()
+    const { rows } = await mine.query<{ held: boolean }>('select pg_try_advisory_lock($1) as held', [lockKey])
+    if (!rows[0]?.held) throw new Error('another server reads them')
+    mine.on('notification', ({ payload }) => void ((payload?.includes('"device"') || payload?.includes('"darkroom"')) && told()))
+    await mine.query('listen selvrin')
+    return mine
+  } catch (error) {
+    await mine.end().catch(() => undefined)
+    throw error
   }
 }
 

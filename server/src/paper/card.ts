@@ -3,6 +3,7 @@ import {
   byGravity,
   cautions,
   checkFormula,
+  chemicalOf,
   linesOf,
   scaleFormula,
   showMass,
@@ -15,7 +16,6 @@ import {
   type Manner,
   type Taking,
 } from '@selvrin/core'
-import { chemicalOf } from '@selvrin/core'
 import type { FormulaRow } from '@selvrin/core/contract'
 import { finished, mark, mm, newDocument, oneLine, printable, qr, type Page } from './page'
 
@@ -23,33 +23,21 @@ const left = 18 * mm
 const right = 192 * mm
 const bottom = 280 * mm
 
-/** The bench card of a formula at a volume: its ladder with a box to tick for every rung, what to watch, cautions, and room for pH and initials. */
-export function cardPdf(
-  row: FormulaRow,
-  finalMl: number,
-  takings: Taking[],
-  origin: string,
-  catalogue: Catalogue,
-  manner: Manner,
-): Promise<Uint8Array> {
-  const told = (text: string) => inManner(text, manner)
-  const formula = scaleFormula({ id: row.id, ...row.body } as Formula, finalMl)
-  const lines = linesOf(formula, catalogue)
-  const doc = newDocument('A4', row.body.name)
+/** Whose formula it is, how much, and where its page is found. */
+function heading(doc: Page, row: FormulaRow, finalMl: number, origin: string, manner: Manner): void {
+  const width = right - left - 46 - 70
   mark(doc, row.body.family, left, 18 * mm, 34)
-  oneLine(doc, row.body.name, left + 46, 18 * mm, right - left - 46 - 70, 'bold', 20)
-  oneLine(
-    doc,
-    `${showVolume(finalMl, manner)} · version ${row.number} · ${row.body.purpose}`,
-    left + 46,
-    18 * mm + 26,
-    right - left - 46 - 70,
-    'text',
-    10,
-  )
+  oneLine(doc, row.body.name, left + 46, 18 * mm, width, 'bold', 20)
+  const what = `${showVolume(finalMl, manner)} · version ${row.number} · ${row.body.purpose}`
+  oneLine(doc, what, left + 46, 18 * mm + 26, width, 'text', 10)
   qr(doc, `${origin}/formulary/${row.id}`, right - 52, 16 * mm, 52)
+}
+
+/** Writes rungs below each other, each with a box to tick: how much, of what, what to watch. `reached` says how far down. */
+function ladder(doc: Page, manner: Manner) {
   let y = 42 * mm
-  const rung = (amount: string, what: string, watch: string) => {
+  const told = (text: string) => inManner(text, manner)
+  const rung = (amount: string, what: string, watch: string): void => {
     doc.font('text').fontSize(9.5)
     const height = Math.max(30, 20 + doc.heightOfString(printable(told(watch)), { width: right - left - 150 }))
     if (y + height > bottom) {
@@ -79,12 +67,25 @@ export function cardPdf(
       .stroke()
     y += height + 2
   }
-  rung(
-    showVolume(formula.startMl),
-    `${row.body.water === 'deionised' ? 'Deionised water' : 'Water'} at ${showTemperature(row.body.mixC)}`,
-    'Never start with the full volume.',
-  )
-  for (const line of lines) {
+  return { rung, reached: () => y }
+}
+
+/** The bench card of a formula at a volume: its ladder with a box to tick for every rung, what to watch, cautions, and room for pH and initials. */
+export function cardPdf(
+  row: FormulaRow,
+  finalMl: number,
+  takings: Taking[],
+  origin: string,
+  catalogue: Catalogue,
+  manner: Manner,
+): Promise<Uint8Array> {
+  const formula = scaleFormula({ id: row.id, ...row.body } as Formula, finalMl)
+  const doc = newDocument('A4', row.body.name)
+  heading(doc, row, finalMl, origin, manner)
+  const { rung, reached } = ladder(doc, manner)
+  const water = row.body.water === 'deionised' ? 'Deionised water' : 'Water'
+  rung(showVolume(formula.startMl), `${water} at ${showTemperature(row.body.mixC)}`, 'Never start with the full volume.')
+  for (const line of linesOf(formula, catalogue)) {
     const taking = takings.find((one) => one.step === line.step)
     const converted = taking && Math.abs(taking.factor - 1) > 1e-9 ? taking : undefined
     const chemical = converted ? chemicalOf(converted.chemical, catalogue) : line.chemical
@@ -96,17 +97,14 @@ export function cardPdf(
     const name = `${chemical.name}${line.addition.percent ? `, ${line.addition.percent} % solution` : ''}${temperature}`
     rung(amount, `${line.step + 1}  ${name}`, [whatToWatch(line), converted?.because].filter(Boolean).join(' '))
   }
-  rung(
-    showVolume(finalMl),
-    'Cold water to the mark',
-    'Only when everything is dissolved. Cool, measure pH, bottle full to the neck, label.',
-  )
-  y = closing(doc, y, asTaken(formula, takings, catalogue), catalogue, manner)
+  const last = 'Only when everything is dissolved. Cool, measure pH, bottle full to the neck, label.'
+  rung(showVolume(finalMl), 'Cold water to the mark', last)
+  closing(doc, reached(), asTaken(formula, takings, catalogue), catalogue, manner)
   return finished(doc)
 }
 
 /** Findings, cautions, and what is written by hand. */
-function closing(doc: Page, from: number, formula: Formula, catalogue: Catalogue, manner: Manner): number {
+function closing(doc: Page, from: number, formula: Formula, catalogue: Catalogue, manner: Manner): void {
   let y = from + 8
   const say = (canonical: string, font: 'text' | 'bold' = 'text') => {
     const text = inManner(canonical, manner)
@@ -134,5 +132,4 @@ function closing(doc: Page, from: number, formula: Formula, catalogue: Catalogue
   say(
     `Mixed on ______________   by ______________   looked at by ______________   pH ________ at ________ ${manner.units === 'us' ? '°F' : '°C'}   bottles ______________`,
   )
-  return y
 }

@@ -1,0 +1,35 @@
+import type { Response } from 'express'
+import type { House } from '../house/house'
+import { whoIs, type Who } from '../http/who'
+
+export const everyone = (): boolean => true
+
+/** The browsers that listen here, each by its session. */
+export function listenersOf(house: House) {
+  const listeners = new Map<Response, Who>()
+  const drop = (response: Response): void => {
+    listeners.delete(response)
+    response.end()
+  }
+  return {
+    add: (response: Response, who: Who): void => void listeners.set(response, who),
+    remove: (response: Response): void => void listeners.delete(response),
+    /** Writes to those who may hear it. */
+    say: (text: string, may: (who: Who) => boolean): void => {
+      for (const [response, who] of listeners) if (may(who)) response.write(text)
+    },
+    /** A stream is its session's: where that is gone, or belongs to another role now, it ends. */
+    look: async (which: (who: Who) => boolean): Promise<void> => {
+      const now = house.clock.now()
+      for (const [response, who] of [...listeners].filter(([, one]) => which(one))) {
+        // an outage of the database ends nobody's session
+        const still = await whoIs(house, who.tokenHash, now).catch(() => who)
+        if (!still || still.role !== who.role) drop(response)
+      }
+    },
+    end: (): void => {
+      for (const response of [...listeners.keys()]) drop(response)
+    },
+  }
+}
+export type Listeners = ReturnType<typeof listenersOf>
