@@ -40,7 +40,7 @@ test('the shelf: found by code, one tap and its undo, dragged to another shelf a
       Number(
         (
           await house.ask<{ n: string }>(
-            `select coalesce(sum(rolls), 0) as n from bottle_entry e where bottle_id = $1 and reverses is null and not exists (select from bottle_entry r where r.reverses = e.id)`,
+            `select coalesce(sum((t ->> 'equivalents')::numeric), 0) as n from bottle_entry e cross join jsonb_array_elements(e.throughput) t where bottle_id = $1 and reverses is null and not exists (select from bottle_entry r where r.reverses = e.id)`,
             [fixer?.id],
           )
         )[0]?.n,
@@ -164,7 +164,7 @@ test('a guided clearing test: stopwatch, verdict beside the fresh reading, fixin
       [fixer?.id],
     )
     await house.ask(
-      `insert into bottle_entry (id, bottle_id, kind, at, ml, rolls, run_id) select $2, $1, 'use', max(at) + interval '1 second', -10, 1, $3 from proof where bottle_id = $1`,
+      `insert into bottle_entry (id, bottle_id, kind, at, ml, throughput, run_id) select $2, $1, 'use', max(at) + interval '1 second', -10, '[{"kind": "bw-roll", "equivalents": 1}]', $3 from proof where bottle_id = $1`,
       [fixer?.id, '019f0000-0000-7000-8000-000000000001', run?.id],
     )
     await page.getByRole('button', { name: 'Test it again' }).click()
