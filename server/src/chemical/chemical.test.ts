@@ -97,3 +97,23 @@ test('figures that make no sense, old versions and members are refused', async (
     (await (await house.as('tilda')).call(api.chemical.put, { params: { id: 'x-y' }, body: { version: null, body: formate } })).status,
   ).toBe(403)
 })
+
+test('a chemical that is taken out and put in anew with other figures counts with those at once', async () => {
+  const { id, ...citric } = catalogue['citric-acid']!
+  const acid = async () =>
+    ((await ilse.send('GET', '/api/bottles')).body.rows as { name: string; state: { ph: number | null } }[]).find(
+      (one) => one.name === 'Citric stop bath',
+    )?.state.ph ?? 0
+  const usual = await acid()
+  const seen: number[] = []
+  for (const times of [3, 9]) {
+    expect((await put(id, { ...citric, molarMass: (citric.molarMass ?? 0) * times })).status).toBe(200)
+    seen.push(await acid())
+    // each of them is version 1 of itself
+    expect((await ilse.call(api.chemical.remove, { params: { id }, body: { version: 1 } })).status).toBe(200)
+  }
+  // less acid in the same grams: the bath is less sour each time
+  expect(seen[0]).toBeGreaterThan(usual + 0.05)
+  expect(seen[1]).toBeGreaterThan((seen[0] ?? 0) + 0.05)
+  expect(await acid()).toBeCloseTo(usual, 9)
+})

@@ -1,5 +1,5 @@
 import type { Model } from 'sequelize'
-import { OptimisticLockError, type Attributes, type InitOptions, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize'
+import { OptimisticLockError, type Attributes, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize'
 
 /** What a subject says of its table; bound to a connection by `modelsOf`. */
 export interface Table<M extends Model> {
@@ -11,12 +11,7 @@ export interface Table<M extends Model> {
  * A typed model of one table. A row with a version is locked optimistically: a stale `save()` and a stale `destroy()` throw OptimisticLockError. What Sequelize lets
  * slip through there, changing or deleting many rows unseen, is refused on such tables.
  */
-export function table<M extends Model>(
-  model: ModelStatic<M>,
-  name: string,
-  columns: ModelAttributes<M, Attributes<M>>,
-  options: Partial<InitOptions<M>> = {},
-): Table<M> {
+export function table<M extends Model>(model: ModelStatic<M>, name: string, columns: ModelAttributes<M, Attributes<M>>): Table<M> {
   const versioned = 'version' in columns
   return {
     name,
@@ -29,7 +24,6 @@ export function table<M extends Model>(
         underscored: true,
         timestamps: false,
         ...(versioned ? { version: 'version' } : {}),
-        ...(options as object),
       })
       if (versioned) guard(Bound)
       return Bound as unknown as ModelStatic<M>
