@@ -1,5 +1,6 @@
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue } from '../chemical/chemical'
+import { shareOf } from '../dilution/shareOf'
 import { requireAmounts } from '../error'
 import { forecastClearing, isTrend } from '../proof/forecast'
 import { dayMs, keepingDays } from './ageing'
@@ -63,7 +64,7 @@ export function stateFrom(formula: UsedFormula, bottle: BottleFacts, last: Carry
   const used = Math.min(1, Math.max(usedByCount, throughput))
   const aged = Math.min(carry.aged, 1)
   const remaining = Math.max(0, 1 - used - aged)
-  const share = bottle.parts === null ? 1 : (bottle.parts[0] ?? 1) / bottle.parts.reduce((sum, part) => sum + part, 0)
+  const share = shareOf(bottle.parts)
   const stop = formula.family === 'stop-bath' ? stopAfter(formula, share, { rollsPerL: carry.rollsPerL, paper }, catalogue) : null
   const keepsDays = keepingDays(use.keeping, bottle, carry)
   const next = nextTime(use, carry)

@@ -1,4 +1,4 @@
-import { scaleFormula, withContents, type Addition, type Catalogue, type Formula } from '@selvrin/core'
+import { scaleFormula, shareOf, withContents, type Addition, type Catalogue, type Formula } from '@selvrin/core'
 import { col, fn, Op } from 'sequelize'
 import { mixedFor } from '../formula/mixed'
 import { usedFormula } from '../formula/used'
@@ -38,7 +38,7 @@ export async function contentsOf(db: Database, bottleId: string, catalogue: Cata
     }
   if (body.combine && came.length > 0) return { ...written, finalMl: Math.max(cameMl, partsMl(row.parts, cameMl)), additions: came }
   const own = withContents(mixed)
-  const share = row.parts === null ? 1 : (row.parts[0] ?? 1) / row.parts.reduce((sum, part) => sum + part, 0)
+  const share = shareOf(row.parts)
   return { ...own, finalMl: own.finalMl / share + cameMl, additions: [...own.additions, ...came] }
 }
 

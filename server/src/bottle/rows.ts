@@ -3,6 +3,7 @@ import {
   decantAdvice,
   dueTests,
   guideOf,
+  shareOf,
   stateFrom,
   sulfiteLostPerOpening,
   sulfitePerLitre,
@@ -148,7 +149,7 @@ export async function bottlePage(db: Database, id: string, now: number): Promise
   const { rows, more } = await ledgerPage(db, { bottleId: id, after: null, heldMl: row.heldMl })
   const runs = await runsOf(db, id)
   const formula = usedFormula(row.formulaId, row.body, row.ownUse)
-  const share = row.parts === null ? 1 : (row.parts[0] ?? 1) / row.parts.reduce((sum, part) => sum + part, 0)
+  const share = shareOf(row.parts)
   const sulfiteGPerL = sulfitePerLitre(formula, catalogue) * share
   const liquidMl = bottle.state.volumeMl
   const headspaceMl = bottle.state.container === 'bottle' ? Math.max(0, row.sizeMl - liquidMl) : 0
