@@ -5,7 +5,7 @@ import { throughputKinds } from '../bottle/throughput'
 import { families } from '../mark/mark'
 import { testKinds } from '../proof/proof'
 import { bathPlace, bottleState, brought, testMark } from './bottleState'
-import { amount, id, idParams, listQuery, note, page, parts, positive, reason, version } from './common'
+import { amount, find, id, idParams, listQuery, note, page, parts, positive, reason, version } from './common'
 import { endpoint } from './endpoint'
 import { formulaUse } from './formula'
 
@@ -116,6 +116,16 @@ export const bottleApi = {
     query: z.strictObject({ ...listQuery.shape, retired: z.stringbool().default(false) }),
     response: page(bottle),
   }),
+  retired: endpoint(
+    'GET',
+    '/api/bottles/retired',
+    'member',
+    'Retired bottles, the last first; `find` is part of a label, a code or a name',
+    {
+      query: z.strictObject({ ...listQuery.shape, find }),
+      response: page(bottle),
+    },
+  ),
   get: endpoint('GET', '/api/bottles/:id', 'member', 'One bottle with its ledger', { params: idParams, response: bottlePage }),
   ledger: endpoint('GET', '/api/bottles/:id/ledger', 'member', 'Older lines of a bottle’s ledger', {
     params: idParams,

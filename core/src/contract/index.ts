@@ -40,7 +40,7 @@ export const endpoints: Endpoint[] = Object.values(api).flatMap((subject) => Obj
 export type { Access, Endpoint, FileAnswer } from './endpoint'
 export { problem, type Problem } from './common'
 export { schemaSentence } from './sentences'
-export { liveEvent, memberSubjects, type LiveEvent } from './live'
+export { liveEvent, liveRows, memberSubjects, type LiveEvent, type LiveRows } from './live'
 export type { Bottle, BottlePage, LedgerEntry, LedgerLine } from './bottle'
 export type { ChartRow } from './chart'
 export { chemicalBody, ownChemical, type ChemicalBody, type ChemicalRow } from './chemical'

@@ -1,6 +1,21 @@
 import { z } from 'zod'
+import { bottleApi } from './bottle'
+import { chartApi } from './chart'
+import { chemicalApi } from './chemical'
+import { id } from './common'
+import { deviceApi } from './device'
+import { formulaApi } from './formula'
+import { jarApi } from './jar'
+import { mixApi } from './mix'
+import { personApi } from './person'
+import { proofApi } from './proof'
+import { runApi, runEvent } from './run'
+import { shelfApi } from './shelf'
 
-/** What the event stream says: a row of that subject changed; fetch it again. */
+/**
+ * What the event stream says: a row of that subject changed, and as whom it is told to sees it now (`row`); null where it is gone, or no longer in its list.
+ * PostgreSQL tells without the row, and so do subjects whose list is asked for anew.
+ */
 export const liveEvent = z.object({
   subject: z.enum([
     'bottle',
@@ -8,6 +23,8 @@ export const liveEvent = z.object({
     'jar',
     'mix',
     'run',
+    'run-event',
+    'supply',
     'roll',
     'person',
     'darkroom',
@@ -24,7 +41,33 @@ export const liveEvent = z.object({
   ]),
   id: z.string(),
   version: z.number().nullable(),
+  row: z.unknown().optional(),
 })
 /** Subjects members hear of as well; the rest is a technician's. */
 export const memberSubjects: readonly LiveEvent['subject'][] = ['bottle', 'roll', 'notice', 'darkroom', 'shelf', 'person']
 export type LiveEvent = z.infer<typeof liveEvent>
+
+const rowOf = <R extends z.ZodType>(list: { response: z.ZodObject<{ rows: z.ZodArray<R> }> }): R => list.response.shape.rows.element
+
+/** What a row of each subject looks like when it is told: as in its list. Subjects that are not here are told without one. */
+export const liveRows = {
+  bottle: rowOf(bottleApi.list),
+  formula: rowOf(formulaApi.list),
+  jar: rowOf(jarApi.list),
+  mix: rowOf(mixApi.list),
+  run: rowOf(runApi.list),
+  'run-event': z.object({ id, runId: id, event: runEvent }),
+  supply: shelfApi.supply.response.shape.supplies.element,
+  roll: rowOf(runApi.rolls),
+  notice: rowOf(proofApi.notices),
+  person: rowOf(personApi.list),
+  chart: rowOf(chartApi.list),
+  vessel: rowOf(runApi.vessels),
+  device: rowOf(deviceApi.list),
+  chemical: rowOf(chemicalApi.list),
+  shelf: rowOf(shelfApi.list),
+  waste: rowOf(shelfApi.waste),
+  instrument: rowOf(proofApi.instruments),
+  rule: rowOf(proofApi.rules),
+}
+export type LiveRows = { [S in keyof typeof liveRows]: z.output<(typeof liveRows)[S]> }

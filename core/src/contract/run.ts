@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Plan } from '../process/process'
-import { celsius, done, id, idParams, listQuery, millis, name, note, page, parts, reason, version } from './common'
+import { celsius, done, find, id, idParams, listQuery, millis, name, note, page, parts, reason, version } from './common'
 import { endpoint } from './endpoint'
 
 export const vesselBody = {
@@ -125,7 +125,13 @@ export const runApi = {
     response: vessel,
   }),
   list: endpoint('GET', '/api/runs', 'technician', 'Runs, newest first', {
-    query: z.strictObject({ ...listQuery.shape, state: state.optional() }),
+    query: z.strictObject({
+      ...listQuery.shape,
+      /** planned or running, or behind them */
+      which: z.enum(['open', 'over']).optional(),
+      state: state.optional(),
+      find,
+    }),
     response: page(runSummary),
   }),
   get: endpoint('GET', '/api/runs/:id', 'technician', 'One run with its plan and log', { params: idParams, response: run }),
@@ -177,7 +183,12 @@ export const runApi = {
     },
   ),
   rolls: endpoint('GET', '/api/rolls', 'member', 'Films developed here (members: their own), newest first', {
-    query: listQuery,
+    query: z.strictObject({
+      ...listQuery.shape,
+      find,
+      /** nobody has said yet how they came out, or a failed test puts them in doubt */
+      only: z.enum(['unsaid', 'marked']).optional(),
+    }),
     response: page(roll),
   }),
   judge: endpoint('PUT', '/api/rolls/:id', 'member', 'How a film came out (members: their own)', {

@@ -98,6 +98,18 @@ export const bottleRows = (db: Database, asked: Asked): Promise<BottleRow[]> =>
     asked,
   )
 
+/** Ids of retired bottles whose label, code or name has every word, the last retired first. SQL because a page begins behind a pair of time and id, and a name stands in a version. */
+export const retiredIds = async (db: Database, asked: { words: string[]; after: string | null; limit: number }): Promise<string[]> =>
+  (
+    await db.query<{ id: string }>(
+      `select b.id from bottle b join formula_version v on v.id = b.formula_version_id
+       where b.retired_at is not null and plain(concat_ws(' ', 'bottle', b.letter || b.number, b.code, v.body ->> 'name')) like all($words::text[])
+         and ($after::uuid is null or (b.retired_at, b.id) < (select retired_at, id from bottle where id = $after))
+       order by b.retired_at desc, b.id desc limit $limit`,
+      asked,
+    )
+  ).map((row) => row.id)
+
 /** The lines of each bottle behind its checkpoint, oldest first; with `whole` all of them. SQL because a ledger begins behind a pair of time and number. */
 export const linesBehind = (db: Database, asked: { ids: string[]; whole: boolean }): Promise<StoredEntry[]> =>
   db.query<StoredEntry>(

@@ -2,7 +2,7 @@ import { lifeCurve } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { formulaRow } from '../formula/rows'
 import { usedFormula } from '../formula/used'
-import { pageOf } from '../http/page'
+import { inOrderOf, pageOf, wordsOf } from '../http/page'
 import { answers, type Handler } from '../http/route'
 import { bring } from './bring'
 import { wholeLedger } from './checkpoint'
@@ -15,10 +15,10 @@ import { move } from './move'
 import { useOtherwise } from './ownUse'
 import { moveUp, pair } from './pair'
 import { pour } from './pour'
-import { allLines } from './queries'
+import { allLines, retiredIds } from './queries'
 import { replenish } from './replenish'
 import { retire } from './retire'
-import { bottleById, bottleList, bottlePage } from './rows'
+import { bottleById, bottleList, bottlePage, bottlesById } from './rows'
 import { takeBack } from './takeBack'
 import { wrong } from './wrong'
 
@@ -39,6 +39,10 @@ export const bottleRoutes = [
   answers(api.bottle.list, async ({ db, query: { retired, limit, after }, now }) =>
     pageOf(await bottleList(db, { retired, limit: limit + 1, after: after ?? null }, now), limit),
   ),
+  answers(api.bottle.retired, async ({ db, query: { find, limit, after }, now }) => {
+    const ids = await retiredIds(db, { words: wordsOf(find), after: after ?? null, limit: limit + 1 })
+    return pageOf(inOrderOf(ids, await bottlesById(db, ids, now)), limit)
+  }),
   answers(api.bottle.get, ({ db, params, now }) => bottlePage(db, params.id, now)),
   answers(api.bottle.ledger, ({ db, params, query }) => ledgerPage(db, { bottleId: params.id, after: query.after ?? null })),
   answers(api.bottle.lines, async ({ db, query }) =>

@@ -4,12 +4,10 @@ import { destroySeen, saveSeen } from '../http/changing'
 import { byId, pageOf } from '../http/page'
 import { notFound, Refusal, stale } from '../house/refusal'
 import { answers, type Handler } from '../http/route'
-import { nameOf, withName } from '../house/left'
-import type { Database, Row } from '../table/database'
+import type { Database } from '../table/database'
 import { isUsed } from './queries'
+import { shown, withNames } from './rows'
 
-const withNames = { include: [withName()] }
-const shown = (row: Row<'Chemical'>): ChemicalRow => ({ ...row.get(), changedBy: nameOf(row.by) })
 const rowOf = (db: Database, id: string) => db.Chemical.findByPk(id, withNames)
 const shownOf = async (db: Database, id: string): Promise<ChemicalRow | null> => {
   const row = await rowOf(db, id)

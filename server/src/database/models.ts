@@ -87,6 +87,7 @@ function associate(m: Tables): void {
   belongs(m.ChartRow, m.Person, 'tester', 'triedBy')
   belongs(m.Chemical, m.Person, 'by', 'changedBy')
   belongs(m.FormulaVersion, m.Person, 'by', 'changedBy')
+  belongs(m.JarEntry, m.Person, 'by', 'byPerson')
   belongs(m.Mix, m.Person, 'by', 'startedBy')
   belongs(m.Mix, m.FormulaVersion, 'madeOf', 'formulaVersionId')
   belongs(m.MixEvent, m.Person, 'by', 'byPerson')

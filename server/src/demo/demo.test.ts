@@ -11,7 +11,7 @@ async function foundAt(time: number) {
   const db = connect(await newDatabase())
   await prepare(db, { now: () => time }, { kind: 'demo', strict: false, fresh: false })
   const bottles = await bottleList(db, { retired: false, limit: 200, after: null }, time)
-  const [process] = (await instrumentRows(db, { id: null, limit: 50, after: null })).filter((one) => one.kind === 'process')
+  const [process] = (await instrumentRows(db, { ids: null, limit: 50, after: null })).filter((one) => one.kind === 'process')
   const runs = await sqlOn(db)<{ number: number }>('select number from run order by number')
   await db.close()
   return { bottles, strips: process?.strips ?? [], runs: runs.length }

@@ -1,16 +1,22 @@
 import { api } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
 import { asSeen, saveSeen } from '../http/changing'
-import { pageOf } from '../http/page'
+import { pageOf, wordsOf } from '../http/page'
 import { Refusal } from '../house/refusal'
 import { answers, type Handler } from '../http/route'
-import { filmsWhere, rollRow } from './rows'
+import { filmsLike, filmsWhere, rollRow } from './rows'
 
 /** Films newest first; a member's own, or everyone's. */
-const listFilms: Handler<typeof api.run.rolls> = async ({ db, query: { limit, after }, who }) => {
-  const mine = who.role === 'technician' ? {} : { memberId: who.id }
-  const behind = after === undefined ? {} : { id: { [Op.lt]: after } }
-  return pageOf(await filmsWhere(db, { takenBack: false, ...mine, ...behind }, 'desc', limit + 1), limit)
+const listFilms: Handler<typeof api.run.rolls> = async ({ db, query: { limit, after, find, only }, who }) => {
+  const where = {
+    takenBack: false,
+    ...(who.role === 'technician' ? {} : { memberId: who.id }),
+    ...(after === undefined ? {} : { id: { [Op.lt]: after } }),
+    ...(only === 'unsaid' ? { result: null } : {}),
+  }
+  if (find === '' && only !== 'marked') return pageOf(await filmsWhere(db, where, 'desc', limit + 1), limit)
+  const ids = await filmsLike(db, where, { words: wordsOf(find), marked: only === 'marked', limit: limit + 1 })
+  return pageOf(await filmsWhere(db, { id: ids }, 'desc'), limit)
 }
 
 const judge: Handler<typeof api.run.judge> = async ({ db, params, body: { version, ...judged }, who }) => {

@@ -8,7 +8,7 @@ import { create, revise, sayWhy } from './writing'
 
 export const formulaRoutes = [
   answers(api.formula.list, async ({ db, query }) =>
-    pageOf(await newestFormulas(db, { id: null, after: query.after ?? null, limit: query.limit + 1 }), query.limit),
+    pageOf(await newestFormulas(db, { ids: null, after: query.after ?? null, limit: query.limit + 1 }), query.limit),
   ),
   answers(api.formula.get, async ({ db, params }) => ({
     ...(await formulaRow(db, params.id)),

@@ -5,7 +5,7 @@ import type { Database, Row } from '../table/database'
 import { newestFormulas } from './queries'
 
 export async function formulaRow(db: Database, id: string): Promise<FormulaRow> {
-  const [row] = await newestFormulas(db, { id, after: null, limit: 1 })
+  const [row] = await newestFormulas(db, { ids: [id], after: null, limit: null })
   if (!row) throw notFound('formula')
   return row
 }

@@ -1,6 +1,14 @@
 import type { JarEntry as Shown } from '@selvrin/core/contract'
-import { Model, type InferAttributes, type InferCreationAttributes, type ModelStatic, type CreationOptional } from 'sequelize'
+import {
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type ModelStatic,
+  type NonAttribute,
+} from 'sequelize'
 import { amount, instant, key, of, optional, text, usually } from '../table/columns'
+import type { Row } from '../table/database'
 import { table } from '../table/table'
 
 declare module '../table/database' {
@@ -19,6 +27,7 @@ export class JarEntry extends Model<InferAttributes<JarEntry>, InferCreationAttr
   declare byPerson: CreationOptional<string | null>
   declare note: CreationOptional<string>
   declare reverses: CreationOptional<string | null>
+  declare by?: NonAttribute<Row<'Person'> | null>
 }
 
 export const jarEntryTable = table(JarEntry, 'jar_entry', {

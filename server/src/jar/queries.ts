@@ -1,4 +1,4 @@
-import type { Jar, JarEntry } from '@selvrin/core/contract'
+import type { Jar } from '@selvrin/core/contract'
 import type { Database } from '../table/database'
 
 /** Jars with what they hold and whether a safety sheet is there, in the order of their ids; `ids` null for all. SQL for the sum of each ledger. */
@@ -10,13 +10,4 @@ export const jarsWithSums = (db: Database, ask: { ids: string[] | null; after: s
      from jar left join jar_sheet sheet on sheet.jar_id = jar.id
      where ($ids::uuid[] is null or jar.id = any($ids)) and ($after::uuid is null or jar.id > $after) order by jar.id limit $limit`,
     ask,
-  )
-
-/** The whole ledger of a jar, newest line first, each with what the jar held after it. SQL for the running sum. */
-export const jarLedger = (db: Database, jarId: string): Promise<JarEntry[]> =>
-  db.query<JarEntry>(
-    `select e.id, e.kind, e.grams, sum(e.grams) over (order by e.at, e.kind = 'consume', e.id) as "balanceG", e.at, coalesce(p.name, 'someone who left') as by, e.note,
-       e.mix_id as "mixId", e.reverses, (select x.id from jar_entry x where x.reverses = e.id) as "reversedBy"
-     from jar_entry e left join person p on p.id = e.by_person where e.jar_id = $jarId order by e.at desc, e.kind = 'consume' desc, e.id desc`,
-    { jarId },
   )

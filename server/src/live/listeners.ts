@@ -14,9 +14,11 @@ export function listenersOf(house: House) {
   return {
     add: (response: Response, who: Who): void => void listeners.set(response, who),
     remove: (response: Response): void => void listeners.delete(response),
+    some: (fits: (who: Who) => boolean): boolean => [...listeners.values()].some(fits),
     /** Writes to those who may hear it. */
     say: (text: string, may: (who: Who) => boolean): void => {
-      for (const [response, who] of listeners) if (may(who)) response.write(text)
+      const bytes = Buffer.from(text)
+      for (const [response, who] of listeners) if (may(who)) response.write(bytes)
     },
     /** A stream is its session's: where that is gone, or belongs to another role now, it ends. */
     look: async (which: (who: Who) => boolean): Promise<void> => {

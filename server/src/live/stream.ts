@@ -1,17 +1,18 @@
-import { liveEvent, memberSubjects, reading } from '@selvrin/core/contract'
+import { liveEvent, reading, type LiveEvent } from '@selvrin/core/contract'
 import type { Router } from 'express'
 import pg from 'pg'
 import type { House } from '../house/house'
 import { stayConnected } from '../house/staying'
 import { personOf, type Who } from '../http/who'
 import { everyone, listenersOf, type Listeners } from './listeners'
+import { tellingOf } from './telling'
 
 const beatMs = 25_000
 
 const isTechnician = (who: Who): boolean => who.role === 'technician'
 
 /** Passes on what PostgreSQL told, to those whose role may hear of it. */
-function hear({ say, look }: Listeners, channel: string, payload: string): void {
+function hear({ say, look }: Listeners, tell: (event: LiveEvent) => void, channel: string, payload: string): void {
   if (channel === 'selvrin_session') return void look((who) => who.tokenHash === payload)
   const data: unknown = JSON.parse(payload || '{}')
   if (channel === 'selvrin_reading') {
@@ -22,10 +23,7 @@ function hear({ say, look }: Listeners, channel: string, payload: string): void 
   const event = liveEvent.safeParse(data)
   if (!event.success) return
   const { subject, id } = event.data
-  say(
-    `data: ${JSON.stringify(event.data)}\n\n`,
-    (who) => isTechnician(who) || (memberSubjects.includes(subject) && (subject !== 'person' || id === who.id)),
-  )
+  tell(event.data)
   // someone who is made a member, or may no longer come in, hears no more of what was theirs
   if (subject === 'person') void look((who) => who.id === id)
 }
@@ -33,12 +31,13 @@ function hear({ say, look }: Listeners, channel: string, payload: string): void 
 /** Passes what PostgreSQL notifies on to every browser listening here. Answers a function that ends it. */
 export function liveStream(router: Router, house: House): () => Promise<void> {
   const listeners = listenersOf(house)
+  const telling = tellingOf(house, listeners)
   let client: pg.Client | undefined
 
   async function listen(lost: () => void): Promise<void> {
     const next = new pg.Client({ connectionString: house.db.url })
     client = next
-    next.on('notification', ({ channel, payload }) => hear(listeners, channel, payload ?? ''))
+    next.on('notification', ({ channel, payload }) => hear(listeners, telling.tell, channel, payload ?? ''))
     next.on('error', () => void next.end().catch(() => undefined))
     next.on('end', lost)
     await next.connect()
@@ -70,6 +69,7 @@ export function liveStream(router: Router, house: House): () => Promise<void> {
   return async () => {
     stopListening()
     clearInterval(beat)
+    telling.end()
     listeners.end()
     await client?.end().catch(() => undefined)
   }

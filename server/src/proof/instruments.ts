@@ -123,7 +123,7 @@ const setLimits: Handler<typeof api.proof.limits> = async ({ db, params, body: {
 /** Thermometers, lamps, and processes that are followed with control strips. */
 export const instrumentRoutes = [
   answers(api.proof.instruments, async ({ db, query: { limit, after } }) =>
-    pageOf(await instrumentRows(db, { id: null, limit: limit + 1, after: after ?? null }), limit),
+    pageOf(await instrumentRows(db, { ids: null, limit: limit + 1, after: after ?? null }), limit),
   ),
   answers(api.proof.addInstrument, add),
   answers(api.proof.thermometer, compare),

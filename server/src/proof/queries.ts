@@ -44,15 +44,18 @@ export const freshReadings = (
     asked,
   )
 
-/** Instruments with their last sixty strips; one by `id`, or a page. SQL for the last strips of each. */
-export const instrumentRows = (db: Database, asked: { id: string | null; after: string | null; limit: number }): Promise<Instrument[]> =>
+/** Instruments with their last sixty strips; those of `ids`, or a page. SQL for the last strips of each. */
+export const instrumentRows = (
+  db: Database,
+  asked: { ids: string[] | null; after: string | null; limit: number | null },
+): Promise<Instrument[]> =>
   db.query<Instrument>(
     `select i.id, i.version, i.kind, i.name, i.device_id as "deviceId", i.points, i.safe_minutes as "safeMinutes", i.tested_at as "testedAt", i.reference, i.limits,
        coalesce((select jsonb_agg(jsonb_build_object('id', f.id, 'at', (extract(epoch from f.at) * 1000)::bigint, 'by', coalesce(p.name, 'someone who left'), 'strip', f.reading,
          'batchId', f.batch_id, 'good', f.good) order by f.at, f.id)
          from (select * from standing_proof where instrument_id = i.id and kind = 'control-strip' order by at desc, id desc limit 60) f
            left join person p on p.id = f.by_person), '[]'::jsonb) as strips
-     from instrument i where ($id::uuid is null or i.id = $id) and ($after::uuid is null or i.id > $after) order by i.id limit $limit`,
+     from instrument i where ($ids::uuid[] is null or i.id = any($ids)) and ($after::uuid is null or i.id > $after) order by i.id limit $limit`,
     asked,
   )
 

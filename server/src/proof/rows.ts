@@ -61,7 +61,7 @@ export async function contextOf(db: Database, bottle: Bottle): Promise<Omit<Proo
 }
 
 export async function instrumentRow(db: Database, id: string): Promise<Instrument> {
-  const [row] = await instrumentRows(db, { id, after: null, limit: 1 })
+  const [row] = await instrumentRows(db, { ids: [id], after: null, limit: null })
   if (!row) throw notFound('instrument')
   return row
 }

@@ -12,7 +12,7 @@ import { runRow } from './rows'
 
 /** What a request comes to with what is on the shelf now; what the run itself is promised does not count against it. */
 export async function planNow(db: Database, request: PlanRequest, exceptRun: string | null, now: number): Promise<Plan> {
-  const vessels = await vesselRows(db, { id: request.vesselId, after: null, limit: 1 })
+  const vessels = await vesselRows(db, { ids: [request.vesselId], after: null, limit: null })
   const bottles = await bottlesById(
     db,
     request.baths.map((bath) => bath.bottleId),

@@ -1,20 +1,24 @@
 import type { RunSummary, Vessel } from '@selvrin/core/contract'
 import type { Database } from '../table/database'
 
-/** Tanks and drums with the numbers of the runs in them and of those planned in them; one by `id`, or a page. SQL because a run names its vessel inside its plan. */
-export const vesselRows = (db: Database, asked: { id: string | null; after: string | null; limit: number }): Promise<Vessel[]> =>
+/** Tanks and drums with the numbers of the runs in them and of those planned in them; those of `ids`, or a page. SQL because a run names its vessel inside its plan. */
+export const vesselRows = (db: Database, asked: { ids: string[] | null; after: string | null; limit: number | null }): Promise<Vessel[]> =>
   db.query<Vessel>(
     `select id, version, name, kind, format, reels, covers_ml as "coversMl", carry_ml as "carryMl",
        array(select r.number from run r where r.state = 'running' and r.plan -> 'vessel' ->> 'id' = vessel.id::text order by r.number) as running,
        array(select r.number from run r where r.state = 'planned' and r.plan -> 'vessel' ->> 'id' = vessel.id::text order by r.number) as planned
-     from vessel where ($id::uuid is null or id = $id) and ($after::uuid is null or id > $after) order by id limit $limit`,
+     from vessel where ($ids::uuid[] is null or id = any($ids)) and ($after::uuid is null or id > $after) order by id limit $limit`,
     asked,
   )
 
 interface Asked {
-  state: string | null
+  /** null for all */
+  ids: string[] | null
+  states: string[] | null
+  /** patterns that all fit something of it */
+  words: string[]
   after: string | null
-  limit: number
+  limit: number | null
 }
 
 /** Runs newest first, with their films, a page of them. SQL because of a plan only its names are wanted, and a page begins behind another run's number. */
@@ -24,7 +28,8 @@ export const runSummaries = (db: Database, asked: Asked): Promise<RunSummary[]> 
        array(select film from roll where run_id = r.id order by id) as films, (r.plan ->> 'rolls')::numeric as rolls, coalesce(p.name, 'someone who left') as by,
        r.planned_at as "plannedAt", r.started_at as "startedAt", r.ended_at as "endedAt"
      from run r left join person p on p.id = r.planned_by
-     where ($state::text is null or r.state = $state) and ($after::uuid is null or r.number < (select number from run where id = $after))
+     where ($ids::uuid[] is null or r.id = any($ids)) and ($states::text[] is null or r.state = any($states))
+       and ($words = '{}' or plain(concat_ws(' ', 'run', r.number, r.plan -> 'vessel' ->> 'name', p.name, (select string_agg(film, ' ') from roll where run_id = r.id))) like all($words::text[])) and ($after::uuid is null or r.number < (select number from run where id = $after))
      order by r.number desc limit $limit`,
     asked,
   )

@@ -1,5 +1,5 @@
 import { api } from '@selvrin/core/contract'
-import { pageOf } from '../http/page'
+import { pageOf, wordsOf } from '../http/page'
 import { answers, type Handler } from '../http/route'
 import { abandon, finish, takeBack } from './ending'
 import { plan } from './planning'
@@ -14,6 +14,13 @@ const record: Handler<typeof api.run.record> = async ({ db, params, body, who })
   return { kept: body.events.map((event) => event.id) }
 }
 
+const states = { open: ['planned', 'running'], over: ['done', 'abandoned'] }
+
+const list: Handler<typeof api.run.list> = async ({ db, query: { which, state, find, after, limit } }) => {
+  const asked = state ? [state] : which ? states[which] : null
+  return pageOf(await runSummaries(db, { ids: null, states: asked, words: wordsOf(find), after: after ?? null, limit: limit + 1 }), limit)
+}
+
 export const runRoutes = [
   ...vesselRoutes,
   answers(api.run.plan, plan),
@@ -21,9 +28,7 @@ export const runRoutes = [
   answers(api.run.finish, finish),
   answers(api.run.abandon, abandon),
   answers(api.run.takeBack, takeBack),
-  answers(api.run.list, async ({ db, query: { state, after, limit } }) =>
-    pageOf(await runSummaries(db, { state: state ?? null, after: after ?? null, limit: limit + 1 }), limit),
-  ),
+  answers(api.run.list, list),
   answers(api.run.get, ({ db, params }) => runRow(db, params.id)),
   answers(api.run.record, record),
 ]

@@ -9,7 +9,7 @@ import { vesselRows } from './queries'
 type Facts = Pick<Vessel, 'id' | 'name' | 'kind' | 'format' | 'coversMl' | 'carryMl'>
 
 async function vesselById(db: Database, id: string): Promise<Vessel> {
-  const [vessel] = await vesselRows(db, { id, after: null, limit: 1 })
+  const [vessel] = await vesselRows(db, { ids: [id], after: null, limit: null })
   if (!vessel) throw notFound('tank')
   return vessel
 }
@@ -34,7 +34,7 @@ const change: Handler<typeof api.run.changeVessel> = async ({ db, params, body }
 /** Tanks and drums. */
 export const vesselRoutes = [
   answers(api.run.vessels, async ({ db, query }) =>
-    pageOf(await vesselRows(db, { id: null, after: query.after ?? null, limit: query.limit + 1 }), query.limit),
+    pageOf(await vesselRows(db, { ids: null, after: query.after ?? null, limit: query.limit + 1 }), query.limit),
   ),
   answers(api.run.addVessel, add),
   answers(api.run.changeVessel, change),

@@ -1,25 +1,28 @@
 import type { ConsumptionRow, WasteRow } from '@selvrin/core/contract'
 import type { Database } from '../table/database'
 
-/** What was poured away and not taken back, newest first. SQL because a page begins behind a pair of time and id. */
-export const wastePage = (db: Database, ask: { after: string | null; limit: number }): Promise<WasteRow[]> =>
+/** What was poured away and not taken back, newest first; those of `ids`, or a page. SQL because a page begins behind a pair of time and id. */
+export const wasteRows = (db: Database, ask: { ids: string[] | null; after: string | null; limit: number | null }): Promise<WasteRow[]> =>
   db.query<WasteRow>(
     `select w.id, w.at, coalesce(p.name, 'someone who left') as by, w.family, w.ml, w.silver_g as "silverG", w.bottle_id as "bottleId", b.letter || b.number as label, w.note
      from waste_entry w join bottle b on b.id = w.bottle_id left join person p on p.id = w.by_person
-     where ($after::uuid is null or (w.at, w.id) < (select at, id from waste_entry where id = $after))
+     where ($ids::uuid[] is null or w.id = any($ids)) and ($after::uuid is null or (w.at, w.id) < (select at, id from waste_entry where id = $after))
        and not exists (select from bottle_entry v where v.reverses = w.entry_id) order by w.at desc, w.id desc limit $limit`,
     ask,
   )
 
-/** Rolls and prints that went through each formula's bottles since a time. SQL for the sum. */
-export const usedSince = (db: Database, since: number): Promise<{ formulaId: string; rolls: number }[]> =>
+/** Rolls and prints that went through the bottles of those formulas, or of each, since a time. SQL for the sum. */
+export const usedSince = (
+  db: Database,
+  asked: { since: number; formulaIds: string[] | null },
+): Promise<{ formulaId: string; rolls: number }[]> =>
   db.query(
     `select v.formula_id as "formulaId", sum(case when t.through > 0 then t.through else coalesce((r.plan ->> 'rolls')::numeric, 0) end) as rolls
      from bottle_entry e cross join lateral (select coalesce(sum((one ->> 'equivalents')::numeric), 0) as through from jsonb_array_elements(e.throughput) as one) t join bottle b on b.id = e.bottle_id join formula_version v on v.id = b.formula_version_id left join run r on r.id = e.run_id
-     where e.at > to_timestamp($since / 1000.0) and (e.kind = 'use' or (e.kind = 'dilute-out' and e.run_id is not null))
+     where e.at > to_timestamp($since / 1000.0) and ($formulaIds::uuid[] is null or v.formula_id = any($formulaIds)) and (e.kind = 'use' or (e.kind = 'dilute-out' and e.run_id is not null))
        and not exists (select from bottle_entry x where x.reverses = e.id)
      group by v.formula_id`,
-    { since },
+    asked,
   )
 
 /** What finished bottles really used up, in ml of stock, for the rolls that went through; and what single runs drew to use once. SQL for sums over whole ledgers. */

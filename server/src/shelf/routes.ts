@@ -3,7 +3,7 @@ import { Op } from 'sequelize'
 import { asSeen, destroySeen } from '../http/changing'
 import { pageOf } from '../http/page'
 import { answers, type Handler } from '../http/route'
-import { consumptionOf, wastePage } from './queries'
+import { consumptionOf, wasteRows } from './queries'
 import { addShelf, changeShelf, shelfById } from './shelves'
 import { suppliesOf } from './supply'
 import { changeAll } from '../table/all'
@@ -27,6 +27,6 @@ export const shelfRoutes = [
   answers(api.shelf.remove, removeShelf),
   answers(api.shelf.supply, async ({ db, now }) => ({ supplies: await suppliesOf(db, now), consumption: await consumptionOf(db) })),
   answers(api.shelf.waste, async ({ db, query }) =>
-    pageOf(await wastePage(db, { after: query.after ?? null, limit: query.limit + 1 }), query.limit),
+    pageOf(await wasteRows(db, { ids: null, after: query.after ?? null, limit: query.limit + 1 }), query.limit),
   ),
 ]

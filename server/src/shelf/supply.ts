@@ -1,6 +1,6 @@
-import { supplyOf } from '@selvrin/core'
-import type { SupplyRow } from '@selvrin/core/contract'
-import { bottleList } from '../bottle/rows'
+import { mayBeUsed, supplyOf } from '@selvrin/core'
+import type { Bottle, SupplyRow } from '@selvrin/core/contract'
+import { bottleList, bottlesById } from '../bottle/rows'
 import type { Database } from '../table/database'
 import { usedSince } from './queries'
 
@@ -9,63 +9,69 @@ const dayMs = 86_400_000
 const rateDays = 28
 const mostBottles = 2000
 
-/** How long each formula's bottles last, at what went through in the last four weeks and with what is planned. */
-export async function suppliesOf(db: Database, now: number): Promise<SupplyRow[]> {
-  const bottles = await bottleList(db, { retired: false, limit: mostBottles, after: null }, now)
-  const recent = await usedSince(db, now - rateDays * dayMs)
-  const planned = await plannedRolls(db)
-  const formulas = new Map<string, typeof bottles>()
+/** Rolls that are wanted of a formula at a time. */
+interface Wanted {
+  formulaId: string
+  at: number
+  rolls: number
+}
+
+/** How long each formula's bottles last, at what went through in the last four weeks and with what is planned; those of `formulaIds`, or all. */
+export async function suppliesOf(db: Database, now: number, formulaIds: string[] | null = null): Promise<SupplyRow[]> {
+  const bottles = await standing(db, formulaIds, now)
+  const recent = await usedSince(db, { since: now - rateDays * dayMs, formulaIds })
+  const planned = await plannedRolls(db, now)
+  const formulas = new Map<string, Bottle[]>()
   for (const bottle of bottles) formulas.set(bottle.formulaId, [...(formulas.get(bottle.formulaId) ?? []), bottle])
-  const standing = [...formulas].flatMap(([formulaId, mine]): SupplyRow[] => {
-    const able = mine.filter(
-      (bottle) => bottle.state.rollsLeft !== null && !bottle.state.findings.some((finding) => finding.severity === 'error'),
-    )
-    const first = mine[0]
-    if (!first || mine.every((bottle) => bottle.state.rollsLeft === null)) return []
-    const rollsPerDay = (recent.find((one) => one.formulaId === formulaId)?.rolls ?? 0) / rateDays
-    // what is planned and not yet begun is wanted today, whenever it was planned
-    const wanted = planned.filter((one) => one.formulaId === formulaId).map((one) => ({ at: Math.max(one.at, now), rolls: one.rolls }))
-    const supply = supplyOf(
-      able.map((bottle) => ({
-        id: bottle.id,
-        madeAt: bottle.madeAt,
-        openedAt: bottle.state.openedAt,
-        rollsLeft: bottle.state.rollsLeft ?? 0,
-        daysLeft: bottle.state.daysLeft,
-      })),
-      rollsPerDay,
-      wanted,
-      now,
-    )
-    return [
-      {
-        formulaId,
-        name: first.name,
-        family: first.family,
-        rollsPerDay,
-        plannedRolls: wanted.reduce((sum, one) => sum + one.rolls, 0),
-        ...supply,
-      },
-    ]
+  const rateOf = (formulaId: string): number => (recent.find((one) => one.formulaId === formulaId)?.rolls ?? 0) / rateDays
+  const supplies = [...formulas].flatMap(([formulaId, mine]) => {
+    const wanted = planned.filter((one) => one.formulaId === formulaId)
+    return supplyRow(mine, rateOf(formulaId), wanted, now)
   })
   // what was used lately and has no bottle any more is wanted today
-  const gone = recent.filter((one) => one.rolls > 0 && !formulas.has(one.formulaId))
-  const names = await namesOf(
-    db,
-    gone.map((one) => one.formulaId),
-  )
+  const gone = recent.filter((one) => one.rolls > 0 && !formulas.has(one.formulaId)).map((one) => one.formulaId)
+  const names = await namesOf(db, gone)
   return [
-    ...standing,
+    ...supplies,
     ...names.map((one): SupplyRow => ({
       ...one,
       order: [],
       rollsLeft: 0,
-      rollsPerDay: (gone.find(({ formulaId }) => formulaId === one.formulaId)?.rolls ?? 0) / rateDays,
+      rollsPerDay: rateOf(one.formulaId),
       plannedRolls: 0,
       runsOutAt: now,
       because: 'use',
     })),
   ]
+}
+
+/** Bottles in use, by formula where some are named. */
+async function standing(db: Database, formulaIds: string[] | null, now: number): Promise<Bottle[]> {
+  if (formulaIds === null) return bottleList(db, { retired: false, limit: mostBottles, after: null }, now)
+  const madeOf = { association: 'madeOf', attributes: [], where: { formulaId: formulaIds } }
+  const ids = await db.Bottle.findAll({ attributes: ['id'], where: { retiredAt: null }, include: [madeOf], raw: true })
+  return bottlesById(
+    db,
+    ids.map((one) => one.id),
+    now,
+  )
+}
+
+/** None where no bottle of it has a count. */
+function supplyRow(mine: Bottle[], rollsPerDay: number, wanted: Wanted[], now: number): SupplyRow[] {
+  const [first] = mine
+  if (!first || mine.every((bottle) => bottle.state.rollsLeft === null)) return []
+  const able = mine.filter((bottle) => bottle.state.rollsLeft !== null && mayBeUsed(bottle))
+  const { formulaId, name, family } = first
+  const bottles = able.map(({ id, madeAt, state: { openedAt, rollsLeft, daysLeft } }) => ({
+    id,
+    madeAt,
+    openedAt,
+    rollsLeft: rollsLeft ?? 0,
+    daysLeft,
+  }))
+  const plannedRolls = wanted.reduce((sum, one) => sum + one.rolls, 0)
+  return [{ formulaId, name, family, rollsPerDay, plannedRolls, ...supplyOf(bottles, rollsPerDay, wanted, now) }]
 }
 
 async function namesOf(db: Database, formulaIds: string[]): Promise<Pick<SupplyRow, 'formulaId' | 'name' | 'family'>[]> {
@@ -75,8 +81,11 @@ async function namesOf(db: Database, formulaIds: string[]): Promise<Pick<SupplyR
   return [...newest.values()]
 }
 
-/** Rolls of runs that are planned and not begun, by the formulas they want; a formula that stands in two steps of a run is wanted once. */
-async function plannedRolls(db: Database): Promise<{ formulaId: string; at: number; rolls: number }[]> {
+/**
+ * Rolls of runs that are planned and not begun, by the formulas they want: wanted today, whenever they were planned. A formula that stands in two steps of a run is
+ * wanted once.
+ */
+async function plannedRolls(db: Database, now: number): Promise<Wanted[]> {
   const baths = await db.RunBath.findAll({
     include: [
       { association: 'run', attributes: ['plannedAt'], where: { state: 'planned' } },
@@ -85,7 +94,7 @@ async function plannedRolls(db: Database): Promise<{ formulaId: string; at: numb
   })
   const wanted = baths.map(({ runId, equivalents, run, bottle }) => {
     const formulaId = bottle?.madeOf?.formulaId ?? ''
-    return [`${runId} ${formulaId}`, { formulaId, at: run?.plannedAt ?? 0, rolls: equivalents }] as const
+    return [`${runId} ${formulaId}`, { formulaId, at: Math.max(run?.plannedAt ?? 0, now), rolls: equivalents }] as const
   })
   return [...new Map(wanted).values()]
 }

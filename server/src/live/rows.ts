@@ -1,0 +1,61 @@
+import type { LiveRows } from '@selvrin/core/contract'
+import { bottlesById } from '../bottle/rows'
+import { shown as shownChart, withNames } from '../chart/rows'
+import { shown as shownChemical, withNames as withChanger } from '../chemical/rows'
+import { filmsWhere } from '../film/rows'
+import { shown as shownNotice } from '../film/notices'
+import { newestFormulas } from '../formula/queries'
+import { jarsWithSums } from '../jar/queries'
+import { summaryOf, withFormula } from '../mix/rows'
+import { shown as shownPerson } from '../person/rows'
+import { instrumentRows } from '../proof/queries'
+import { runSummaries, vesselRows } from '../run/queries'
+import { wasteRows } from '../shelf/queries'
+import { suppliesOf } from '../shelf/supply'
+import type { Database } from '../table/database'
+
+/** A changed row as the lists show it; null where no list holds it any more. */
+export interface Seen {
+  id: string
+  row: unknown
+  /** whose it is, where only they and technicians hear of it; or only they */
+  owner?: string | null
+}
+type Read = (db: Database, ids: string[], now: number) => Promise<Seen[]>
+
+const all = { after: null, limit: null }
+const seen = <T extends { id: string }>(rows: T[]): Seen[] => rows.map((row) => ({ id: row.id, row }))
+
+/** A film that was taken back is gone for its member too. */
+const films: Read = async (db, ids) => {
+  const gone = await db.Roll.findAll({ attributes: ['id', 'memberId'], where: { id: ids, takenBack: true }, raw: true })
+  const rows = await filmsWhere(db, { id: ids, takenBack: false })
+  return [
+    ...gone.map((row) => ({ id: row.id, row: null, owner: row.memberId })),
+    ...rows.map((row) => ({ id: row.id, row, owner: row.memberId })),
+  ]
+}
+
+/** How rows of a subject are read as its list gives them. */
+export const readers: Record<keyof LiveRows, Read> = {
+  bottle: async (db, ids, now) => seen(await bottlesById(db, ids, now)),
+  formula: async (db, ids) => seen(await newestFormulas(db, { ids, ...all })),
+  jar: async (db, ids) => seen(await jarsWithSums(db, { ids, ...all })),
+  mix: async (db, ids) => seen((await db.Mix.findAll({ ...withFormula, where: { id: ids, state: 'open' } })).map(summaryOf)),
+  run: async (db, ids) => seen(await runSummaries(db, { ids, states: null, words: [], ...all })),
+  'run-event': async (db, ids) =>
+    (await db.RunEvent.findAll({ where: { id: ids }, raw: true })).map(({ id, runId, event }) => ({ id, row: { id, runId, event } })),
+  roll: films,
+  notice: async (db, ids) =>
+    (await db.Notice.findAll({ where: { id: ids } })).map((row) => ({ id: row.id, row: shownNotice(row), owner: row.personId })),
+  chart: async (db, ids) => seen((await db.ChartRow.findAll({ ...withNames, where: { id: ids } })).map(shownChart)),
+  vessel: async (db, ids) => seen(await vesselRows(db, { ids, ...all })),
+  device: async (db, ids) => seen((await db.Device.findAll({ where: { id: ids } })).map((row) => row.get())),
+  chemical: async (db, ids) => seen((await db.Chemical.findAll({ ...withChanger, where: { id: ids } })).map(shownChemical)),
+  shelf: async (db, ids) => seen((await db.Shelf.findAll({ where: { id: ids } })).map((row) => row.get())),
+  instrument: async (db, ids) => seen(await instrumentRows(db, { ids, ...all })),
+  rule: async (db, ids) => seen((await db.DueRule.findAll({ where: { id: ids } })).map((row) => row.get())),
+  person: async (db, ids) => seen((await db.Person.findAll({ where: { id: ids } })).map(shownPerson)),
+  waste: async (db, ids) => seen(await wasteRows(db, { ids, ...all })),
+  supply: async (db, formulaIds, now) => (await suppliesOf(db, now, formulaIds)).map((row) => ({ id: row.formulaId, row })),
+}
