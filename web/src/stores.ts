@@ -1,19 +1,44 @@
-import { api } from '@selvrin/core/contract'
+import { api, type Bottle } from '@selvrin/core/contract'
+import { by, reversed } from './api/patch'
 import { listStore } from './api/rows'
 
-export const useBottles = listStore('bottles', api.bottle.list, ['bottle', 'proof', 'rule'], { retired: true })
-export const useFormulas = listStore('formulas', api.formula.list, ['formula'])
-export const useJars = listStore('jars', api.jar.list, ['jar'])
-export const useMixes = listStore('mixes', api.mix.list, ['mix'])
-export const useChart = listStore('chart', api.chart.list, ['chart'])
-export const useVessels = listStore('vessels', api.run.vessels, ['vessel'])
-export const useRuns = listStore('runs', api.run.list, ['run'])
-export const useRolls = listStore('rolls', api.run.rolls, ['roll'])
-export const useDevices = listStore('devices', api.device.list, ['device'])
-export const useChemicals = listStore('chemicals', api.chemical.list, ['chemical'])
-export const useShelves = listStore('shelves', api.shelf.list, ['shelf'])
-export const useWaste = listStore('waste', api.shelf.waste, ['waste'])
-export const useInstruments = listStore('instruments', api.proof.instruments, ['instrument'])
-export const useDueRules = listStore('dueRules', api.proof.rules, ['rule'])
-export const useNotices = listStore('notices', api.proof.notices, ['notice'])
-export const usePeople = listStore('people', api.person.list, ['person'])
+const byId = by<{ id: string }>((row) => row.id)
+const newestFirst = reversed(byId)
+const byLabel = by<Bottle>(
+  ({ label }) => label.replace(/\d+$/, ''),
+  ({ label }) => Number(/\d+$/.exec(label)?.[0] ?? 0),
+)
+
+/** Bottles in use; retired ones are asked for by page. */
+export const useBottles = listStore('bottles', api.bottle.list, {
+  subject: 'bottle',
+  order: byLabel,
+  holds: (bottle) => bottle.retiredAt === null,
+  askedAfter: ['rule', 'chemical'],
+})
+export const useFormulas = listStore('formulas', api.formula.list, { subject: 'formula', order: byId })
+export const useJars = listStore('jars', api.jar.list, { subject: 'jar', order: byId })
+export const useMixes = listStore('mixes', api.mix.list, { subject: 'mix', order: newestFirst })
+export const useChart = listStore('chart', api.chart.list, { subject: 'chart', order: byId })
+export const useVessels = listStore('vessels', api.run.vessels, { subject: 'vessel', order: byId })
+/** Runs that are planned or at the tank; those behind them are asked for by page. */
+export const useRuns = listStore('runs', api.run.list, {
+  subject: 'run',
+  order: by((run) => -run.number),
+  holds: (run) => run.state === 'planned' || run.state === 'running',
+  query: { which: 'open' },
+})
+export const useDevices = listStore('devices', api.device.list, { subject: 'device', order: byId })
+export const useChemicals = listStore('chemicals', api.chemical.list, { subject: 'chemical', order: byId })
+export const useShelves = listStore('shelves', api.shelf.list, { subject: 'shelf', order: by((shelf) => shelf.position) })
+export const useWaste = listStore('waste', api.shelf.waste, {
+  subject: 'waste',
+  order: by(
+    (row) => -row.at,
+    (row) => row.id,
+  ),
+})
+export const useInstruments = listStore('instruments', api.proof.instruments, { subject: 'instrument', order: byId })
+export const useDueRules = listStore('dueRules', api.proof.rules, { subject: 'rule', order: byId })
+export const useNotices = listStore('notices', api.proof.notices, { subject: 'notice', order: newestFirst })
+export const usePeople = listStore('people', api.person.list, { subject: 'person', order: byId })

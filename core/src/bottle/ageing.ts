@@ -1,7 +1,6 @@
-import type { BottleFacts, Container } from './bottle'
+import { dayMs } from '../calendar/days'
 import type { Keeping } from '../formula/use'
-
-export const dayMs = 86_400_000
+import type { BottleFacts, Container } from './bottle'
 
 /** From this fill up a bottle counts as full: the little air in it does no more. */
 export const fullShare = 0.85

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { dayMs } from './ageing'
+import { dayMs } from '../calendar/days'
 import type { BottleEntry, BottleFacts } from './bottle'
 import type { UsedFormula } from '../formula/use'
 import { bottleState } from './bottleState'

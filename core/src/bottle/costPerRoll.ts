@@ -1,3 +1,4 @@
+import { shareOf } from '../dilution/shareOf'
 import { requireAmounts } from '../error'
 import type { School } from '../formula/use'
 
@@ -14,6 +15,31 @@ export interface RollCost {
   mlPerRoll: number
   /** in the darkroom's currency; null where no price is known */
   perRoll: number | null
+}
+
+/** What went into and through finished bottles of a strength, as the ledgers have it. */
+export interface UsedUp {
+  formulaId: string
+  school: School
+  /** of the bottles; null for stock */
+  parts: number[] | null
+  /** of what was in the bottles */
+  ml: number
+  rolls: number
+}
+
+/**
+ * What was really used up of each formula's stock, by school: of what was diluted only its share counts.
+ * @example
+ * consumptionOf([{ formulaId: 'a', school: 'counted', parts: [1, 4], ml: 5000, rolls: 10 }]) // → [{ formulaId: 'a', school: 'counted', ml: 1000, rolls: 10 }]
+ */
+export function consumptionOf(used: UsedUp[]): (Consumption & { formulaId: string })[] {
+  const sums = new Map<string, Consumption & { formulaId: string }>()
+  for (const { formulaId, school, parts, ml, rolls } of used) {
+    const sum = sums.get(`${formulaId} ${school}`) ?? { formulaId, school, ml: 0, rolls: 0 }
+    sums.set(`${formulaId} ${school}`, { ...sum, ml: sum.ml + ml * shareOf(parts), rolls: sum.rolls + rolls })
+  }
+  return [...sums.values()].filter((sum) => sum.rolls > 0 && sum.ml > 0)
 }
 
 /** Cost of a roll by school from real consumption, dearest last; schools no roll went through are left out. `perLitre` in money. */

@@ -1,6 +1,6 @@
 import { byGravity, type Finding } from '../finding'
 import { governing } from '../proof/judgement'
-import { dayMs } from './ageing'
+import { dayMs } from '../calendar/days'
 import type { BottleFacts, BottleState } from './bottle'
 import type { UsedFormula } from '../formula/use'
 import { stopEndsPh } from './stopBath'

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { capacityFromTests } from '../proof/capacityFromTests'
-import { dayMs, standsFull } from './ageing'
+import { dayMs } from '../calendar/days'
+import { standsFull } from './ageing'
 import type { BottleEntry } from './bottle'
 import type { UsedFormula } from '../formula/use'
 import { bottlesToFill } from './headspace'
@@ -50,6 +51,7 @@ test('more use, or more that is planned, never lets a formula last longer', () =
       perDay,
       planned.map((run) => ({ at: run.day * dayMs, rolls: run.rolls })),
       0,
+      'UTC',
     ).runsOutAt ?? Infinity
   fc.assert(
     fc.property(shelf, rate, runs, fc.integer({ min: 0, max: 60 }), (rolls, perDay, planned, day) => {

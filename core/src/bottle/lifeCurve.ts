@@ -1,4 +1,5 @@
-import { agedIn, dayMs, keepingDays } from './ageing'
+import { dayMs } from '../calendar/days'
+import { agedIn, keepingDays } from './ageing'
 import type { BottleEntry, BottleFacts } from './bottle'
 import type { UsedFormula } from '../formula/use'
 import { standing, stateFrom } from './bottleState'

@@ -23,3 +23,14 @@ export const reasonAgainst = (bottle: Usable): Finding | null => grave(bottle).f
  * mayBeUsed({ retiredAt: 1_790_000_000_000, state: { findings: [] } }) // → false
  */
 export const mayBeUsed = (bottle: Usable): boolean => bottle.retiredAt === null && grave(bottle).length === 0
+
+/** The gravest finding against a bottle, that it is empty among them; null where there is none. */
+export const gravest = (bottle: Usable): Finding | null => grave(bottle)[0] ?? null
+
+/**
+ * Whether a test of it would say anything: nothing forbids its use but a failed test, which another may lift.
+ * @example
+ * mayBeTested({ retiredAt: null, state: { findings: [{ rule: 'bottle-failed', severity: 'error', message: 'Failed.' }] } }) // → true
+ */
+export const mayBeTested = (bottle: Usable): boolean =>
+  bottle.retiredAt === null && grave(bottle).every(({ rule }) => rule === 'bottle-failed')

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { dayMs } from './ageing'
+import { dayMs } from '../calendar/days'
 import type { BottleEntry, BottleFacts, BottleState } from './bottle'
 import type { FormulaUse, UsedFormula } from '../formula/use'
 import { bottleState, carryOf, stateFrom } from './bottleState'

@@ -1,9 +1,10 @@
 import fc from 'fast-check'
-import { dayMs } from './ageing'
+import { dayMs } from '../calendar/days'
 import { costPerRoll } from './costPerRoll'
 import { decantAdvice, sulfiteLostPerOpening, sulfitePerLitre } from './headspace'
 import { replenishSteps } from './replenish'
-import { orderOfUse, supplyOf } from './supply'
+import { orderOfUse } from './orderOfUse'
+import { supplyOf } from './supply'
 
 const stands = (id: string, madeAt: number, part: object = {}) => ({ id, madeAt, openedAt: null, rollsLeft: 10, daysLeft: null, ...part })
 
@@ -17,13 +18,18 @@ describe('supply', () => {
   })
   test('it runs out at the recent rate, earlier with what is planned, and by age where that comes first', () => {
     const days = (rate: number, planned: { at: number; rolls: number }[] = [], daysLeft: number | null = null) => {
-      const { runsOutAt, because } = supplyOf([stands('a', 0, { daysLeft })], rate, planned, 0)
+      const { runsOutAt, because } = supplyOf([stands('a', 0, { daysLeft })], rate, planned, 0, 'UTC')
       return [runsOutAt === null ? null : runsOutAt / dayMs, because]
     }
     expect(days(1)).toEqual([10, 'use'])
     expect(days(1, [{ at: 2.5 * dayMs, rolls: 5 }])).toEqual([5, 'use'])
     expect(days(1, [], 3.5)).toEqual([4, 'age'])
     expect(days(0)).toEqual([null, null])
+  })
+  test('a day that cannot be served begins at its midnight in the darkroom’s zone, also across a change of the clocks', () => {
+    const noon = Date.UTC(2026, 9, 23, 11)
+    const { runsOutAt } = supplyOf([stands('a', noon, { rollsLeft: 3 })], 1, [], noon, 'Europe/Lisbon')
+    expect(new Date(runsOutAt ?? 0).toISOString()).toBe('2026-10-26T00:00:00.000Z')
   })
   test('more on the shelf never runs out sooner', () => {
     fc.assert(
@@ -37,6 +43,7 @@ describe('supply', () => {
               rate,
               [],
               0,
+              'UTC',
             ).runsOutAt ?? Infinity
           expect(end([...rolls, 3])).toBeGreaterThanOrEqual(end(rolls))
         },

@@ -1,4 +1,6 @@
-import { dayMs } from './ageing'
+import { inDays, startOfDay } from '../calendar/days'
+import { goodUntil } from './goodUntil'
+import { orderOfUse } from './orderOfUse'
 
 /** A bottle as supply sees it. */
 export interface SupplyBottle {
@@ -23,24 +25,27 @@ export interface Supply {
 
 const horizonDays = 120
 
-/** Oldest open bottle first; those not opened yet after it, oldest first. */
-export const orderOfUse = <B extends Pick<SupplyBottle, 'openedAt' | 'madeAt'>>(bottles: B[]): B[] =>
-  [...bottles].sort((a, b) => Number(a.openedAt === null) - Number(b.openedAt === null) || a.madeAt - b.madeAt)
-
 /**
- * How long the bottles of one formula last: day by day what the recent rate takes, and the planned rolls of that day on top of it, are taken from
- * the bottles in order of use, each as long as it keeps. Rate in rolls a day; times in ms.
+ * How long the bottles of one formula last: day by day of the calendar in `zone` what the recent rate takes, and the planned rolls of that day on top of it, are
+ * taken from the bottles in order of use, each as long as it keeps. Rate in rolls a day; times in ms.
  */
-export function supplyOf(bottles: SupplyBottle[], rollsPerDay: number, planned: { at: number; rolls: number }[], now: number): Supply {
+export function supplyOf(
+  bottles: SupplyBottle[],
+  rollsPerDay: number,
+  planned: { at: number; rolls: number }[],
+  now: number,
+  zone: string,
+): Supply {
   const order = orderOfUse(bottles)
   const held = order.map((bottle) => ({
     left: bottle.rollsLeft,
-    until: bottle.daysLeft === null ? Infinity : now + bottle.daysLeft * dayMs,
+    until: goodUntil(bottle, now) ?? Infinity,
   }))
   const answer = { order: order.map((bottle) => bottle.id), rollsLeft: order.reduce((sum, bottle) => sum + bottle.rollsLeft, 0) }
   for (let day = 0; day < horizonDays; day++) {
-    const at = now + day * dayMs
-    const booked = planned.reduce((sum, one) => sum + (one.at >= at && one.at < at + dayMs ? one.rolls : 0), 0)
+    const at = day === 0 ? now : startOfDay(inDays(now, day, zone), zone)
+    const next = startOfDay(inDays(now, day + 1, zone), zone)
+    const booked = planned.reduce((sum, one) => sum + (one.at >= at && one.at < next ? one.rolls : 0), 0)
     let wanted = rollsPerDay + booked
     const aged = held.some((bottle) => bottle.left > 1e-9 && bottle.until < at)
     for (const bottle of held) {

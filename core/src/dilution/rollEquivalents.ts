@@ -30,9 +30,16 @@ export function rollEquivalents(load: { format: string; count: number } | { area
   return format.rolls * load.count
 }
 
-/** Millilitres a load carries out of a bath: rounded literature values per piece, or what was measured of the vessel, ml a piece. */
-export function carryOutMl(load: { format: string; count: number }, measuredMl?: number): number {
-  rollEquivalents(load)
+/**
+ * Millilitres a load carries out of a bath: rounded literature values per piece, or what was measured of the vessel, ml a piece. Of a size of one's own by its area: as
+ * much clings to a square centimetre of it as to one of a sheet of its kind.
+ * @example
+ * carryOutMl({ format: '120', count: 2 }) // → 50
+ * carryOutMl({ areaCm2: 1032, paper: true }) // → 36
+ */
+export function carryOutMl(load: { format: string; count: number } | { areaCm2: number; paper: boolean }, measuredMl?: number): number {
+  const equivalents = rollEquivalents(load)
+  if ('areaCm2' in load) return equivalents * (formats[load.paper ? 'paper-8x10in' : '8x10in']?.carryOutMl ?? 0)
   if (measuredMl !== undefined) requireAmounts({ 'What a reel carries out': measuredMl })
   return (measuredMl ?? formats[load.format]?.carryOutMl ?? 0) * load.count
 }

@@ -1,6 +1,7 @@
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue, ChemicalId } from '../chemical/chemical'
 import { requireAmounts } from '../error'
+import { stockPerRoll } from './stockPerRoll'
 import type { FormulaUse } from './use'
 import type { Formula } from './formula'
 import { linesOf } from './lines'
@@ -34,14 +35,6 @@ export function costOf(
     batch += (price * grams) / 1000
   }
   const perLitre = (batch * 1000) / formula.finalMl
-  return { batch, perLitre, perRoll: rollShare(formula.use, perLitre), unpriced: [...unpriced] }
-}
-
-function rollShare(
-  use: Pick<FormulaUse, 'school' | 'capacityRollsPerL' | 'minConcentrateMlPerRoll'> | undefined,
-  perLitre: number,
-): number | null {
-  if (!use) return null
-  if (use.school === 'counted') return use.capacityRollsPerL ? perLitre / use.capacityRollsPerL : null
-  return use.minConcentrateMlPerRoll > 0 ? (perLitre * use.minConcentrateMlPerRoll) / 1000 : null
+  const perRoll = stockPerRoll(formula.use)
+  return { batch, perLitre, perRoll: perRoll && (perLitre * perRoll.ml) / 1000, unpriced: [...unpriced] }
 }

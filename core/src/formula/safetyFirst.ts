@@ -1,6 +1,7 @@
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue } from '../chemical/chemical'
 import { mixtureStatements } from '../chemical/concentration'
+import { cautions } from '../chemical/hazards'
 import type { Formula } from './formula'
 import { is, isAny, linesOf, type Line } from './lines'
 
@@ -49,6 +50,14 @@ export function safetyFirst(formula: Formula, catalogue: Catalogue = builtIn): s
     'The eyewash is filled and within reach. Skin or eye: water for 15 to 20 minutes, and call.',
     ...new Set(grave.flatMap((line) => spills.find((spill) => spill.of(line))?.says ?? [])),
   ]
+}
+
+/** The cautions for handling what goes into a formula, each once, with the chemicals it is about; in the order of the lines. */
+export function cautionsOf(formula: Formula, catalogue: Catalogue = builtIn): { words: string; names: string[] }[] {
+  const byWords = new Map<string, Set<string>>()
+  for (const { chemical } of linesOf(formula, catalogue))
+    for (const words of cautions(chemical)) byWords.set(words, (byWords.get(words) ?? new Set()).add(chemical.name))
+  return [...byWords].map(([words, names]) => ({ words, names: [...names] }))
 }
 
 /** Which bottle a solution wants, in words. */

@@ -1,3 +1,4 @@
+import { dayMs, sameDay } from '../calendar/days'
 import type { Family } from '../mark/mark'
 import type { TestKind } from './proof'
 
@@ -43,7 +44,6 @@ export interface Due {
   says: string
 }
 
-const dayMs = 86_400_000
 /** A reading counts as the fresh one up to so long after mixing. */
 export const freshDays = 2
 
@@ -101,8 +101,12 @@ export const usualDueRules: DueRule[] = [
   },
 ]
 
-/** The tests a bottle is due for at a time (ms), each once with the most pressing reason; `critical` asks what stands before a critical session. */
-export function dueTests(rules: DueRule[], bottle: DueFacts, at: number, critical = false): Due[] {
+/** The tests a bottle is due for at a time (ms), each once with the most pressing reason; `critical` asks what stands before a critical session, which wants its tests done the same day in `zone`. */
+export function dueTests(
+  rules: DueRule[],
+  bottle: DueFacts,
+  { at, zone, critical = false }: { at: number; zone: string; critical?: boolean },
+): Due[] {
   if (bottle.retired || bottle.empty) return []
   const mine = rules.filter((rule) => rule.active && rule.family === bottle.family)
   const due = new Map<TestKind, Due>()
@@ -134,7 +138,7 @@ export function dueTests(rules: DueRule[], bottle: DueFacts, at: number, critica
       )
     if (rule.everyDays !== null && at - since > rule.everyDays * dayMs)
       add(rule.kind, 'days', `${Math.floor((at - since) / dayMs)} days without it`)
-    if (critical && rule.beforeCritical && (!last || at - last.at > dayMs))
+    if (critical && rule.beforeCritical && (!last || !sameDay(last.at, at, zone)))
       add(rule.kind, 'critical', 'a critical session wants it done the same day')
   }
   return [...due.values()]

@@ -1,3 +1,4 @@
+import { clearingLimit } from './limits'
 import { requireAmounts, requirePositive } from '../error'
 import { bandMeets, leastSquares, studentT80 } from './leastSquares'
 
@@ -34,7 +35,7 @@ export function forecastClearing(readings: { rollsPerLitre: number; seconds: num
   if (!freshest || readings.length < 2) return null
   return crossing(
     readings.map((one) => ({ x: one.rollsPerLitre, y: Math.log(one.seconds) })),
-    Math.log(2 * freshest.seconds),
+    Math.log(clearingLimit.retire * freshest.seconds),
     'up',
   )
 }

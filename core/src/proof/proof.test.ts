@@ -298,7 +298,7 @@ describe('what is due', () => {
     ...part,
   })
   const why = (part: Partial<DueFacts>, at: number, critical = false) =>
-    dueTests(usualDueRules, bottle(part), at * day, critical).map((due) => `${due.kind} ${due.why}`)
+    dueTests(usualDueRules, bottle(part), { at: at * day, zone: 'UTC', critical }).map((due) => `${due.kind} ${due.why}`)
   const tested = (at: number, usedThen: number, kind: 'clearing-time' = 'clearing-time') => ({ kind, at: at * day, usedThen, fresh: false })
   test('the reference while it is fresh, then after days, after a share of the capacity, and when asked for again', () => {
     expect(why({}, 1)).toEqual(['clearing-time reference'])
@@ -311,7 +311,8 @@ describe('what is due', () => {
   })
   test('a critical session wants a test of the same day; a retired bottle none', () => {
     expect(why({ tests: [tested(5, 0)] }, 7, true)).toEqual(['clearing-time critical'])
-    expect(why({ tests: [tested(6.5, 0)] }, 7, true)).toEqual([])
+    expect(why({ tests: [tested(6.9, 0)] }, 7.1, true)).toEqual(['clearing-time critical'])
+    expect(why({ tests: [tested(7.1, 0)] }, 7.9, true)).toEqual([])
     expect(why({ retired: true }, 99, true)).toEqual([])
   })
 })

@@ -38,7 +38,7 @@ export interface BottleRow {
   odd: number[]
   /** kinds of test its batch has a fresh reading of */
   fresh: string[]
-  /** changes whenever an own chemical or a due rule does */
+  /** changes whenever an own chemical, a due rule or the darkroom's zone does */
   knowledge: string | null
 }
 
@@ -89,7 +89,7 @@ export const bottleRows = (db: Database, asked: Asked): Promise<BottleRow[]> =>
            and ((r.state = 'planned' and ($exceptRun::uuid is null or r.number < (select number from run where id = $exceptRun))) or (r.state = 'running' and not u.one_shot))) as reserved,
        coalesce(wrong.times, '{}') as odd,
        array(select distinct f.kind from standing_proof f where f.fresh and f.batch_id = b.batch_id) as fresh,
-       (select md5(string_agg(one, ' ' order by one)) from (select id || ' ' || version || ' ' || changed_at as one from chemical union all select id || ' ' || version from due_rule) as k) as knowledge
+       (select md5(string_agg(one, ' ' order by one)) from (select id || ' ' || version || ' ' || changed_at as one from chemical union all select id || ' ' || version from due_rule union all select zone from darkroom) as k) as knowledge
      from bottle b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by left join batch on batch.id = b.batch_id
        left join bottle_checkpoint c on c.bottle_id = b.id left join wrong on wrong.bottle_id = b.id
      where ($ids::uuid[] is null or b.id = any($ids)) and ($retired::boolean or b.retired_at is null)

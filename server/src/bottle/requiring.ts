@@ -1,3 +1,4 @@
+import { reasonAgainst } from '@selvrin/core'
 import type { Bottle } from '@selvrin/core/contract'
 import { Refusal } from '../house/refusal'
 
@@ -27,7 +28,7 @@ export function requireRoom(bottle: Bottle, ml: number): void {
 
 /** Refuses a retired, expired, exhausted or failed bottle short of a technician's reason; answers what to note of it. */
 export function requireUsable(bottle: Bottle, overrule: string | undefined): string {
-  const against = bottle.state.findings.find((finding) => finding.severity === 'error' && finding.rule !== 'bottle-empty')
+  const against = reasonAgainst(bottle)
   if (!against) return ''
   if (overrule === undefined)
     throw new Refusal(

@@ -1,5 +1,6 @@
 import {
   byGravity,
+  dayMs,
   decantAdvice,
   dueTests,
   guideOf,
@@ -15,6 +16,7 @@ import {
 } from '@selvrin/core'
 import type { Bottle, BottlePage, FormulaBody } from '@selvrin/core/contract'
 import { catalogueOf } from '../chemical/chemistry'
+import { zoneOf } from '../darkroom/zone'
 import { bodiesOf } from '../formula/bodies'
 import { usedFormula } from '../formula/used'
 import { notFound } from '../house/refusal'
@@ -38,6 +40,8 @@ const phFinding = ({ ph, celsius, expected, uncertainty }: NonNullable<BottleRow
 interface Known {
   catalogue: Catalogue
   rules: DueRule[]
+  /** the darkroom's, in which a day is the same day */
+  zone: string
 }
 
 /** With what its version of the formula says. */
@@ -61,7 +65,7 @@ function heldOf(row: KnownRow, known: Known, now: number): Held {
   }
 }
 
-function bottleOf(row: KnownRow, { catalogue, rules }: Known, now: number): Bottle {
+function bottleOf(row: KnownRow, { catalogue, rules, zone }: Known, now: number): Bottle {
   const { body, phOff, ownUse, tail, odd, fresh } = row
   const formula = usedFormula(row.formulaId, body, ownUse)
   // a line written by someone a moment later than this request began counts all the same
@@ -82,23 +86,28 @@ function bottleOf(row: KnownRow, { catalogue, rules }: Known, now: number): Bott
     state: phOff === null || retiredAt !== null ? state : { ...state, findings: [...state.findings, phFinding(phOff)].sort(byGravity) },
     phOff,
     reserved: row.reserved,
-    due: named(dueTests(rules, facts, at)),
-    critical: named(dueTests(rules, facts, at, true)),
+    due: named(dueTests(rules, facts, { at, zone })),
+    critical: named(dueTests(rules, facts, { at, zone, critical: true })),
   }
 }
 
 const remembered = new WeakMap<Database, Known & { as: string | null }>()
-/** Own chemicals and due rules as they stand at that mark: read again only where it is another than before, so that what was remembered is never old. */
+/** Own chemicals, due rules and the zone as they stand at that mark: read again only where it is another than before, so that what was remembered is never old. */
 async function knownAs(db: Database, as: string | null): Promise<Known> {
   const before = remembered.get(db)
   if (before && before.as === as) return before
-  const known = { as, catalogue: await catalogueOf(db), rules: (await db.DueRule.findAll({ raw: true })) as DueRule[] }
+  const known = {
+    as,
+    catalogue: await catalogueOf(db),
+    rules: (await db.DueRule.findAll({ raw: true })) as DueRule[],
+    zone: await zoneOf(db),
+  }
   remembered.set(db, known)
   return known
 }
 
 async function held(db: Database, ask: Omit<Parameters<typeof bottleRows>[1], 'since'>, now: number): Promise<Held[]> {
-  const rows = await bottleRows(db, { ...ask, since: now - oddDays * 86_400_000 })
+  const rows = await bottleRows(db, { ...ask, since: now - oddDays * dayMs })
   if (rows.length === 0) return []
   const known = await knownAs(db, rows[0]?.knowledge ?? null)
   const bodies = await bodiesOf(

@@ -1,10 +1,10 @@
+import { dayMs } from '@selvrin/core'
 import { Op, type Model, type ModelStatic } from 'sequelize'
 import { forgetCheckpoints, settle } from '../bottle/checkpoint'
 import { changeAll } from '../table/all'
 import type { Database } from '../table/database'
 import { mendingClock } from './queries'
 
-const dayMs = 86_400_000
 /** Lines so far ahead of the clock were written while it was wrong; a few hours' error does no harm. */
 const farAheadMs = 30 * dayMs
 const nearAheadMs = 5 * 60_000

@@ -1,3 +1,4 @@
+import { dayMs } from '@selvrin/core'
 import { Op } from 'sequelize'
 import type { House } from '../house/house'
 import { inOneProcess } from '../house/queries'
@@ -7,7 +8,7 @@ import { backwardsClock, mendClock } from './clockMend'
 const everyMs = 3_600_000
 const clockEveryMs = 60_000
 /** Answers to writes are kept so long, so that the same write tried again counts once. */
-const idempotencyLifeMs = 30 * 86_400_000
+const idempotencyLifeMs = 30 * dayMs
 
 export const forgetOldAnswers = (db: Database, now: number): Promise<number> =>
   db.Idempotency.destroy({ where: { createdAt: { [Op.lt]: now - idempotencyLifeMs } } })

@@ -1,3 +1,4 @@
+import { dayMs } from '@selvrin/core'
 import type { ChartRow, Vessel } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { newLabelCodes } from '../label/codes'
@@ -7,7 +8,7 @@ import { members, technicians } from './people'
 import { demoShelves } from './seasonFacts'
 import { demoChart, demoDevices, demoJars, demoPattern, demoVessels } from './stock'
 
-const day = 86_400_000
+const day = dayMs
 
 export async function people(db: Database, passwordHash: string, today: number): Promise<string[]> {
   const rows = [...technicians, ...members].map(({ name, login }, i) => {

@@ -1,4 +1,4 @@
-import { carryOutMl, dilute, markOf, planFor, usesAtEnd, usesAtStart, type Family } from '@selvrin/core'
+import { carryOutMl, dilute, gravest, markOf, planFor, usesAtEnd, usesAtStart, type Family } from '@selvrin/core'
 import type { Bottle, ChartRow, PlanRequest, Vessel } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { demoFormulas } from './formulas'
@@ -118,7 +118,7 @@ export function playSeason(
   function retireWorn(at: number): void {
     for (const bottle of bottles) {
       if (bottle.retiredAt !== null || bottle.madeAt >= at) continue
-      const worst = stateOf(bottle, at).findings.find((finding) => finding.severity === 'error')
+      const worst = gravest({ retiredAt: null, state: stateOf(bottle, at) })
       if (!worst) continue
       bottle.retiredAt = at
       bottle.retiredWhy = worst.message

@@ -103,7 +103,7 @@ export function seasonBook() {
       note: judgement.reason,
       proofId: id,
       // nobody asks for what was due in the past again
-      test: { ...testMarkOf(kind, reading, judgement, fresh ? null : (reference?.from ?? null), at), againAt: null },
+      test: { ...testMarkOf(kind, reading, judgement, fresh ? null : (reference?.from ?? null), { at, zone: 'UTC' }), againAt: null },
     })
   }
 

@@ -1,6 +1,7 @@
+import { dayMs } from '@selvrin/core'
 import type { FormulaUse, TestKind } from '@selvrin/core'
 
-export const day = 86_400_000
+export const day = dayMs
 export const hour = 3_600_000
 /** That many days before, at an hour of the day (UTC). */
 export const hourOf = (today: number, daysAgo: number, at: number): number => Math.floor((today - daysAgo * day) / day) * day + at * hour

@@ -1,3 +1,4 @@
+import { dayMs } from '@selvrin/core'
 import type { Request } from 'express'
 import { Op } from 'sequelize'
 import { sha256 } from '../credential/password'
@@ -13,7 +14,7 @@ export interface Who {
 
 export const cookieName = 'selvrin'
 /** A session that nobody has used for so long is over. */
-const idleMs = 14 * 86_400_000
+const idleMs = 14 * dayMs
 /** how exactly it is known when someone was there last */
 const seenEveryMs = 3_600_000
 

@@ -1,4 +1,4 @@
-import { chemicalOf } from '@selvrin/core'
+import { dayMs, chemicalOf } from '@selvrin/core'
 import { api, type ImportRow } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
 import { catalogueOf } from '../chemical/chemistry'
@@ -9,8 +9,6 @@ import { answers, type Handler } from '../http/route'
 import type { Database } from '../table/database'
 import { writeChart, writeFormulas, writeJars, writeShelves, writeTanks, type Rows, type Write } from './write'
 import { writeBottles, writeLedger, writeTests } from './writeLedger'
-
-const dayMs = 86_400_000
 
 type Writers = { [K in ImportRow['kind']]: (write: Write, rows: Rows<K>) => Promise<number> }
 /** Who writes rows of a kind; each answers how many it wrote. */

@@ -7,6 +7,7 @@ import { bottleById } from '../bottle/rows'
 import { notFound, Refusal } from '../house/refusal'
 import { newLabelCodes } from '../label/codes'
 import { takeCodes } from '../label/queries'
+import { zoneOf } from '../darkroom/zone'
 import { testMarkOf } from '../proof/judged'
 import { judgedOf } from '../proof/writing'
 import type { Database, Row } from '../table/database'
@@ -105,6 +106,7 @@ const readingOf = (body: Rows<'tests'>[number]['body']): Reading => ({
 /** Tests in the order of their time, judged anew against what is fresh here. Answers how many were written. */
 export async function writeTests({ db, by }: Write, rows: Rows<'tests'>): Promise<number> {
   await lockBottles(db, [...new Set(rows.map((row) => row.body.bottleId))])
+  const zone = await zoneOf(db)
   const here = await db.Proof.findAll({ attributes: ['id'], where: { id: rows.map((row) => row.id) }, raw: true })
   const known = new Set(here.map((one) => one.id))
   const wanted = rows.filter((row) => !known.has(row.id)).sort((a, b) => a.body.at - b.body.at)
@@ -116,7 +118,7 @@ export async function writeTests({ db, by }: Write, rows: Rows<'tests'>): Promis
     const { judgement, from } = await judgedOf(db, bottle, { kind, reading, fresh })
     const facts = { id, kind, bottleId, batchId: bottle.batchId, fresh, reading, judgement, rollsPerL: bottle.state.rollsPerL, note }
     await db.Proof.create({ ...facts, at, byPerson: by }, { returning: false })
-    const test = testMarkOf(kind, reading, judgement, from, at)
+    const test = testMarkOf(kind, reading, judgement, from, { at, zone })
     await writeEntry(db, { id: uuid(), bottleId, kind: 'test', at, by, ml: 0, proofId: id, note: judgement.reason, test })
   }
   return wanted.length

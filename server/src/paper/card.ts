@@ -1,7 +1,7 @@
 import {
   asTaken,
   byGravity,
-  cautions,
+  cautionsOf,
   checkFormula,
   chemicalOf,
   linesOf,
@@ -121,10 +121,7 @@ function closing(doc: Page, from: number, formula: Formula, catalogue: Catalogue
     .sort(byGravity)
     .filter((one) => one.severity !== 'advice'))
     say(`${finding.step === undefined ? '' : `Step ${finding.step + 1}: `}${finding.message}`, 'bold')
-  const byWord = new Map<string, Set<string>>()
-  for (const line of linesOf(formula, catalogue))
-    for (const word of cautions(line.chemical)) byWord.set(word, (byWord.get(word) ?? new Set()).add(line.chemical.name))
-  for (const [word, names] of byWord) say(`${word} (${[...names].join(', ')}).`)
+  for (const { words, names } of cautionsOf(formula, catalogue)) say(`${words} (${names.join(', ')}).`)
   say(
     'Gloves, eye protection, apron; air on; away from film and paper. The supplier’s safety sheet decides. Skin or eye: water for 15 to 20 minutes, and call.',
   )

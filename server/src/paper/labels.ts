@@ -1,4 +1,4 @@
-import { hazardLabel, showMass, showParts, showVolume, type Chemical } from '@selvrin/core'
+import { goodUntil, labelHazards, rollsOfFull, showMass, showParts, showVolume, type Chemical } from '@selvrin/core'
 import type { Bottle, Jar, LabelSheet } from '@selvrin/core/contract'
 import { finished, lines, mark, mm, newDocument, oneLine, qr, type Page } from './page'
 
@@ -43,43 +43,11 @@ export interface LabelContent {
 const date = (at: number, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: zone }).format(at)
 
-/** Signal word and the worst statements, short enough for a label. */
-function hazardLine(of: Pick<Chemical, 'statements'>): string[] {
-  const { signal, statements } = hazardLabel(of)
-  const rank = [
-    'H300',
-    'H310',
-    'H314',
-    'H330',
-    'H331',
-    'H301',
-    'H311',
-    'H350',
-    'H340',
-    'H360',
-    'H318',
-    'H334',
-    'H351',
-    'H341',
-    'H361',
-    'H317',
-    'EUH032',
-    'EUH031',
-    'H302',
-    'H319',
-    'H315',
-  ]
-  const worst = rank.flatMap((code) => statements.find((statement) => statement.code === code)?.words ?? []).slice(0, 2)
-  if (signal === null && worst.length === 0) return ['See the supplier’s safety sheets']
-  return worst.map((words, i) => (i === 0 && signal !== null ? `${signal}: ${words}` : words))
-}
-
 /** A bottle's label as of `at` (ms): good until what the shelf itself forecasts on that day, hazards of what is in it at its strength. */
 export function bottleLabel(bottle: Bottle, hazards: Pick<Chemical, 'statements'>, at: number, zone: string, origin: string): LabelContent {
-  const { state, use } = bottle
-  const until = state.daysLeft === null ? null : at + state.daysLeft * 86_400_000
-  const rolls = use.school === 'counted' && use.capacityRollsPerL !== null ? Math.floor((use.capacityRollsPerL * bottle.sizeMl) / 1000) : 0
-  const counted = bottle.parts !== null || use.dilutions.some((parts) => parts.length === 1)
+  const { state } = bottle
+  const until = goodUntil(state, at)
+  const rolls = rollsOfFull(bottle) ?? 0
   return {
     head: bottle.label,
     family: bottle.family,
@@ -89,10 +57,10 @@ export function bottleLabel(bottle: Bottle, hazards: Pick<Chemical, 'statements'
       until === null ? 'good until: not known' : `good until ${date(until, zone)} (as of ${date(at, zone)})`,
       `mixed ${date(bottle.madeAt, zone)}, ${bottle.madeBy}`,
       `${showParts(bottle.parts)}, ${showVolume(bottle.sizeMl)}`,
-      ...(rolls > 0 && counted ? [`for ${rolls} rolls`] : []),
+      ...(rolls > 0 ? [`for ${rolls} rolls`] : []),
     ],
-    hazard: hazardLine(hazards),
-    ticks: counted ? Math.min(rolls, 30) : 0,
+    hazard: labelHazards(hazards),
+    ticks: Math.min(rolls, 30),
     code: bottle.code,
     url: `${origin}/b/${bottle.code}`,
   }
@@ -104,7 +72,7 @@ export function jarLabel(jar: Jar, chemical: Chemical, zone: string, origin: str
     family: null,
     name: [jar.lot && `lot ${jar.lot}`, jar.place].filter(Boolean).join(', '),
     lines: [`${showMass(jar.grams)} when printed`, jar.openedAt === null ? 'opened: ____________' : `opened ${date(jar.openedAt, zone)}`],
-    hazard: hazardLine(chemical),
+    hazard: labelHazards(chemical),
     ticks: 0,
     code: jar.code,
     url: `${origin}/b/${jar.code}`,

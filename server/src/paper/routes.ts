@@ -1,6 +1,7 @@
 import { asOnShelf, chemicalOf, inManner, mixtureStatements, perLitre, scaleFormula, type Catalogue, type Chemical } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import type { Request } from 'express'
+import { zoneOf } from '../darkroom/zone'
 import { contentsOf } from '../bottle/contents'
 import { bottlesById } from '../bottle/rows'
 import { catalogueOf } from '../chemical/chemistry'
@@ -30,7 +31,7 @@ const labels: Handler<typeof api.print.labels> = async ({ db, query, who, now, r
   const manner = await meOf(db, who.id)
   const wanted = [...(query.bottles ?? []), ...(query.jars ?? [])]
   if (wanted.length === 0) throw new Refusal(422, 'nothing', 'Say which bottles or jars to print labels for.')
-  const zone = (await db.Darkroom.findOne({ attributes: ['zone'] }))?.zone ?? 'UTC'
+  const zone = await zoneOf(db)
   const bottles = await bottlesById(db, query.bottles ?? [], now)
   const jars = await jarsWithSums(db, { ids: query.jars ?? [], after: null, limit: null })
   const origin = originOf(request)

@@ -1,10 +1,11 @@
+import { dayMs } from '@selvrin/core'
 import type { api } from '@selvrin/core/contract'
 import { newCode, sha256 } from '../credential/password'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
 import { personRow } from './rows'
 
-const codeLifeMs = 7 * 86_400_000
+const codeLifeMs = 7 * dayMs
 
 /** A fresh one-time code, shown this once. */
 async function giveCode(db: Database, personId: string, now: number) {

@@ -1,6 +1,4 @@
-import { comparedReading, judge, type Judgement, type Reading, type Reference, type TestKind, type TestMark } from '@selvrin/core'
-
-const dayMs = 86_400_000
+import { comparedReading, inDays, judge, type Judgement, type Reading, type Reference, type TestKind, type TestMark } from '@selvrin/core'
 
 /** What a fresh batch's own reading says: it is the reference from now on, and sets the fixing time where it is a clearing time. */
 export function freshJudgement(kind: TestKind, reading: Reading): Judgement {
@@ -22,7 +20,7 @@ export const testMarkOf = (
   reading: Reading,
   judgement: Judgement,
   from: Reference['from'] | null,
-  at: number,
+  { at, zone }: { at: number; zone: string },
 ): TestMark => ({
   kind,
   verdict: judgement.verdict,
@@ -35,6 +33,6 @@ export const testMarkOf = (
     ? { clearing: { seconds: reading.value, celsius: reading.celsius ?? null, slow: reading.slowClearing ?? true } }
     : {}),
   fixS: judgement.fixS,
-  againAt: judgement.againDays === null ? null : at + judgement.againDays * dayMs,
+  againAt: judgement.againDays === null ? null : inDays(at, judgement.againDays, zone),
   overruled: null,
 })

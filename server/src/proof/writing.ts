@@ -14,6 +14,7 @@ import { v7 as uuid } from 'uuid'
 import { lockBottles, writeEntry } from '../bottle/ledger'
 import { bottleById, bottlePage } from '../bottle/rows'
 import { afterFailure } from '../film/consequences'
+import { zoneOf } from '../darkroom/zone'
 import { rollRow } from '../film/rows'
 import { readPicture } from '../http/picture'
 import { Refusal } from '../house/refusal'
@@ -80,7 +81,7 @@ export const writeTest: Handler<typeof api.proof.write> = async (call) => {
   if (body.picture && kept)
     await db.ProofPicture.create({ ...kept, proofId: id, name: body.picture.name, marks: body.picture.marks }, { returning: false })
   if (bottle) {
-    const test = testMarkOf(kind, reading, judgement, from, now)
+    const test = testMarkOf(kind, reading, judgement, from, { at: now, zone: await zoneOf(db) })
     const line = { id: uuid(), bottleId: bottle.id, kind: 'test' as const, at: now, by: who.id, ml: 0 }
     await writeEntry(db, { ...line, test, proofId: id, note: judgement.reason })
   }

@@ -1,10 +1,11 @@
+import { dayMs } from '@selvrin/core'
 import type { Request, Response } from 'express'
 import { Op } from 'sequelize'
 import { newToken, sha256 } from '../credential/password'
 import type { House } from '../house/house'
 import { cookieName } from '../http/who'
 
-const lifeMs = 30 * 86_400_000
+const lifeMs = 30 * dayMs
 
 /** Signs a person in: a new session and its cookie, `Secure` exactly when the request came by https. */
 export async function openSession({ db }: House, request: Request, response: Response, personId: string, now: number): Promise<void> {

@@ -1,4 +1,5 @@
-import type { ConsumptionRow, WasteRow } from '@selvrin/core/contract'
+import type { UsedUp } from '@selvrin/core'
+import type { WasteRow } from '@selvrin/core/contract'
 import type { Database } from '../table/database'
 
 /** What was poured away and not taken back, newest first; those of `ids`, or a page. SQL because a page begins behind a pair of time and id. */
@@ -25,20 +26,19 @@ export const usedSince = (
     asked,
   )
 
-/** What finished bottles really used up, in ml of stock, for the rolls that went through; and what single runs drew to use once. SQL for sums over whole ledgers. */
-export const consumptionOf = (db: Database): Promise<ConsumptionRow[]> =>
-  db.query<ConsumptionRow>(
+/** What finished bottles really used up for the rolls that went through, by the strength they were at; and what single runs drew to use once. SQL for sums over whole ledgers. */
+export const usedUp = (db: Database): Promise<UsedUp[]> =>
+  db.query<UsedUp>(
     `with lines as (
-       select e.*, v.formula_id, coalesce(b.own_use ->> 'school', v.body -> 'use' ->> 'school') as school, b.retired_at,
-         case when b.parts is null then 1 else b.parts[1] / (select sum(part) from unnest(b.parts) as part) end as share
+       select e.*, v.formula_id, coalesce(b.own_use ->> 'school', v.body -> 'use' ->> 'school') as school, b.retired_at, b.parts
        from bottle_entry e join bottle b on b.id = e.bottle_id join formula_version v on v.id = b.formula_version_id
        where e.reverses is null and not exists (select from bottle_entry x where x.reverses = e.id)
      ), once as (
-       select formula_id, 'one-shot' as school, sum(-l.ml * share) as ml, sum(coalesce((r.plan ->> 'rolls')::numeric, 0)) as rolls
-       from lines l join run r on r.id = l.run_id and r.state = 'done' where l.kind = 'dilute-out' group by formula_id
+       select formula_id, 'one-shot' as school, parts, sum(-l.ml) as ml, sum(coalesce((r.plan ->> 'rolls')::numeric, 0)) as rolls
+       from lines l join run r on r.id = l.run_id and r.state = 'done' where l.kind = 'dilute-out' group by formula_id, parts
      ), again as (
-       select formula_id, school, sum(case when kind in ('fill', 'top-up', 'replenish', 'dilute-out', 'decant') then ml * share else 0 end) as ml, sum((select coalesce(sum((one ->> 'equivalents')::numeric), 0) from jsonb_array_elements(throughput) as one)) as rolls
-       from lines where school <> 'one-shot' and retired_at is not null group by formula_id, school
+       select formula_id, school, parts, sum(case when kind in ('fill', 'top-up', 'replenish', 'dilute-out', 'decant') then ml else 0 end) as ml, sum((select coalesce(sum((one ->> 'equivalents')::numeric), 0) from jsonb_array_elements(throughput) as one)) as rolls
+       from lines where school <> 'one-shot' and retired_at is not null group by formula_id, school, parts
      )
-     select formula_id as "formulaId", school, ml, rolls from (select * from once union all select * from again) as used where rolls > 0 and ml > 0`,
+     select formula_id as "formulaId", school, parts, ml, rolls from (select * from once union all select * from again) as used`,
   )

@@ -1,9 +1,10 @@
+import { consumptionOf } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
 import { asSeen, destroySeen } from '../http/changing'
 import { pageOf } from '../http/page'
 import { answers, type Handler } from '../http/route'
-import { consumptionOf, wasteRows } from './queries'
+import { usedUp, wasteRows } from './queries'
 import { addShelf, changeShelf, shelfById } from './shelves'
 import { suppliesOf } from './supply'
 import { changeAll } from '../table/all'
@@ -25,7 +26,7 @@ export const shelfRoutes = [
   answers(api.shelf.add, ({ db, body }) => addShelf(db, body)),
   answers(api.shelf.change, ({ db, params, body, who, now }) => changeShelf(db, { id: params.id, ...body }, { by: who.id, now })),
   answers(api.shelf.remove, removeShelf),
-  answers(api.shelf.supply, async ({ db, now }) => ({ supplies: await suppliesOf(db, now), consumption: await consumptionOf(db) })),
+  answers(api.shelf.supply, async ({ db, now }) => ({ supplies: await suppliesOf(db, now), consumption: consumptionOf(await usedUp(db)) })),
   answers(api.shelf.waste, async ({ db, query }) =>
     pageOf(await wasteRows(db, { ids: null, after: query.after ?? null, limit: query.limit + 1 }), query.limit),
   ),

@@ -1,10 +1,10 @@
-import { mayBeUsed, supplyOf } from '@selvrin/core'
+import { dayMs, mayBeUsed, supplyOf } from '@selvrin/core'
 import type { Bottle, SupplyRow } from '@selvrin/core/contract'
 import { bottleList, bottlesById } from '../bottle/rows'
+import { zoneOf } from '../darkroom/zone'
 import type { Database } from '../table/database'
 import { usedSince } from './queries'
 
-const dayMs = 86_400_000
 /** The recent rate is taken over so many days. */
 const rateDays = 28
 const mostBottles = 2000
@@ -21,12 +21,13 @@ export async function suppliesOf(db: Database, now: number, formulaIds: string[]
   const bottles = await standing(db, formulaIds, now)
   const recent = await usedSince(db, { since: now - rateDays * dayMs, formulaIds })
   const planned = await plannedRolls(db, now)
+  const when = { now, zone: await zoneOf(db) }
   const formulas = new Map<string, Bottle[]>()
   for (const bottle of bottles) formulas.set(bottle.formulaId, [...(formulas.get(bottle.formulaId) ?? []), bottle])
   const rateOf = (formulaId: string): number => (recent.find((one) => one.formulaId === formulaId)?.rolls ?? 0) / rateDays
   const supplies = [...formulas].flatMap(([formulaId, mine]) => {
     const wanted = planned.filter((one) => one.formulaId === formulaId)
-    return supplyRow(mine, rateOf(formulaId), wanted, now)
+    return supplyRow(mine, rateOf(formulaId), wanted, when)
   })
   // what was used lately and has no bottle any more is wanted today
   const gone = recent.filter((one) => one.rolls > 0 && !formulas.has(one.formulaId)).map((one) => one.formulaId)
@@ -58,7 +59,7 @@ async function standing(db: Database, formulaIds: string[] | null, now: number):
 }
 
 /** None where no bottle of it has a count. */
-function supplyRow(mine: Bottle[], rollsPerDay: number, wanted: Wanted[], now: number): SupplyRow[] {
+function supplyRow(mine: Bottle[], rollsPerDay: number, wanted: Wanted[], { now, zone }: { now: number; zone: string }): SupplyRow[] {
   const [first] = mine
   if (!first || mine.every((bottle) => bottle.state.rollsLeft === null)) return []
   const able = mine.filter((bottle) => bottle.state.rollsLeft !== null && mayBeUsed(bottle))
@@ -71,7 +72,7 @@ function supplyRow(mine: Bottle[], rollsPerDay: number, wanted: Wanted[], now: n
     daysLeft,
   }))
   const plannedRolls = wanted.reduce((sum, one) => sum + one.rolls, 0)
-  return [{ formulaId, name, family, rollsPerDay, plannedRolls, ...supplyOf(bottles, rollsPerDay, wanted, now) }]
+  return [{ formulaId, name, family, rollsPerDay, plannedRolls, ...supplyOf(bottles, rollsPerDay, wanted, now, zone) }]
 }
 
 async function namesOf(db: Database, formulaIds: string[]): Promise<Pick<SupplyRow, 'formulaId' | 'name' | 'family'>[]> {

@@ -1,5 +1,6 @@
 import { api, type LiveEvent } from '@selvrin/core/contract'
 import { reactive } from 'vue'
+import { by } from './patch'
 import type { listStore as ListStore } from './rows'
 
 type Listener = (event: LiveEvent | 'all') => void
@@ -7,7 +8,7 @@ const listeners = new Set<Listener>()
 const asked: string[] = []
 let answer: (url: string) => Promise<unknown>
 jest.mock('./live', () => ({
-  connected: { value: true },
+  connected: jest.requireActual<{ ref: (value: boolean) => object }>('vue').ref(true),
   onChange: (listener: Listener) => (listeners.add(listener), () => listeners.delete(listener)),
 }))
 
@@ -18,7 +19,8 @@ const { listStore } = jest.requireActual<{ listStore: typeof ListStore }>('./row
 const page = (rows: { id: string }[], after: string | null = null) =>
   Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve({ rows, after }) })
 const tell = (event: LiveEvent | 'all') => listeners.forEach((listener) => listener(event))
-const jars = () => listStore('jars under test', api.jar.list, ['jar'])()
+const moment = () => new Promise((resolve) => setTimeout(resolve, 30))
+const jars = () => listStore('jars under test', api.jar.list, { subject: 'jar', order: by((row) => row.id), askedAfter: ['rule'] })()
 
 beforeEach(() => {
   listeners.clear()
@@ -37,12 +39,35 @@ test('fetches every page of the list, once, however many ask', async () => {
   expect(asked).toEqual(['/api/jars', '/api/jars?after=b'])
 })
 
-test('fetches again when one of its subjects changed, once for many changes, and not for others', async () => {
+test('takes a row that was told into its place, and asks for nothing', async () => {
+  const store = jars()
+  await store.load()
+  tell({ subject: 'jar', id: 'b', version: 1, row: { id: 'b' } })
+  tell({ subject: 'jar', id: 'a', version: null, row: null })
+  tell({ subject: 'bottle', id: 'c', version: 1, row: { id: 'c' } })
+  await moment()
+  expect([store.rows.map((row) => row.id), asked.length]).toEqual([['b'], 1])
+})
+
+test('a row told while the list is under way is not undone by an answer that is older', async () => {
+  const store = jars()
+  let come: (page: unknown) => void = () => undefined
+  answer = () => new Promise((resolve) => (come = resolve))
+  const loading = store.load()
+  await Promise.resolve()
+  tell({ subject: 'jar', id: 'a', version: 2, row: { id: 'a', lot: 'new' } })
+  await moment()
+  come(await page([{ id: 'a' }]))
+  await loading
+  expect(store.rows).toEqual([{ id: 'a', lot: 'new' }])
+})
+
+test('fetches again when a change comes without its row, once for many, and not for others', async () => {
   jest.useFakeTimers()
   const store = jars()
   await store.load()
   tell({ subject: 'bottle', id: 'x', version: 1 })
-  for (const id of ['a', 'b', 'c']) tell({ subject: 'jar', id, version: 2 })
+  for (const id of ['a', 'b', 'c']) tell({ subject: 'rule', id, version: 2, row: { id } })
   answer = () => page([{ id: 'new' }])
   await jest.advanceTimersByTimeAsync(500)
   expect([asked.length, store.rows.map((row) => row.id)]).toEqual([2, ['new']])

@@ -6,16 +6,17 @@ import { useAction } from '../api/useAction'
 import ProblemLine from '../fields/ProblemLine.vue'
 import WaitFor from '../fields/WaitFor.vue'
 import { useSession } from '../session/store'
-import { useBottles, useChart, useFormulas, useJars, usePeople, useVessels } from '../stores'
+import { useChart, useFormulas, useJars, usePeople, useVessels } from '../stores'
 
 /** An empty house is led: what there is to do until all is done or left out, whole until the first bottle stands, in one line from then on. */
+const { begun } = defineProps<{ /** a bottle stands here, or stood here once */ begun: boolean }>()
 const session = useSession()
-const [people, vessels, formulas, jars, chart, bottles] = [usePeople(), useVessels(), useFormulas(), useJars(), useChart(), useBottles()]
-const whole = computed(() => bottles.rows.length === 0)
+const [people, vessels, formulas, jars, chart] = [usePeople(), useVessels(), useFormulas(), useJars(), useChart()]
+const whole = computed(() => !begun)
 const shown = ref(false)
 /** nothing is said to be open before it is known what there is */
 const known = computed(() => lists.every((list) => list.loaded))
-const lists = [people, vessels, formulas, jars, chart, bottles]
+const lists = [people, vessels, formulas, jars, chart]
 onMounted(() => void Promise.all(lists.map((list) => list.load())))
 const skipped = computed(() => session.darkroom?.leftOut ?? [])
 const { busy, problem, act } = useAction({ keeps: false })
@@ -61,7 +62,7 @@ const steps = computed(() => [
     done: jars.rows.length > 0,
   },
   { key: 'chart', name: 'Begin the wall chart', why: 'a film, a developer, a time', to: '/tanks/chart', done: chart.rows.length > 0 },
-  { key: 'mix', name: 'Mix the first bottle', why: 'it will stand here with its label', to: '/scales', done: bottles.rows.length > 0 },
+  { key: 'mix', name: 'Mix the first bottle', why: 'it will stand here with its label', to: '/scales', done: begun },
 ])
 const open = computed(() => steps.value.filter((step) => !step.done && !skipped.value.includes(step.key)))
 const next = computed(() => open.value[0])

@@ -5,7 +5,7 @@ import { GridComponent, MarkLineComponent } from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import { computed, useTemplateRef } from 'vue'
-import { guideOf } from '@selvrin/core'
+import { dayMs, guideOf } from '@selvrin/core'
 import { chartStyle } from '../chart/style'
 import { useChart } from '../chart/useChart'
 import { lifeShares } from './lifeWords'
@@ -46,7 +46,7 @@ function option(): Record<string, unknown> {
     grid: { left: 52, right: 20, top: 20, bottom: 34 },
     xAxis: {
       type: 'time',
-      minInterval: 86_400_000,
+      minInterval: dayMs,
       ...axis,
       splitLine: { show: false },
       axisLabel: { ...text, hideOverlap: true, formatter: (value: number) => showDay(value, zone) },

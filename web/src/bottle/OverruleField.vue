@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { reasonAgainst } from '@selvrin/core'
 import { computed } from 'vue'
 import type { Bottle } from '@selvrin/core/contract'
 import TextField from '../fields/TextField.vue'
@@ -8,7 +9,7 @@ const show = useShow()
 /** A bottle that should not be used asks for a technician's reason, which stays on the record. */
 const { bottle } = defineProps<{ bottle: Bottle }>()
 const model = defineModel<string>({ required: true })
-const against = computed(() => bottle.state.findings.find((finding) => finding.severity === 'error' && finding.rule !== 'bottle-empty'))
+const against = computed(() => reasonAgainst(bottle))
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { gravest } from '@selvrin/core'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { ref } from 'vue'
 import { call } from '../api/call'
@@ -13,7 +14,7 @@ const { bottle, sink = false, why = '' } = defineProps<{ bottle: Bottle; sink?: 
 const emit = defineEmits<{ close: []; done: [] }>()
 const show = useShow()
 const { busy, problem, act } = useAction()
-const reason = ref(why || (bottle.state.findings.find((finding) => finding.severity === 'error')?.message ?? ''))
+const reason = ref(why || (gravest(bottle)?.message ?? ''))
 const discard = ref(sink)
 async function retire(): Promise<void> {
   const good = await act(() =>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { familyNames, type Family } from '@selvrin/core'
+import { familyNames, isReused, mayBeUsed, takesPrints, type Family } from '@selvrin/core'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import { usePaged } from '../api/usePaged'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { counted, percent, showRollsLeft } from '../marks/words'
@@ -13,14 +14,13 @@ import NoticeList from '../notice/NoticeList.vue'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useBottles, useMixes, useRuns, useShelves } from '../stores'
-import { isReused } from './bottleActions'
 import BottleVessel from './BottleVessel.vue'
 import RetirePanel from './RetirePanel.vue'
 import { flagOf, planksOf, pourFirst, withCode } from './shelfOrder'
 import { useSupply } from './supply'
 import { todoList } from './todo'
 import { useQuickUse } from './useQuickUse'
-import { paperBath, usualLoad } from './usualLoad'
+import { usualLoad } from './usualLoad'
 import { sink, useShelfDrag } from './useShelfDrag'
 import UndoNotice from '../fields/UndoNotice.vue'
 import WaitFor from '../fields/WaitFor.vue'
@@ -47,7 +47,15 @@ onMounted(() => {
 })
 
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
-const inUse = computed(() => bottles.rows.filter((bottle) => bottle.retiredAt === null))
+const inUse = computed(() => bottles.rows)
+/** Retired bottles are looked for where they are kept: when they are to be shown, by a label nobody has any more, or to know whether there ever was one. */
+const retired = usePaged(
+  api.bottle.retired,
+  () =>
+    code.value.trim() !== '' ? { find: code.value.trim() } : withRetired.value || (bottles.loaded && bottles.rows.length === 0) ? {} : null,
+  { subject: 'bottle', holds: (bottle) => bottle.retiredAt !== null },
+)
+const begun = computed(() => inUse.value.length > 0 || !retired.loaded.value || retired.rows.value.length > 0)
 const families = computed(() => [
   { value: 'all', name: 'All families' },
   ...[...new Set(inUse.value.map((bottle) => bottle.family))].map((value) => ({
@@ -55,10 +63,10 @@ const families = computed(() => [
     name: familyNames[value as Family],
   })),
 ])
-const shown = computed(() =>
-  withCode(withRetired.value || code.value.trim() !== '' ? bottles.rows : inUse.value, code.value).filter(
-    (bottle) => family.value === 'all' || bottle.family === family.value,
-  ),
+const ofFamily = (bottle: Bottle) => family.value === 'all' || bottle.family === family.value
+const shown = computed(() => withCode(inUse.value, code.value).filter(ofFamily))
+const retiredShown = computed(() =>
+  withRetired.value || code.value.trim() !== '' ? withCode(retired.rows.value, code.value).filter(ofFamily) : [],
 )
 const planks = computed(() => planksOf(shown.value, shelves.rows))
 const first = computed(() => pourFirst(inUse.value))
@@ -69,16 +77,12 @@ const summary = computed(() => {
   return `${counted(inUse.value.length, 'bottle')} · ${showRollsLeft(left('film-developer'))} left in film developer, ${showRollsLeft(left('fixer'))} in fixer`
 })
 function openCode(): void {
-  const only = shown.value[0]
-  if (code.value.trim() !== '' && shown.value.length === 1 && only) void router.push(`/shelf/${only.id}`)
+  const [only, ...others] = [...shown.value, ...retiredShown.value]
+  if (code.value.trim() !== '' && others.length === 0 && only) void router.push(`/shelf/${only.id}`)
 }
 
 const quick = useQuickUse()
-const canTap = (bottle: Bottle) =>
-  session.isTechnician &&
-  isReused(bottle) &&
-  bottle.retiredAt === null &&
-  !bottle.state.findings.some((finding) => finding.severity === 'error')
+const canTap = (bottle: Bottle) => session.isTechnician && isReused(bottle) && mayBeUsed(bottle)
 
 const { problem, act } = useAction()
 const pouredAway = shallowRef<Bottle | null>(null)
@@ -89,8 +93,7 @@ const drag = useShelfDrag(root, (bottleId, target) => {
   if (target === sink) pouredAway.value = bottle
   else if (target !== '' && target !== bottle.shelfId)
     void act(async () => {
-      await call(api.bottle.move, { params: { id: bottleId }, body: { entryId: uuid(), shelfId: target } })
-      await bottles.load(true)
+      bottles.put(await call(api.bottle.move, { params: { id: bottleId }, body: { entryId: uuid(), shelfId: target } }))
     })
 })
 watch(
@@ -136,9 +139,9 @@ watch(
       <NoticeList v-if="!session.isTechnician" class="mb-4" />
       <ProblemLine :problem="problem || quick.problem.value" />
       <WaitFor :of="[bottles, shelves]" what="the bottles">
-        <FirstSteps v-if="session.isTechnician && (bottles.rows.length === 0 || session.session?.darkroom.kind === 'house')" />
+        <FirstSteps v-if="session.isTechnician && (!begun || session.session?.darkroom.kind === 'house')" :begun="begun" />
         <p v-if="inUse.length === 0" class="text-xl">The shelf is empty: bottles that are mixed or brought will stand here.</p>
-        <p v-else-if="shown.length === 0" class="text-xl">No bottle like that stands here.</p>
+        <p v-else-if="shown.length + retiredShown.length === 0 && !retired.busy.value" class="text-xl">No bottle like that stands here.</p>
         <section v-for="plank in planks" :key="plank.id" :aria-label="plank.name">
           <h2 class="flex items-baseline gap-3 pt-2 text-lg font-bold">
             {{ plank.name }}
@@ -156,10 +159,10 @@ watch(
                     v-if="canTap(bottle)"
                     class="min-h-11 w-full cursor-pointer rounded-sm border border-quiet bg-panel px-1 text-[15px] font-semibold disabled:text-quiet"
                     :disabled="quick.busy.value !== ''"
-                    :aria-label="`${bottle.label}: poured back, ${usualLoad} ${paperBath(bottle) ? 'prints' : 'rolls'}`"
+                    :aria-label="`${bottle.label}: poured back, ${usualLoad} ${takesPrints(bottle) ? 'prints' : 'rolls'}`"
                     @click="quick.pourBack(bottle)"
                   >
-                    <span aria-hidden="true">↩</span> back, {{ usualLoad }} {{ paperBath(bottle) ? 'prints' : 'rolls' }}
+                    <span aria-hidden="true">↩</span> back, {{ usualLoad }} {{ takesPrints(bottle) ? 'prints' : 'rolls' }}
                   </button>
                 </div>
               </li>
@@ -169,6 +172,16 @@ watch(
               <div v-if="session.isTechnician" class="min-h-13" />
             </li>
           </ul>
+        </section>
+        <section v-if="retiredShown.length > 0" aria-labelledby="retired">
+          <h2 id="retired" class="pt-2 text-lg font-bold">Retired</h2>
+          <ul class="flex flex-wrap items-end">
+            <li v-for="bottle in retiredShown" :key="bottle.id" class="grow">
+              <div class="plank px-2.5 pt-1"><BottleVessel :bottle="bottle" :zone="zone" :first="false" flag="" /></div>
+            </li>
+            <li class="min-w-4 grow-[1000]" aria-hidden="true"><div class="plank" /></li>
+          </ul>
+          <button v-if="retired.hasMore.value" class="button mt-4" :disabled="retired.busy.value" @click="retired.more()">Show more</button>
         </section>
         <div
           v-if="session.isTechnician && inUse.length > 0"
@@ -204,7 +217,7 @@ watch(
       @undo="quick.undo()"
       @close="quick.written.value = null"
     />
-    <RetirePanel v-if="pouredAway" :bottle="pouredAway" sink @close="pouredAway = null" @done="((pouredAway = null), bottles.load(true))" />
+    <RetirePanel v-if="pouredAway" :bottle="pouredAway" sink @close="pouredAway = null" @done="pouredAway = null" />
     <ShelvesPanel v-if="arranging" @close="arranging = false" />
   </div>
 </template>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { costPerRoll, type Formula, type RollCost } from '@selvrin/core'
-import { computed, onMounted } from 'vue'
+import { costPerRoll, stockPerRoll, type Formula, type RollCost } from '@selvrin/core'
+import type { LiveEvent, LiveRows } from '@selvrin/core/contract'
+import { computed, onBeforeUnmount, onMounted } from 'vue'
+import { onChange } from '../api/live'
 import { belowReorder, costOf, lackingFor, pricesFor } from '../chemical/chemistry'
 import { now } from '../clock'
 import { showMoney } from '../formula/missing'
@@ -18,6 +20,9 @@ const session = useSession()
 const show = useShow()
 const supply = useSupply()
 const [bottles, formulas, jars] = [useBottles(), useFormulas(), useJars()]
+// what a roll cost is known of a bottle when it is finished
+const finished = (event: LiveEvent) => event.subject === 'bottle' && (event.row as LiveRows['bottle'] | null)?.retiredAt != null
+onBeforeUnmount(onChange((event) => void (event !== 'all' && finished(event) && supply.load(true))))
 onMounted(() => void Promise.all([supply.load(true), bottles.load(), formulas.load(), jars.load()]))
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
 const soonDays = 14
@@ -62,16 +67,13 @@ const costs = computed(() => {
 /** The same roll by the formula's own figures: what used once at the least, or reused to its capacity, would come to. */
 function otherwise(id: string, perLitre: number | null): string {
   const use = formulas.rows.find((one) => one.id === id)?.body.use
-  if (!use) return ''
-  const reusedMl = use.capacityRollsPerL ? 1000 / use.capacityRollsPerL : 0
-  const ml = reusedMl || use.minConcentrateMlPerRoll
+  const perRoll = stockPerRoll(use)
+  if (!use || !perRoll) return ''
   const words =
-    reusedMl > 0
-      ? `reused to its ${use.capacityRollsPerL} rolls a litre, ${Math.round(reusedMl)} ml a roll`
-      : ml > 0
-        ? `used once, at least ${ml} ml a roll`
-        : ''
-  return words === '' ? '' : `By its formula, ${show.said(words)}${perLitre === null ? '' : `: ${money((perLitre * ml) / 1000)}`}.`
+    perRoll.because === 'capacity'
+      ? `reused to its ${use.capacityRollsPerL} rolls a litre, ${Math.round(perRoll.ml)} ml a roll`
+      : `used once, at least ${perRoll.ml} ml a roll`
+  return `By its formula, ${show.said(words)}${perLitre === null ? '' : `: ${money((perLitre * perRoll.ml) / 1000)}`}.`
 }
 const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?? 'EUR')
 </script>

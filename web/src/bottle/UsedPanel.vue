@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { carryOutMl, formats, rollEquivalents } from '@selvrin/core'
+import { carryOutMl, formats, rollEquivalents, usualFormat } from '@selvrin/core'
 import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -14,7 +14,7 @@ import TextField from '../fields/TextField.vue'
 import { showRolls } from '../marks/words'
 import { useShow } from '../session/useShow'
 import OverruleField from './OverruleField.vue'
-import { usualFormat, usualLoad } from './usualLoad'
+import { usualLoad } from './usualLoad'
 import { digits } from '../session/manner'
 
 /** What went through and was poured back: by format or by area, with its carry-out and what a pre-wet carried in. */
@@ -51,9 +51,8 @@ const load = computed(() => {
   if (format.value !== byArea)
     return { amount: rollEquivalents({ format: format.value, count: pieces }), carry: carryOutMl({ format: format.value, count: pieces }) }
   if (squareCm.value === null) return null
-  const amount = rollEquivalents({ areaCm2: squareCm.value * pieces })
-  // as much liquid clings to a square centimetre of it as to one of a sheet of its kind
-  return { amount, carry: amount * (formats[onPaper.value ? 'paper-8x10in' : '8x10in']?.carryOutMl ?? 0) }
+  const areaCm2 = squareCm.value * pieces
+  return { amount: rollEquivalents({ areaCm2 }), carry: carryOutMl({ areaCm2, paper: onPaper.value }) }
 })
 const paper = computed(() => (format.value === byArea ? onPaper.value : formats[format.value ?? '']?.paper === true))
 const carry = computed(() => carried.value ?? load.value?.carry ?? 0)

@@ -1,3 +1,4 @@
+import { isReused } from '@selvrin/core'
 import type { BottlePage } from '@selvrin/core/contract'
 
 export type Panel = 'dilute' | 'pour' | 'use' | 'decant' | 'replenish' | 'stand' | 'measure' | 'ph' | 'school' | 'pair' | 'wrong' | 'retire'
@@ -6,10 +7,6 @@ export interface Action {
   panel: Panel
   name: string
 }
-
-/** Liquid that is poured back as it is; a concentrate never is. */
-export const isReused = (bottle: Pick<BottlePage, 'use' | 'parts'>): boolean =>
-  bottle.use.school !== 'one-shot' && (bottle.parts !== null || bottle.use.dilutions.some((parts) => parts.length === 1))
 
 /** What can be done with a bottle now: the likeliest first, then the rest. */
 export function actionsOf(bottle: BottlePage): { first: Action[]; more: Action[] } {

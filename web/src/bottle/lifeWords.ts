@@ -1,3 +1,4 @@
+import { takesPrints } from '@selvrin/core'
 import type { Bottle } from '@selvrin/core/contract'
 import { counted, percent, showRollsLeft } from '../marks/words'
 import { figure } from '../session/manner'
@@ -17,15 +18,11 @@ const isEmpty = (bottle: Standing): boolean => bottle.state.volumeMl <= 0.5
 export const leftWords = (bottle: Standing): string =>
   bottle.retiredAt !== null ? 'Retired' : isEmpty(bottle) ? 'Empty' : `${percent(bottle.state.remaining)} left`
 
-/** Baths that prints go through, counted as prints of 8×10 in. */
-const forPrints = (bottle: Pick<Bottle, 'family' | 'use'>): boolean =>
-  bottle.family === 'print-developer' || bottle.use.fixes === 'rc-paper' || bottle.use.fixes === 'fibre-paper'
-
 /** What it is still good for, '12 rolls' or '40 prints'; nothing where it is not counted, empty, or past its time for another reason. */
 export function goodForWords(bottle: Standing & Pick<Bottle, 'family' | 'use'>): string {
   const { rollsLeft, remaining } = bottle.state
   if (rollsLeft === null || bottle.retiredAt !== null || isEmpty(bottle) || remaining === 0) return ''
-  if (!forPrints(bottle)) return showRollsLeft(rollsLeft)
+  if (!takesPrints(bottle)) return showRollsLeft(rollsLeft)
   const prints = rollsLeft >= 10 ? Math.floor(rollsLeft) : Math.floor(rollsLeft * 10) / 10
   return Number.isInteger(prints) ? counted(prints, 'print') : `${figure(prints)} prints`
 }

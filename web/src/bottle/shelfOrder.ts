@@ -1,4 +1,4 @@
-import { families, familyNames, orderOfUse, type Family } from '@selvrin/core'
+import { families, familyNames, mayBeUsed, pouredFirst, type Family } from '@selvrin/core'
 import type { Bottle, Shelf } from '@selvrin/core/contract'
 
 export interface ShelfGroup {
@@ -7,16 +7,13 @@ export interface ShelfGroup {
   bottles: Bottle[]
 }
 
-const usable = (bottle: Bottle): boolean =>
-  bottle.retiredAt === null && !bottle.state.findings.some((finding) => finding.severity === 'error')
-
-/** Bottles by family, in the order of use: the oldest that can serve first, retired ones last. */
+/** Bottles by family, in the order of use: those that may be used first, strength by strength. */
 export function shelfGroups(bottles: Bottle[]): ShelfGroup[] {
   const order = (a: Bottle, b: Bottle) =>
-    Number(!usable(a)) - Number(!usable(b)) ||
+    Number(!mayBeUsed(a)) - Number(!mayBeUsed(b)) ||
     a.name.localeCompare(b.name) ||
     Number(a.parts !== null) - Number(b.parts !== null) ||
-    a.madeAt - b.madeAt
+    pouredFirst(a, b)
   return families
     .map((family) => ({ family, name: familyNames[family], bottles: bottles.filter((bottle) => bottle.family === family).sort(order) }))
     .filter((group) => group.bottles.length > 0)
@@ -56,15 +53,11 @@ export function withCode(bottles: Bottle[], typed: string): Bottle[] {
 /** Ids of the bottles to pour first: the oldest open one of each formula and strength that has more than one. */
 export function pourFirst(bottles: Bottle[]): Set<string> {
   const kinds = new Map<string, Bottle[]>()
-  for (const bottle of bottles.filter(usable)) {
+  for (const bottle of bottles.filter(mayBeUsed)) {
     const kind = `${bottle.formulaId} ${bottle.parts?.join('+') ?? ''}`
     kinds.set(kind, [...(kinds.get(kind) ?? []), bottle])
   }
-  return new Set(
-    [...kinds.values()]
-      .filter((same) => same.length > 1)
-      .flatMap((same) => orderOfUse(same.map(({ id, madeAt, state }) => ({ id, madeAt, openedAt: state.openedAt })))[0]?.id ?? []),
-  )
+  return new Set([...kinds.values()].filter((same) => same.length > 1).flatMap((same) => same.sort(pouredFirst)[0]?.id ?? []))
 }
 
 const flags: Record<string, string> = {
@@ -84,8 +77,8 @@ const flags: Record<string, string> = {
 /** The word a bottle's flag says: its worst finding, or that a test is due. */
 export function flagOf(bottle: Bottle): string {
   if (bottle.retiredAt !== null) return ''
-  const worst = bottle.state.findings[0]
-  if (worst?.severity === 'error') return flags[worst.rule] ?? 'Do not use'
+  const [worst] = bottle.state.findings
+  if (!mayBeUsed(bottle)) return flags[worst?.rule ?? ''] ?? 'Do not use'
   if (bottle.due.length > 0) return bottle.due[0]?.why === 'reference' ? 'Take reference' : 'Test due'
   return flags[worst?.rule ?? ''] ?? ''
 }

@@ -1,19 +1,16 @@
-import { api, type ConsumptionRow, type SupplyRow } from '@selvrin/core/contract'
+import { api, type ConsumptionRow, type LiveRows, type SupplyRow } from '@selvrin/core/contract'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { call } from '../api/call'
 import { keepTrying } from '../api/keepTrying'
 import { onChange } from '../api/live'
 
-const settleMs = 400
-
-/** How long each formula's bottles last; asked again when a bottle or run changes, while someone looks. */
+/** How long each formula's bottles last: the server works out anew what a change can have changed, and tells it. */
 export const useSupply = defineStore('supply', () => {
   const supplies = shallowRef<SupplyRow[]>([])
   const consumption = shallowRef<ConsumptionRow[]>([])
   const loaded = ref(false)
   const problem = ref('')
-  let again = 0
   let turn = 0
   async function load(fresh = false): Promise<void> {
     if (loaded.value && !fresh) return
@@ -30,9 +27,12 @@ export const useSupply = defineStore('supply', () => {
     problem.value = ''
   }
   onChange((event) => {
-    if (!loaded.value || (event !== 'all' && event.subject !== 'bottle' && event.subject !== 'run')) return
-    clearTimeout(again)
-    again = window.setTimeout(() => void load(true), settleMs)
+    if (!loaded.value) return
+    if (event === 'all') return void load(true)
+    if (event.subject !== 'supply') return
+    const row = event.row as LiveRows['supply'] | null
+    const others = supplies.value.filter((one) => one.formulaId !== event.id)
+    supplies.value = row ? [...others, row] : others
   })
   function forget(): void {
     supplies.value = []

@@ -1,4 +1,4 @@
-import { showVolume } from '@selvrin/core'
+import { dayMs, gravest, isLast, mayBeUsed, showVolume } from '@selvrin/core'
 import type { Bottle, MixSummary, RunSummary, SupplyRow } from '@selvrin/core/contract'
 import { percent, showDate, showRollsLeft } from '../marks/words'
 
@@ -14,7 +14,6 @@ export interface Task {
 const most = 7
 /** A formula that runs out within so many days is to be mixed before. */
 const soonDays = 7
-const dayMs = 86_400_000
 
 /** What wants doing before the doors open, most pressing first. */
 export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummary[], supplies: SupplyRow[] = [], zone = 'UTC'): Task[] {
@@ -35,7 +34,7 @@ export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummar
       to: `/tanks/${run.id}`,
     }))
   const dead = bottles.flatMap((bottle) => {
-    const worst = bottle.state.findings.find((finding) => finding.severity === 'error')
+    const worst = gravest(bottle)
     return worst
       ? [
           {
@@ -48,17 +47,15 @@ export function todoList(bottles: Bottle[], mixes: MixSummary[], runs: RunSummar
         ]
       : []
   })
-  const tests = bottles
-    .filter((bottle) => !bottle.state.findings.some((finding) => finding.severity === 'error'))
-    .flatMap((bottle) =>
-      bottle.due.slice(0, 1).map((due) => ({
-        key: `test ${bottle.id}`,
-        what: `Test ${bottle.label}`,
-        short: `the test of ${bottle.label}`,
-        why: `${due.name}: ${due.says}.`,
-        to: `/proofs/${due.kind}/${bottle.id}`,
-      })),
-    )
+  const tests = bottles.filter(mayBeUsed).flatMap((bottle) =>
+    bottle.due.slice(0, 1).map((due) => ({
+      key: `test ${bottle.id}`,
+      what: `Test ${bottle.label}`,
+      short: `the test of ${bottle.label}`,
+      why: `${due.name}: ${due.says}.`,
+      to: `/proofs/${due.kind}/${bottle.id}`,
+    })),
+  )
   return [...clocks, ...open, ...dead, ...mixTasks(bottles, supplies, zone), ...tests].slice(0, most)
 }
 
@@ -76,17 +73,6 @@ export function mixTasks(bottles: Bottle[], supplies: SupplyRow[], zone: string,
   const named = new Set(low.map((task) => task.to))
   const out = runningOut(supplies, bottles, zone, withinDays).filter((task) => !named.has(task.to))
   return [...low, ...out]
-}
-
-/** Share of its life from which on a bottle can be counted on for an evening. */
-const enough = 0.35
-
-/** A bottle with little left, and none of the same formula that could take over. */
-function isLast(bottle: Bottle, all: Bottle[]): boolean {
-  const { remaining } = bottle.state
-  return (
-    remaining > 0 && remaining < enough && all.every((other) => other.formulaId !== bottle.formulaId || other.state.remaining <= remaining)
-  )
 }
 
 /** Formulas whose bottles will not last so many days, at the recent rate and with what is planned. */

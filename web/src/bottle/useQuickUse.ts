@@ -1,9 +1,9 @@
-import { carryOutMl } from '@selvrin/core'
+import { carryOutMl, takesPrints, usualFormat } from '@selvrin/core'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { ref } from 'vue'
 import { call, sentence } from '../api/call'
-import { paperBath, usualFormat, usualLoad } from './usualLoad'
+import { usualLoad } from './usualLoad'
 
 export interface Written {
   bottle: Bottle
@@ -23,7 +23,7 @@ export function useQuickUse() {
     busy.value = bottle.id
     problem.value = ''
     const entryId = uuid()
-    const paper = paperBath(bottle)
+    const paper = takesPrints(bottle)
     const carried = carryOutMl({ format: usualFormat(bottle), count: usualLoad })
     try {
       await call(api.bottle.pour, {

@@ -42,5 +42,6 @@ export const lackingFor = (formulas: Formula[], jars: Parameters<typeof core.lac
 export const mixState = (formula: Formula, finalMl: number, events: MixEvent[], secondCheck = false) =>
   core.mixState(formula, finalMl, events, secondCheck, current.value)
 export const whatGoesIn = (state: Parameters<typeof core.whatGoesIn>[0]) => core.whatGoesIn(state, current.value)
+export const cautionsOf = (formula: Formula) => core.cautionsOf(formula, current.value)
 export const safetyFirst = (formula: Formula) => core.safetyFirst(formula, current.value)
 export const containerAdvice = (formula: Formula) => core.containerAdvice(formula, current.value)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { exchangeKinds, writeFile, type ExchangeKind, type Present, type Understood } from '@selvrin/core'
-import type { ImportRow } from '@selvrin/core/contract'
+import type { Bottle, ImportRow } from '@selvrin/core/contract'
 import { proxy, wrap } from 'comlink'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import { useRoute } from 'vue-router'
@@ -10,8 +10,8 @@ import { now } from '../clock'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
-import { useBottles, useChart, useFormulas, useJars, useShelves, useVessels } from '../stores'
-import { everyLine, everyTest } from './everything'
+import { useChart, useFormulas, useJars, useShelves, useVessels } from '../stores'
+import { everyBottle, everyLine, everyTest } from './everything'
 import ProgressBar from './ProgressBar.vue'
 import type { ExchangeReading } from './understand.worker'
 import UnderstoodList from './UnderstoodList.vue'
@@ -23,12 +23,16 @@ const formulas = useFormulas()
 const jars = useJars()
 const chart = useChart()
 const { busy, problem, field, act } = useAction()
-const bottles = useBottles()
+/** retired ones as well: a file holds all */
+const bottles = shallowRef<Bottle[]>([])
 const shelves = useShelves()
 const vessels = useVessels()
 const load = (fresh = false) =>
-  Promise.all([formulas.load(fresh), jars.load(fresh), chart.load(fresh), bottles.load(fresh), shelves.load(fresh), vessels.load(fresh)])
-onMounted(() => void load())
+  Promise.all([
+    ...[formulas, jars, chart, shelves, vessels].map((list) => list.load(fresh)),
+    fresh || bottles.value.length === 0 ? everyBottle().then((rows) => (bottles.value = rows)) : undefined,
+  ])
+onMounted(() => void load().catch(() => undefined))
 
 const asked = route.query.kind
 const kind = ref<ExchangeKind | null>(exchangeKinds.find((one) => one === asked) ?? 'formulas')
@@ -47,7 +51,7 @@ const counts = computed((): Partial<Record<ExchangeKind, number>> => ({
   formulas: formulas.rows.length,
   jars: jars.rows.length,
   chart: chart.rows.length,
-  bottles: bottles.rows.length,
+  bottles: bottles.value.length,
   shelves: shelves.rows.length,
   tanks: vessels.rows.length,
 }))
@@ -55,16 +59,17 @@ const present = (): Present => ({
   formulas: formulas.rows,
   jars: jars.rows,
   chart: chart.rows,
-  bottles: bottles.rows,
+  bottles: bottles.value,
   shelves: shelves.rows,
   tanks: vessels.rows,
 })
 
 async function save(format: 'json' | 'csv'): Promise<void> {
   if (kind.value === null) return
-  await load()
   const all = present()
   const good = await act(async () => {
+    await load(true)
+    Object.assign(all, present())
     const told = (done: number) => (reading.value = { words: 'Fetching', done, of: done })
     if (kind.value === 'ledger') all.ledger = await everyLine(told)
     if (kind.value === 'tests') all.tests = await everyTest(told)

@@ -1,14 +1,18 @@
-import { api, type LedgerLine, type Proof } from '@selvrin/core/contract'
+import { api, type Bottle, type LedgerLine, type Proof } from '@selvrin/core/contract'
 import { call } from '../api/call'
 
 type Told = (done: number) => void
+interface Page<Row> {
+  rows: Row[]
+  after: string | null
+}
 
-/** Every line of every bottle's ledger, oldest first, page by page. */
-export async function everyLine(told: Told): Promise<LedgerLine[]> {
-  const all: LedgerLine[] = []
+/** Every row of a list, page by page. */
+async function everyRow<Row>(ask: (after: { after?: string }) => Promise<Page<Row>>, told: Told = () => undefined): Promise<Row[]> {
+  const all: Row[] = []
   let after: string | null = null
   do {
-    const page: { rows: LedgerLine[]; after: string | null } = await call(api.bottle.lines, { query: after === null ? {} : { after } })
+    const page: Page<Row> = await ask(after === null ? {} : { after })
     all.push(...page.rows)
     after = page.after
     told(all.length)
@@ -16,15 +20,9 @@ export async function everyLine(told: Told): Promise<LedgerLine[]> {
   return all
 }
 
-/** Every test of a bottle, newest first, page by page. */
-export async function everyTest(told: Told): Promise<Proof[]> {
-  const all: Proof[] = []
-  let after: string | null = null
-  do {
-    const page: { rows: Proof[]; after: string | null } = await call(api.proof.list, { query: after === null ? {} : { after } })
-    all.push(...page.rows)
-    after = page.after
-    told(all.length)
-  } while (after !== null)
-  return all
-}
+/** Every bottle, retired ones too. */
+export const everyBottle = (): Promise<Bottle[]> => everyRow((query) => call(api.bottle.list, { query: { ...query, retired: 'true' } }))
+/** Every line of every bottle's ledger, oldest first. */
+export const everyLine = (told: Told): Promise<LedgerLine[]> => everyRow((query) => call(api.bottle.lines, { query }), told)
+/** Every test of a bottle, newest first. */
+export const everyTest = (told: Told): Promise<Proof[]> => everyRow((query) => call(api.proof.list, { query }), told)

@@ -3,14 +3,15 @@ import { computed, useId } from 'vue'
 import { useRoute } from 'vue-router'
 import { useKept } from '../hand/useKept'
 
-/** A search over a list, kept while one looks at a hit and comes back. `count` is how many are shown, `of` how many there are. */
-const { kept, count, of } = defineProps<{ label: string; kept: string; count: number; of: number; what: string }>()
+/** A search over a list, kept while one looks at a hit and comes back. `count` is how many are shown; `of` how many there are, or whether there are `more`. */
+const { kept, count, of, more } = defineProps<{ label: string; kept: string; count: number; of?: number; more?: boolean; what: string }>()
 const model = defineModel<string>({ required: true })
 useKept(`find ${kept}`, model)
 // what the address asks for goes before what was kept
 const route = useRoute()
 if (typeof route.query.find === 'string') model.value = route.query.find
 const id = useId()
+const shown = computed(() => (of === undefined ? `${count}${more ? ' and more' : ''}` : `${count} of ${of}`))
 const searching = computed(() => model.value.trim() !== '')
 </script>
 
@@ -29,6 +30,6 @@ const searching = computed(() => model.value.trim() !== '')
         ✕
       </button>
     </span>
-    <p class="mt-1 text-quiet" role="status">{{ searching ? `${count} of ${of} ${what}` : '' }}</p>
+    <p class="mt-1 text-quiet" role="status">{{ searching ? `${shown} ${what}` : '' }}</p>
   </div>
 </template>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { cautions, heatFindings, houseDefault, scaleFormula, showParts, showTime, type Formula } from '@selvrin/core'
+import { heatFindings, houseDefault, scaleFormula, showParts, showTime, type Formula } from '@selvrin/core'
 import { api, type FormulaBatch, type FormulaVersion } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import {
+  cautionsOf,
   asOnShelf,
   asTaken,
   checkFormula,
@@ -134,13 +135,8 @@ const cost = computed(() => {
   const known = one.unpriced.length < new Set(lines.value.map((line) => line.chemical.id)).size
   return { ...one, known, batch: (one.perLitre * (wantedMl.value ?? body.value.finalMl)) / 1000 }
 })
-const hazards = computed(() => {
-  const byWord = new Map<string, string[]>()
-  // of what the shelf really gives
-  for (const line of scaled.value ? linesOf(asTaken(scaled.value, takings.value)) : [])
-    for (const word of cautions(line.chemical)) byWord.set(word, [...new Set([...(byWord.get(word) ?? []), line.chemical.name])])
-  return [...byWord].map(([word, names]) => ({ word, names: names.join(', ') }))
-})
+/** of what the shelf really gives */
+const hazards = computed(() => (scaled.value ? cautionsOf(asTaken(scaled.value, takings.value)) : []))
 const mass = (grams: number) => show.mass(grams)
 const volume = (ml: number) => show.volume(ml)
 const money = (amount: number) => showMoney(amount, session.darkroom?.currency ?? 'EUR')
@@ -278,8 +274,8 @@ async function bring(): Promise<void> {
         <section v-if="hazards.length > 0">
           <h2 class="mb-1 text-xl font-bold">Gloves, eyes, air</h2>
           <ul class="space-y-1">
-            <li v-for="hazard in hazards" :key="hazard.word">
-              {{ hazard.word }} <span class="text-quiet">({{ hazard.names }})</span>
+            <li v-for="hazard in hazards" :key="hazard.words">
+              {{ hazard.words }} <span class="text-quiet">({{ hazard.names.join(', ') }})</span>
             </li>
           </ul>
           <p class="mt-1 text-quiet">The supplier’s safety sheet decides.</p>

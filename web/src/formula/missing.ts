@@ -1,5 +1,5 @@
 import { manner } from '../session/manner'
-import { isStockFor, type Formula, type Line } from '@selvrin/core'
+import { isStockFor, mayBeUsed, type Formula, type Line } from '@selvrin/core'
 import { chemicalOf, shortages } from '../chemical/chemistry'
 import type { Bottle, FormulaRow, Jar } from '@selvrin/core/contract'
 
@@ -22,11 +22,6 @@ export const showMoney = (amount: number, currency: string): string =>
 export function stockFor(line: Line, formulas: FormulaRow[], bottles: Bottle[]): Bottle[] {
   const kinds = formulas.filter((row) => isStockFor({ id: row.id, ...row.body } as Formula, line))
   return bottles.filter(
-    (one) =>
-      one.retiredAt === null &&
-      one.parts === null &&
-      one.state.volumeMl > 0 &&
-      !one.state.findings.some((finding) => finding.severity === 'error') &&
-      kinds.some((kind) => kind.id === one.formulaId),
+    (one) => one.parts === null && one.state.volumeMl > 0 && mayBeUsed(one) && kinds.some((kind) => kind.id === one.formulaId),
   )
 }

@@ -1,7 +1,6 @@
+import { dayMs } from '@selvrin/core'
 import { now } from '../clock'
 import { digits } from '../session/manner'
-
-const days = 86_400_000
 
 const yearOf = (at: number, zone: string): string => new Intl.DateTimeFormat('en-GB', { year: 'numeric', timeZone: zone }).format(at)
 /** The year is said where it is another than today's. */
@@ -28,7 +27,7 @@ export function showSpan(spanDays: number): string {
   if (spanDays >= 1) return plural(Math.floor(spanDays), 'day')
   return spanDays * 24 >= 1 ? plural(Math.floor(spanDays * 24), 'hour') : plural(Math.max(1, Math.floor(spanDays * 1440)), 'minute')
 }
-export const daysBetween = (from: number, to: number): number => (to - from) / days
+export const daysBetween = (from: number, to: number): number => (to - from) / dayMs
 
 /** A term of ours inside a sentence; what begins otherwise than with one capital ('pH', 'EDTA') stays. Never for names people gave. */
 export const inSentence = (term: string): string => (/^[A-Z][a-z\s]/.test(term) ? term.charAt(0).toLowerCase() + term.slice(1) : term)

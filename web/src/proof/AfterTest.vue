@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { guideOf } from '@selvrin/core'
+import { guideOf, inDays } from '@selvrin/core'
 import { api, type BottlePage, type Proof, type Suspect } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -12,7 +12,6 @@ import { showDate } from '../marks/words'
 /** What follows from a test: carried out where it can be, offered where a hand is needed. */
 const { proof, suspects, bottle, zone } = defineProps<{ proof: Proof; suspects: Suspect[]; bottle: BottlePage; zone: string }>()
 const emit = defineEmits<{ retire: []; again: []; changed: [] }>()
-const dayMs = 86_400_000
 const { busy, problem, act } = useAction()
 const judgement = computed(() => proof.judgement)
 const against = computed(() => bottle.state.tests.find((one) => one.kind === proof.kind)?.failed ?? null)
@@ -37,7 +36,7 @@ async function overrule(): Promise<void> {
       </li>
       <li v-if="judgement.againDays === 0"><b>Test it again before the next run.</b></li>
       <li v-else-if="judgement.againDays !== null">
-        <b>To be tested again from {{ showDate(proof.at + judgement.againDays * dayMs, zone) }}.</b>
+        <b>To be tested again from {{ showDate(inDays(proof.at, judgement.againDays, zone), zone) }}.</b>
       </li>
       <li v-if="proof.fresh"><b>Kept as the reference of its batch.</b></li>
       <li v-if="bottle.retiredAt !== null">

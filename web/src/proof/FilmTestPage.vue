@@ -2,15 +2,15 @@
 import { guideOf, judge, testKinds, type TestKind } from '@selvrin/core'
 import { api, type Proof } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
 import { call } from '../api/call'
+import { usePaged } from '../api/usePaged'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
-import { useRolls } from '../stores'
 import GuideSteps from './GuideSteps.vue'
 import LookChoice from './LookChoice.vue'
 import TestHead from './TestHead.vue'
@@ -20,8 +20,7 @@ import { useTyped } from '../hand/typed'
 /** Is a finished film or print fixed, is it washed: the drop tests. */
 const route = useRoute()
 const session = useSession()
-const rolls = useRolls()
-onMounted(() => void rolls.load())
+const films = usePaged(api.run.rolls, () => ({}), { subject: 'roll', holds: () => true, atOnce: 60 })
 const { busy, problem, act } = useAction()
 const typing = useTyped()
 const kind = computed(() => testKinds.find((one) => one === route.params.kind && guideOf(one).of === 'film') as TestKind | undefined)
@@ -33,7 +32,7 @@ const look = ref<string | null>(null)
 const proofId = ref(uuid())
 const written = shallowRef<Proof | null>(null)
 const choices = computed(() =>
-  rolls.rows.slice(0, 60).map((roll) => ({
+  films.rows.value.map((roll) => ({
     value: roll.id,
     name: `${roll.film}, ${roll.member}`,
     detail: `run ${roll.runNumber ?? '–'}, ${showDate(roll.at, zone.value)}`,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { guideOf, guides, testsFor } from '@selvrin/core'
+import { mayBeTested, guideOf, guides, testsFor } from '@selvrin/core'
 import { api, type Proof } from '@selvrin/core/contract'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -37,7 +37,7 @@ const usable = computed(() => bottles.rows.filter((bottle) => bottle.retiredAt =
 const weight: Record<string, number> = { again: 0, unexpected: 1, share: 2, days: 3, reference: 4 }
 const due = computed(() =>
   usable.value
-    .filter((bottle) => !bottle.state.findings.some((finding) => finding.severity === 'error' && finding.rule !== 'bottle-failed'))
+    .filter(mayBeTested)
     .flatMap((bottle) => bottle.due.map((one) => ({ ...one, bottle })))
     .sort((a, b) => (weight[a.why] ?? 9) - (weight[b.why] ?? 9) || a.bottle.label.localeCompare(b.bottle.label, 'en', { numeric: true })),
 )

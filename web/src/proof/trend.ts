@@ -1,4 +1,13 @@
-import { comparedReading, forecastClearing, forecastReading, isTrend, leastSquares, type Forecast, type TestKind } from '@selvrin/core'
+import {
+  comparedReading,
+  forecastClearing,
+  forecastReading,
+  isTrend,
+  leastSquares,
+  limitOf,
+  type Forecast,
+  type TestKind,
+} from '@selvrin/core'
 import type { Bottle, Proof, ProofContext } from '@selvrin/core/contract'
 import { readingForm } from './readings'
 
@@ -26,33 +35,6 @@ const readingsOf = (proofs: Proof[], kind: TestKind): Reading[] =>
     })
     .sort((a, b) => a.x - b.x)
 
-/** Which way a kind runs, and where it ends. */
-function limitOf(
-  kind: TestKind,
-  readings: Reading[],
-  context: Pick<ProofContext, 'references' | 'silverLimitGPerL'>,
-): { at: number; name: string; towards: 'up' | 'down' } | null {
-  const fresh = context.references[kind]?.value ?? readings[0]?.y
-  if (fresh === undefined) return null
-  const falls = (readings.at(-1)?.y ?? fresh) < fresh
-  switch (kind) {
-    case 'clearing-time':
-      return readings[0] ? { at: 2 * readings[0].y, name: 'twice the fresh time', towards: 'up' } : null
-    case 'leader-black':
-      return { at: 2 * fresh, name: 'twice the fresh time', towards: 'up' }
-    case 'scrap-density':
-      return { at: 0.75 * fresh, name: '75 % of the fresh density', towards: 'down' }
-    case 'developer-ph':
-      return falls
-        ? { at: fresh - 0.3, name: '0.3 from fresh', towards: 'down' }
-        : { at: fresh + 0.3, name: '0.3 from fresh', towards: 'up' }
-    case 'silver-paper':
-      return context.silverLimitGPerL === null ? null : { at: context.silverLimitGPerL, name: 'its limit', towards: 'up' }
-    default:
-      return null
-  }
-}
-
 /** A bottle's readings of one kind against its use, the fit through them, and in words how many rolls it leaves. Null without two readings. */
 export function trendOf(
   kind: TestKind,
@@ -68,7 +50,11 @@ export function trendOf(
   const [first, last] = [readings[0], readings.at(-1)]
   if (!first || !last || readings.length < 2) return null
   const exponential = kind === 'clearing-time'
-  const limit = limitOf(kind, readings, context)
+  const limit = limitOf(
+    kind,
+    readings.map((one) => one.y),
+    { fresh: context.references[kind]?.value ?? null, silverLimitGPerL: context.silverLimitGPerL },
+  )
   const forecast: Forecast | null = exponential
     ? rising(readings)
     : limit &&

@@ -1,6 +1,9 @@
 <script setup lang="ts">
+import { api } from '@selvrin/core/contract'
 import { onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { call } from '../api/call'
+import { keepTrying } from '../api/keepTrying'
 import { useSession } from '../session/store'
 import { useBottles, useJars } from '../stores'
 
@@ -11,10 +14,19 @@ const session = useSession()
 const bottles = useBottles()
 const jars = useJars()
 const unknown = ref(false)
+const problem = ref('')
 const code = String(route.params.code).toUpperCase()
+/** A label outlives its bottle's use. */
+const retired = async () => {
+  const found = await keepTrying(
+    () => call(api.bottle.retired, { query: { find: code } }),
+    (said) => void (problem.value = said),
+  ).catch(() => null)
+  return found?.rows.find((row) => row.code === code)
+}
 onMounted(async () => {
   await Promise.all([bottles.load(), session.isTechnician ? jars.load() : undefined])
-  const bottle = bottles.rows.find((row) => row.code === code)
+  const bottle = bottles.rows.find((row) => row.code === code) ?? (await retired())
   const jar = jars.rows.find((row) => row.code === code)
   if (bottle) await router.replace(`/shelf/${bottle.id}`)
   else if (jar) await router.replace(`/formulary/jars/${jar.id}`)
@@ -28,6 +40,6 @@ onMounted(async () => {
       Nothing here carries the code <b class="font-mono">{{ code }}</b>{{ session.isTechnician ? '' : ' that members may see' }}.
       <RouterLink to="/shelf" class="link">To the shelf</RouterLink>
     </p>
-    <p v-else class="text-quiet" role="status">Looking for {{ code }} … {{ bottles.problem || jars.problem }}</p>
+    <p v-else class="text-quiet" role="status">Looking for {{ code }} … {{ problem || bottles.problem || jars.problem }}</p>
   </div>
 </template>

@@ -7,7 +7,9 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import { notTyped } from '../hand/typed'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
-import { useBottles, useChart, useFormulas, useJars, usePeople, useRolls, useRuns } from '../stores'
+import { api } from '@selvrin/core/contract'
+import { usePaged } from '../api/usePaged'
+import { useBottles, useChart, useFormulas, useJars, usePeople, useRuns } from '../stores'
 import { everything, hitsFor, type Hit } from './finder'
 
 /** Finds anything by any of its names, and does the commonest things on the spot. */
@@ -16,22 +18,33 @@ const router = useRouter()
 const session = useSession()
 const show = useShow()
 notTyped()
-const [bottles, formulas, jars, runs, rolls, people, chart] = [
-  useBottles(),
-  useFormulas(),
-  useJars(),
-  useRuns(),
-  useRolls(),
-  usePeople(),
-  useChart(),
-]
+const [bottles, formulas, jars, runs, people, chart] = [useBottles(), useFormulas(), useJars(), useRuns(), usePeople(), useChart()]
 const probe = useBench('thermometer')
 const quick = useQuickUse()
 const words = ref('')
 const chosen = ref(0)
 const atOnce = 8
-const lists = session.isTechnician ? [bottles, rolls, formulas, jars, runs, people, chart] : [bottles, rolls]
+const lists = session.isTechnician ? [bottles, formulas, jars, runs, people, chart] : [bottles]
 onMounted(() => void Promise.all(lists.map((list) => list.load())))
+
+/** what is over is looked through where it is kept */
+const sought = (technicians = false) =>
+  words.value.trim() === '' || (technicians && !session.isTechnician) ? null : { find: words.value.trim() }
+const retired = usePaged(api.bottle.retired, () => sought(), {
+  subject: 'bottle',
+  holds: (bottle) => bottle.retiredAt !== null,
+  atOnce: 20,
+})
+const past = usePaged(
+  api.run.list,
+  () => {
+    const asked = sought(true)
+    return asked && { ...asked, which: 'over' }
+  },
+  { subject: 'run', holds: (run) => run.endedAt !== null, atOnce: 20 },
+)
+const films = usePaged(api.run.rolls, () => sought(), { subject: 'roll', holds: () => false, atOnce: 20 })
+const kept = session.isTechnician ? [retired, past, films] : [retired, films]
 
 /** What the probe at the bench says, else the shelf the developer stands on, else what is usual. */
 function temperatureOf(formulaId: string): { celsius: number; from: string } {
@@ -43,12 +56,12 @@ function temperatureOf(formulaId: string): { celsius: number; from: string } {
 const all = computed(() =>
   everything({
     technician: session.isTechnician,
-    bottles: bottles.rows,
+    bottles: [...bottles.rows, ...retired.rows.value],
     formulas: formulas.rows,
     jars: jars.rows,
     people: people.rows,
-    runs: runs.rows,
-    rolls: rolls.rows,
+    runs: [...runs.rows, ...past.rows.value],
+    rolls: films.rows.value,
     chart: chart.rows,
     temperatureOf,
     temperature: show.temperature,
@@ -60,8 +73,11 @@ const found = computed(() => hitsFor(all.value, words.value, scanned.value))
 const hits = computed(() => found.value.slice(0, Math.max(atOnce, Math.ceil((chosen.value + 1) / atOnce) * atOnce)))
 /** what has not been looked through yet */
 const waiting = computed(() => {
-  const away = lists.filter((list) => !list.loaded)
-  return away.length === 0 ? '' : `Still fetching what is to be looked through. ${away.find((list) => list.problem)?.problem ?? ''}`
+  const problems = [
+    ...lists.filter((list) => !list.loaded).map((list) => list.problem),
+    ...kept.filter((list) => !list.loaded.value).map((list) => list.problem.value),
+  ]
+  return problems.length === 0 ? '' : `Still fetching what is to be looked through. ${problems.find((one) => one !== '') ?? ''}`
 })
 const state = computed(() => {
   if (words.value.trim() === '') return ''

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { showTime } from '@selvrin/core'
+import { mayBeUsed, showTime } from '@selvrin/core'
 import { computed, watch } from 'vue'
 import { connected } from '../api/live'
 import { useClocks } from '../run/clocks'
@@ -36,7 +36,7 @@ const due = computed(() => {
   if (!session.isTechnician || !bottles.loaded) return undefined
   const running = new Set(clocks.running.map((clock) => clock.id))
   return todoList(
-    bottles.rows.filter((bottle) => bottle.retiredAt === null),
+    bottles.rows,
     mixes.rows,
     runs.rows.filter((run) => !running.has(run.id)),
     supply.supplies,
@@ -45,12 +45,7 @@ const due = computed(() => {
 })
 /** Tests that are due, on bottles that can still serve. */
 const testsDue = computed(() =>
-  session.isTechnician
-    ? bottles.rows.filter(
-        (bottle) =>
-          bottle.retiredAt === null && bottle.due.length > 0 && !bottle.state.findings.some((finding) => finding.severity === 'error'),
-      ).length
-    : 0,
+  session.isTechnician ? bottles.rows.filter((bottle) => mayBeUsed(bottle) && bottle.due.length > 0).length : 0,
 )
 const temperature = (celsius: number | null) => show.temperature(celsius)
 /** Both taps in one figure; one word where nobody measured either. */

@@ -1,7 +1,6 @@
-import { developingTime, DomainError, searchText, showParts, showTime } from '@selvrin/core'
+import { developingTime, DomainError, isReused, searchText, showParts, showTime, takesPrints } from '@selvrin/core'
 import type { Bottle, ChartRow, FormulaRow, Jar, Person, Roll, RunSummary } from '@selvrin/core/contract'
-import { isReused } from '../bottle/bottleActions'
-import { paperBath, usualLoad } from '../bottle/usualLoad'
+import { usualLoad } from '../bottle/usualLoad'
 import { catalogue, chemicalOf } from '../chemical/chemistry'
 import { notTheSame } from '../chemical/names'
 import { matches } from '../fields/matches'
@@ -43,7 +42,7 @@ function bottleHits(house: House): Hit[] {
     const text = `bottle ${name} ${bottle.code}`
     const page: Hit = { key: bottle.id, what: 'Bottle', name, to: `/shelf/${bottle.id}`, text }
     if (!house.technician || bottle.retiredAt !== null || bottle.state.volumeMl <= 0) return [page]
-    const load = `${usualLoad} ${paperBath(bottle) ? 'prints' : 'rolls'}`
+    const load = `${usualLoad} ${takesPrints(bottle) ? 'prints' : 'rolls'}`
     const dilutes = bottle.parts === null && bottle.use.dilutions.some((parts) => parts.length > 1)
     return [
       page,
@@ -154,7 +153,6 @@ export const everything = (house: House): Hit[] => [
     text: `formula mix ${row.body.name} ${row.earlierNames.join(' ')} ${row.body.purpose}`,
   })),
   ...house.runs
-    .slice(0, 60)
     .filter((row) => row.state === 'done')
     .map((row) => ({
       key: `again ${row.id}`,

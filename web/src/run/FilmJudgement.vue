@@ -13,7 +13,7 @@ import { useTyped } from '../hand/typed'
 
 /** A film's record, and how its negatives came out. */
 const { roll } = defineProps<{ roll: Roll }>()
-const emit = defineEmits<{ judged: [] }>()
+const emit = defineEmits<{ judged: [roll: Roll] }>()
 const session = useSession()
 const show = useShow()
 const { busy, problem, act } = useAction()
@@ -34,11 +34,12 @@ const changed = computed(
 )
 const what = ref('')
 async function clear(markId: string): Promise<void> {
-  const good = await act(() => call(api.run.clearMark, { params: { id: roll.id, markId }, body: { what: what.value } }))
+  const good = await act(async () =>
+    emit('judged', await call(api.run.clearMark, { params: { id: roll.id, markId }, body: { what: what.value } })),
+  )
   if (!good) return
   what.value = ''
   typing.kept()
-  emit('judged')
 }
 const results = ['thin', 'right', 'dense'] as const
 const contrasts = ['flat', 'right', 'hard'] as const
@@ -51,7 +52,7 @@ async function keep(): Promise<void> {
   })
   if (!good) return
   typing.kept()
-  emit('judged')
+  emit('judged', base.value)
 }
 </script>
 

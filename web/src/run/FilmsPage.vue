@@ -1,64 +1,63 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { api } from '@selvrin/core/contract'
+import { computed, ref } from 'vue'
+import { usePaged } from '../api/usePaged'
 import { useSession } from '../session/store'
 import NoticeList from '../notice/NoticeList.vue'
-import { useRolls } from '../stores'
 import FilmJudgement from './FilmJudgement.vue'
 import WaitFor from '../fields/WaitFor.vue'
 import FindField from '../fields/FindField.vue'
-import { matches } from '../fields/matches'
 import { useKept } from '../hand/useKept'
 import ChoiceField from '../fields/ChoiceField.vue'
 
 const session = useSession()
-const rolls = useRolls()
-onMounted(() => void rolls.load())
 const find = ref('')
 const state = ref<string | null>('all')
 useKept('films shown', state)
 const states = [
   { value: 'all', name: 'All of them' },
-  { value: 'open', name: 'Still to be said of' },
+  { value: 'unsaid', name: 'Still to be said of' },
   { value: 'marked', name: 'In doubt' },
 ]
-const most = ref(40)
-const found = computed(() =>
-  rolls.rows.filter(
-    (roll) =>
-      matches([roll.film, roll.member, roll.developer, roll.note].join(' '), find.value) &&
-      (state.value !== 'open' || roll.result === null) &&
-      (state.value !== 'marked' || roll.marks.some((mark) => mark.cleared === null)),
-  ),
-)
+const asked = computed(() => ({
+  ...(find.value.trim() === '' ? {} : { find: find.value.trim() }),
+  ...(state.value === 'unsaid' || state.value === 'marked' ? { only: state.value } : {}),
+}))
+const films = usePaged(api.run.rolls, () => asked.value, {
+  subject: 'roll',
+  holds: (roll) =>
+    (state.value !== 'unsaid' || roll.result === null) && (state.value !== 'marked' || roll.marks.some((mark) => mark.clearedAt === null)),
+})
+const list = computed(() => ({ loaded: films.loaded.value, problem: films.problem.value }))
+const rows = computed(() => films.rows.value)
+const whole = computed(() => Object.keys(asked.value).length === 0)
 </script>
 
 <template>
   <div class="station max-w-4xl">
     <h1 class="mb-4 text-3xl font-bold">{{ session.isTechnician ? 'All films' : 'My films' }}</h1>
     <NoticeList class="mb-4" />
-    <WaitFor :of="[rolls]" what="the films">
-      <p v-if="rolls.rows.length === 0" class="text-xl">
+    <WaitFor :of="[list]" what="the films">
+      <p v-if="whole && rows.length === 0 && !films.busy.value" class="text-xl">
         No film of yours was developed here yet. Bring one, and it will stand here with its times.
       </p>
-      <div v-if="rolls.rows.length > 0" class="mb-4 flex flex-wrap gap-4">
+      <div v-else class="mb-4 flex flex-wrap gap-4">
         <FindField
           v-model="find"
           class="flex-1"
           label="Find a film"
           kept="films"
-          :count="found.length"
-          :of="rolls.rows.length"
+          :count="rows.length"
+          :more="films.hasMore.value"
           what="films"
         />
         <ChoiceField v-model="state" class="w-56" label="Show" :choices="states" />
       </div>
-      <p v-if="rolls.rows.length > 0 && found.length === 0" class="text-xl">No film like that.</p>
+      <p v-if="!whole && rows.length === 0 && !films.busy.value" class="text-xl">No film like that.</p>
       <ul class="space-y-4">
-        <FilmJudgement v-for="roll in found.slice(0, most)" :key="roll.id" :roll="roll" @judged="rolls.load(true)" />
+        <FilmJudgement v-for="roll in rows" :key="roll.id" :roll="roll" @judged="films.put" />
       </ul>
-      <button v-if="found.length > most" class="button mt-4" @click="most += 40">
-        Show {{ Math.min(40, found.length - most) }} more of {{ found.length }}
-      </button>
+      <button v-if="films.hasMore.value" class="button mt-4" :disabled="films.busy.value" @click="films.more()">Show more</button>
     </WaitFor>
   </div>
 </template>

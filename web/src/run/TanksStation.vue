@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { showTime } from '@selvrin/core'
+import { api, type RunSummary } from '@selvrin/core/contract'
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
+import { usePaged } from '../api/usePaged'
 import { now } from '../clock'
 import FindField from '../fields/FindField.vue'
-import { matches } from '../fields/matches'
 import { vFocusFirst } from '../hand/focusFirst'
 import WaitFor from '../fields/WaitFor.vue'
 import { counted, daysBetween, showMoment, showRolls, showSpan } from '../marks/words'
@@ -19,15 +20,23 @@ const vessels = useVessels()
 const clocks = useClocks()
 onMounted(() => void Promise.all([runs.load(), vessels.load()]))
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
-const open = computed(() => runs.rows.filter((run) => run.state === 'planned' || run.state === 'running'))
-const past = computed(() => runs.rows.filter((run) => run.state === 'done' || run.state === 'abandoned'))
+const isOver = (run: RunSummary) => run.state === 'done' || run.state === 'abandoned'
+const over = { subject: 'run', holds: isOver } as const
+/** what was done lately, whatever is looked for */
+const lately = usePaged(api.run.list, () => ({ which: 'over' }), over)
+const find = ref('')
+const sought = usePaged(api.run.list, () => (find.value.trim() === '' ? null : { which: 'over', find: find.value.trim() }), over)
+const past = lately.rows
+const list = computed(() => (find.value.trim() === '' ? lately : sought))
+const known = computed(() => ({ loaded: lately.loaded.value, problem: lately.problem.value }))
 const clock = (id: string) => clocks.running.find((one) => one.id === id)
 
 /** The last run of each kind: the same films in the same tank are one kind. */
 const againAtMost = 4
 const again = computed(() => {
-  const kinds = new Map<string, (typeof runs.rows)[number]>()
-  for (const run of past.value.filter((one) => one.state === 'done')) {
+  const kinds = new Map<string, RunSummary>()
+  for (const run of past.value) {
+    if (run.state !== 'done') continue
     const kind = [run.vessel, ...new Set(run.films)].join('|')
     if (!kinds.has(kind)) kinds.set(kind, run)
   }
@@ -42,11 +51,12 @@ const wet = computed(() =>
     return days < wetDays ? [{ name: vessel.name, says: `wet since run ${last?.number}, ${showSpan(days)} ago` }] : []
   }),
 )
-const find = ref('')
 const most = ref(12)
-const found = computed(() =>
-  past.value.filter((run) => matches([`run ${run.number}`, ...run.films, run.vessel, run.by].join(' '), find.value)),
-)
+const shown = computed(() => (find.value.trim() === '' ? list.value.rows.value.slice(0, most.value) : list.value.rows.value))
+async function showMore(): Promise<void> {
+  if (shown.value.length === list.value.rows.value.length) await list.value.more()
+  most.value += 40
+}
 </script>
 
 <template>
@@ -56,9 +66,9 @@ const found = computed(() =>
       <RouterLink to="/tanks/chart" class="button ml-auto">Wall chart</RouterLink>
       <RouterLink to="/tanks/plan" class="button button-main">Plan a run</RouterLink>
     </div>
-    <WaitFor :of="[runs]" what="the runs">
-      <ul v-if="open.length > 0" class="mb-8 space-y-3">
-        <li v-for="run in open" :key="run.id">
+    <WaitFor :of="[runs, known]" what="the runs">
+      <ul v-if="runs.rows.length > 0" class="mb-8 space-y-3">
+        <li v-for="run in runs.rows" :key="run.id">
           <RouterLink :to="`/tanks/${run.id}`" class="card flex flex-wrap items-center gap-6 border-2 border-ink">
             <b v-if="clock(run.id)" class="font-mono text-5xl">{{ showTime(Math.max(clock(run.id)?.remainingS ?? 0, 0)) }}</b>
             <b v-else class="text-2xl">{{ run.state === 'planned' ? 'Ready to pour' : 'At the tank' }}</b>
@@ -101,12 +111,12 @@ const found = computed(() =>
         class="mb-3 max-w-sm"
         label="Find a run"
         kept="runs"
-        :count="found.length"
-        :of="past.length"
+        :count="shown.length"
+        :more="list.hasMore.value"
         what="runs"
       />
       <ul>
-        <li v-for="run in found.slice(0, most)" :key="run.id" class="border-b border-line">
+        <li v-for="run in shown" :key="run.id" class="border-b border-line">
           <RouterLink
             :to="`/tanks/${run.id}`"
             class="grid min-h-12 grid-cols-[5rem_13rem_minmax(0,1fr)_minmax(0,1fr)] items-center gap-x-4 underline-offset-4 hover:underline max-lg:grid-cols-[5rem_minmax(0,1fr)] max-lg:py-2"
@@ -120,8 +130,13 @@ const found = computed(() =>
           </RouterLink>
         </li>
       </ul>
-      <button v-if="found.length > most" class="button mt-4" @click="most += 40">
-        Show {{ Math.min(40, found.length - most) }} more of {{ found.length }}
+      <button
+        v-if="list.hasMore.value || shown.length < list.rows.value.length"
+        class="button mt-4"
+        :disabled="list.busy.value"
+        @click="showMore()"
+      >
+        Show more
       </button>
     </WaitFor>
     <VesselsPanel class="mt-8" />

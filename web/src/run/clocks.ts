@@ -1,5 +1,5 @@
 import { inOrder, runClock, type RunClock, type RunEvent } from '@selvrin/core'
-import { api, type Run } from '@selvrin/core/contract'
+import { api, type LiveEvent, type LiveRows, type Run } from '@selvrin/core/contract'
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
@@ -112,6 +112,17 @@ export const useClocks = defineStore('clocks', () => {
     }),
   )
 
+  /** What others write down comes with what is told; a run is fetched only where it becomes another: planned, begun, over. */
+  function follow({ subject, id, row }: LiveEvent): void {
+    if (subject === 'run-event' && row) {
+      const { runId, event } = row as LiveRows['run-event']
+      if (runs.value.has(runId)) merge(runId, [event])
+    }
+    if (subject !== 'run') return
+    const [known, now] = [runs.value.get(id), row as LiveRows['run'] | null | undefined]
+    if (known ? now?.version !== known.version : now?.state === 'running') void load(id).catch(() => undefined)
+  }
+
   let ticking = 0
   /** Starts the tick of what is shown; times are computed from stored starts, so a missed tick loses nothing. */
   function begin(): void {
@@ -120,7 +131,7 @@ export const useClocks = defineStore('clocks', () => {
     window.addEventListener('online', () => void send())
     onChange((event) => {
       if (event === 'all') void Promise.all([send(), loadRunning().catch(() => undefined)])
-      else if (event.subject === 'run' && session.isTechnician) void load(event.id).catch(() => undefined)
+      else if (session.isTechnician) follow(event)
     })
     void loadRunning().catch(() => undefined)
     void send()

@@ -1,11 +1,10 @@
 import { goodForWords, leftWords } from '../bottle/lifeWords'
-import { showParts, showVolume } from '@selvrin/core'
+import { mayBeUsed, pouredFirst, showParts, showVolume } from '@selvrin/core'
 import type { Bottle, ChartRow } from '@selvrin/core/contract'
 import { showRolls } from '../marks/words'
 
 export const uniqueTexts = (texts: string[]): string[] => [...new Set(texts)].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
 
-const spent = (bottle: Bottle): boolean => bottle.state.findings.some((finding) => finding.severity === 'error')
 /** What other planned runs want of it is said, and counted by the plan's own checks. */
 const reservedFor = ({ reserved }: Bottle): string =>
   reserved && reserved.runs.length > 0
@@ -13,7 +12,6 @@ const reservedFor = ({ reserved }: Bottle): string =>
     : ''
 const detail = (bottle: Bottle): string =>
   `${showVolume(bottle.state.volumeMl)}, ${[leftWords(bottle), goodForWords(bottle)].filter(Boolean).join(', ')}${reservedFor(bottle)}`
-const oldestFirst = (a: Bottle, b: Bottle): number => Number(spent(a)) - Number(spent(b)) || a.madeAt - b.madeAt
 
 export interface DeveloperChoice {
   value: string
@@ -43,7 +41,7 @@ export function developerChoices(bottles: Bottle[], chart: ChartRow[], film: str
   const rows = chart.filter((row) => row.film === film && row.ei === ei)
   return bottles
     .filter((bottle) => bottle.family === 'film-developer' && bottle.retiredAt === null)
-    .sort(oldestFirst)
+    .sort(pouredFirst)
     .flatMap((bottle) =>
       uniqueTexts(chartedFor(bottle, rows).map((row) => row.parts.join('+'))).map((text) => {
         const parts = text.split('+').map(Number)
@@ -51,7 +49,7 @@ export function developerChoices(bottles: Bottle[], chart: ChartRow[], film: str
           value: `${bottle.id} ${text}`,
           name: `${bottle.label} ${bottle.name}, ${parts.length > 1 ? text : showParts(null)}`,
           detail: detail(bottle),
-          disabled: spent(bottle),
+          disabled: !mayBeUsed(bottle),
           bottleId: bottle.id,
           formulaId: bottle.formulaId,
           charted: parts,
@@ -87,16 +85,16 @@ export const bathChoices = (bottles: Bottle[], family: string) =>
     .filter((bottle) => bottle.family === family && bottle.retiredAt === null)
     .sort(
       (a, b) =>
-        Number(spent(a)) - Number(spent(b)) ||
+        Number(!mayBeUsed(a)) - Number(!mayBeUsed(b)) ||
         Number(forPaper(a)) - Number(forPaper(b)) ||
         Number(a.parts === null && (a.use.dilutions[0] ?? [1]).length > 1) -
           Number(b.parts === null && (b.use.dilutions[0] ?? [1]).length > 1) ||
-        oldestFirst(a, b),
+        pouredFirst(a, b),
     )
     .map((bottle) => ({
       value: bottle.id,
       name: `${bottle.label} ${bottle.name}, ${showParts(bottle.parts)}`,
       detail: detail(bottle),
-      disabled: spent(bottle),
+      disabled: !mayBeUsed(bottle),
       rolls: bottle.state.rollsLeft ?? Infinity,
     }))

@@ -1,6 +1,7 @@
 import { DomainError, requirePositive } from '../../error'
 import { clearingAt, slowFilmFactor } from '../clearing'
 import { fixTimes } from '../fixingTime'
+import { clearingLimit } from '../limits'
 import {
   atBestMarginal,
   judged,
@@ -52,7 +53,7 @@ export function clearingTime(seconds: number, reading: Reading, reference: Refer
     restsOn: `${sources[reference.from]}${corrected ? '; corrected for what was different' : ''}`,
     corrected,
   }
-  if (ratio >= 2)
+  if (ratio >= clearingLimit.retire)
     return judged({ ...known, verdict: 'failed', rule: 'clearing-2', reason: `${says} At twice the fresh time it is retired.` })
   if (ratio < cannotBe) {
     if (!reading.doubtful)
@@ -79,7 +80,7 @@ export function clearingTime(seconds: number, reading: Reading, reference: Refer
       verdict: 'keep',
       rule: slowClearing ? 'clearing-3x' : 'clearing-2x',
       reason: `${says} ${fix(seconds)}`,
-      ...(ratio >= 1.5 ? { againDays: soonDays } : {}),
+      ...(ratio >= clearingLimit.soon ? { againDays: soonDays } : {}),
     }),
   )
 }

@@ -1,4 +1,5 @@
 import { DomainError } from '../../error'
+import { densityLimit } from '../limits'
 import {
   atBestMarginal,
   judged,
@@ -46,8 +47,9 @@ export function density(value: number, reading: Reading, reference: Reference | 
   return lacks.length === 0 ? verdict : atBestMarginal(verdict, `No more than marginal: ${lacks.join(', and ')}.`)
 
   function byRatio(): Judgement {
-    if (ratio < 0.75) return judged({ ...known, verdict: 'failed', rule: 'density-75', reason: `${says}, under 75 %: retire it.` })
-    if (ratio <= 0.9)
+    if (ratio < densityLimit.retire)
+      return judged({ ...known, verdict: 'failed', rule: 'density-75', reason: `${says}, under 75 %: retire it.` })
+    if (ratio <= densityLimit.marginal)
       return judged({
         ...known,
         verdict: 'marginal',

@@ -1,4 +1,5 @@
 import { DomainError } from '../../error'
+import { phLimit } from '../limits'
 import { atBestMarginal, judged, noReference, sources, toThousandth, type Judgement, type Reading, type Reference } from './judgement'
 
 /** °C two pH readings may lie apart. */
@@ -22,12 +23,14 @@ export function developerPh(ph: number, { celsius }: Reading, reference: Referen
     : verdict
 
   function byDifference(): Judgement {
-    if (off >= 0.3) return judged({ ...known, verdict: 'failed', rule: 'ph-0.3', reason: `${says}: retire it for critical work.` })
-    if (off >= 0.2) return judged({ ...known, verdict: 'marginal', rule: 'ph-0.2', reason: `${says}: expect a change of contrast.` })
+    if (off >= phLimit.retire)
+      return judged({ ...known, verdict: 'failed', rule: 'ph-0.3', reason: `${says}: retire it for critical work.` })
+    if (off >= phLimit.marginal)
+      return judged({ ...known, verdict: 'marginal', rule: 'ph-0.2', reason: `${says}: expect a change of contrast.` })
     return judged({
       ...known,
       verdict: 'keep',
-      rule: off > 0.1 ? 'ph-watch' : 'ph-0.1',
+      rule: off > phLimit.watch ? 'ph-watch' : 'ph-0.1',
       reason: `${says}. pH can fail a developer but never pass it: ascorbate dies without showing it.`,
     })
   }

@@ -1,4 +1,5 @@
 import { requirePositive } from '../../error'
+import { leaderLimit } from '../limits'
 import { atBestMarginal, judged, noReference, sources, toThousandth, type Judgement, type Reading, type Reference } from './judgement'
 
 /** °C a timing may be off its reference's temperature before it means something else. */
@@ -32,8 +33,8 @@ export function leader(seconds: number, { celsius }: Reading, reference: Referen
     : verdict
 
   function byRatio(): Judgement {
-    if (ratio >= 2) return judged({ ...known, verdict: 'failed', rule: 'leader-2', reason: `${says}: retire it.` })
-    if (ratio > 1.5)
+    if (ratio >= leaderLimit.retire) return judged({ ...known, verdict: 'failed', rule: 'leader-2', reason: `${says}: retire it.` })
+    if (ratio > leaderLimit.marginal)
       return judged({
         ...known,
         verdict: 'marginal',

@@ -16,10 +16,12 @@ begin
     union select e.other_bottle_id from bottle b join bottle_entry e on e.bottle_id = b.id where b.batch_id = new.id and e.ml < 0));
   return null;
 end $$;
-create function tell_bottles_of_proof() returns trigger language plpgsql as $$
+create function tell_of_proof() returns trigger language plpgsql as $$
 declare proven uuid := to_jsonb(new) ->> case tg_table_name when 'proof' then 'id' else 'proof_id' end;
 begin
   perform tell_bottles(array(select b.id from proof f join bottle b on b.id = f.bottle_id or (f.fresh and b.batch_id = f.batch_id) where f.id = proven));
+  perform pg_notify('selvrin', json_build_object('subject', 'instrument', 'id', i.id, 'version', i.version)::text)
+    from proof f join instrument i on i.id = f.instrument_id where f.id = proven;
   return null;
 end $$;
 create function tell_bottles_of_run() returns trigger language plpgsql as $$
@@ -34,8 +36,8 @@ begin
   return null;
 end $$;
 create trigger tell_bottles after update on batch for each row execute function tell_bottles_of_batch();
-create trigger tell_bottles after insert on proof for each row execute function tell_bottles_of_proof();
-create trigger tell_bottles after insert on proof_taken_back for each row execute function tell_bottles_of_proof();
+create trigger tell_bottles after insert on proof for each row execute function tell_of_proof();
+create trigger tell_bottles after insert on proof_taken_back for each row execute function tell_of_proof();
 create trigger tell after insert on proof_taken_back for each row execute function tell_change('proof', 'proof_id');
 create trigger tell_bottles after update of state on run for each row execute function tell_bottles_of_run();
 create trigger tell_bottles after update of result on roll for each row execute function tell_bottles_of_run();
@@ -60,6 +62,6 @@ drop trigger tell on proof_taken_back;
 drop trigger tell_bottles on proof_taken_back;
 drop trigger tell_bottles on proof;
 drop trigger tell_bottles on batch;
-drop function plain, tell_waste, tell_vessel_of_run, tell_bottles_of_run, tell_bottles_of_proof, tell_bottles_of_batch, tell_bottles;
+drop function plain, tell_waste, tell_vessel_of_run, tell_bottles_of_run, tell_of_proof, tell_bottles_of_batch, tell_bottles;
 `,
 }

@@ -1,0 +1,35 @@
+import { DateTime } from 'luxon'
+
+/** ms of 24 hours. A span, by which things age and sessions end; days of the calendar have 23 to 25 hours, and are counted by the functions below. */
+export const dayMs = 86_400_000
+
+const at = (ms: number, zone: string): DateTime => DateTime.fromMillis(ms, { zone })
+
+/**
+ * The beginning (ms) of the day of the calendar in which `ms` lies in that IANA zone.
+ * @example
+ * new Date(startOfDay(Date.UTC(2026, 2, 29, 12), 'Europe/Lisbon')).toISOString() // → '2026-03-29T00:00:00.000Z'
+ */
+export const startOfDay = (ms: number, zone: string): number => at(ms, zone).startOf('day').toMillis()
+
+/**
+ * The same time of day so many days of the calendar later (ms), in that IANA zone: 23 or 25 hours later where the clocks are changed in between.
+ * @example
+ * (inDays(Date.UTC(2026, 2, 28, 12), 1, 'Europe/Lisbon') - Date.UTC(2026, 2, 28, 12)) / 3_600_000 // → 23
+ */
+export const inDays = (ms: number, days: number, zone: string): number => at(ms, zone).plus({ days }).toMillis()
+
+/**
+ * Whether two times (ms) lie in the same day of the calendar of that IANA zone.
+ * @example
+ * sameDay(Date.UTC(2026, 6, 1, 22, 30), Date.UTC(2026, 6, 1, 23, 30), 'Europe/Lisbon') // → false
+ */
+export const sameDay = (one: number, other: number, zone: string): boolean => startOfDay(one, zone) === startOfDay(other, zone)
+
+/**
+ * How many midnights of that IANA zone lie between two times (ms): 0 on the same day, 1 for tomorrow.
+ * @example
+ * calendarDays(Date.UTC(2026, 9, 24, 22), Date.UTC(2026, 9, 26, 1), 'Europe/Lisbon') // → 2
+ */
+export const calendarDays = (from: number, to: number, zone: string): number =>
+  Math.round(at(to, zone).startOf('day').diff(at(from, zone).startOf('day'), 'days').days)
