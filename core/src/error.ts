@@ -29,3 +29,22 @@ export function requireTemperatures(temperatures: Record<string, number>): void 
     if (!Number.isFinite(value) || value < -273.15)
       throw new DomainError('out-of-range', `${name} must be a temperature in °C, not ${value}.`)
 }
+
+/** An act that is not written: by how things stand (`conflict`), or because what was asked cannot be. */
+export class Refused extends DomainError {
+  override name = 'Refused'
+  constructor(
+    readonly conflict: boolean,
+    code: string,
+    message: string,
+    readonly more: { field?: string; /** what the thing is, where that speaks against it */ current?: unknown } = {},
+  ) {
+    super(code, message)
+  }
+}
+
+/** How things stand speaks against it: another time, or another bottle, it may be. */
+export const conflict = (code: string, message: string, more: Refused['more'] = {}): Refused => new Refused(true, code, message, more)
+
+/** What was asked cannot be. */
+export const impossible = (code: string, message: string, more: Refused['more'] = {}): Refused => new Refused(false, code, message, more)

@@ -1,56 +1,33 @@
-import { dilute, pouredTogether, type Formula } from '@selvrin/core'
-import type { api } from '@selvrin/core/contract'
-import { v7 as uuid } from 'uuid'
+import { decideCombining, pouredTogether, volumesOfParts, type Catalogue, type Formula } from '@selvrin/core'
+import type { api, Bottle } from '@selvrin/core/contract'
 import { catalogueOf } from '../chemical/chemistry'
 import { formulaRow } from '../formula/rows'
-import { Refusal } from '../house/refusal'
-import type { Call, Handler } from '../http/route'
+import { inOrderOf } from '../http/page'
+import type { Handler } from '../http/route'
+import type { Database } from '../table/database'
 import { contentsOf } from './contents'
-import { lockBottles, writeEntry } from './ledger'
-import { putOnShelf } from './putOnShelf'
-import { requireUsable, requireVolume } from './requiring'
-import { bottleById } from './rows'
+import { lockBottles } from './ledger'
+import { bottleById, bottlesById } from './rows'
+import { writeDecided } from './write'
 
-type Combining = Call<typeof api.bottle.combine>
-type Wanted = { part: string; formulaId: string }[]
+const plainWater: Formula = { id: 'water', name: 'Water', family: 'other', finalMl: 1000, startMl: 0, mixC: 20, additions: [] }
 
-/** Refuses parts that are not the formula's, do not suffice, or never meet. */
-async function requireParts({ db, body, now }: Combining, name: string, wanted: Wanted, volumes: number[]): Promise<void> {
-  const poured: { formula: Formula; ml: number }[] = []
-  const catalogue = await catalogueOf(db)
-  for (const [i, id] of body.from.entries()) {
-    const bottle = await bottleById(db, id, now)
-    const part = wanted[i]
-    const ml = volumes[i] ?? 0
-    if (bottle.formulaId !== part?.formulaId)
-      throw new Refusal(422, 'wrong-part', `${bottle.label} ${bottle.name} is not part ${part?.part ?? i + 1} of ${name}.`)
-    requireUsable(bottle, undefined)
-    requireVolume(bottle, ml)
-    poured.push({ formula: await contentsOf(db, id, catalogue), ml })
-  }
-  const water = body.totalMl - poured.reduce((sum, one) => sum + one.ml, 0)
-  const plain: Formula = { id: 'water', name: 'Water', family: 'other', finalMl: 1000, startMl: 0, mixC: 20, additions: [] }
-  const meeting = pouredTogether([...poured, { formula: plain, ml: Math.max(0, water) }], catalogue)
-  if (meeting) throw new Refusal(422, 'never-meets', `These are not poured together: ${meeting.danger}`)
+/** What comes of the parts and the water together, by what is really in them. */
+async function meetsTogether(db: Database, from: Bottle[], { ml, waterMl }: ReturnType<typeof volumesOfParts>, catalogue: Catalogue) {
+  const poured = [{ formula: plainWater, ml: waterMl }]
+  for (const [i, bottle] of from.entries()) poured.push({ formula: await contentsOf(db, bottle.id, catalogue), ml: ml[i] ?? 0 })
+  return pouredTogether(poured, catalogue)
 }
 
 /** The parts of a formula poured together, in their order, with water. */
-export const combine: Handler<typeof api.bottle.combine> = async (call) => {
-  const { db, body, who, now } = call
+export const combine: Handler<typeof api.bottle.combine> = async ({ db, body, who, now }) => {
   const formula = await formulaRow(db, body.formulaId)
-  const { combine: wanted, name, family } = formula.body
-  if (!wanted || wanted.length !== body.from.length || body.parts.length < body.from.length)
-    throw new Refusal(422, 'not-combined', `${name} is not poured together from that many parts.`)
+  const { name, family, combine: wanted = [] } = formula.body
   await lockBottles(db, body.from)
-  const volumes = dilute({ parts: body.parts, totalMl: body.totalMl })
-  await requireParts(call, name, wanted, volumes)
-  const groupId = uuid()
-  const { newId: id, sizeMl, totalMl: ml, parts } = body
-  const made = { id, family, formulaVersionId: formula.versionId, batchId: null, fromBottleId: body.from[0] ?? null, sizeMl, ml, parts }
-  await putOnShelf(db, { ...made, by: who.id, now, groupId })
-  for (const [i, bottleId] of body.from.entries()) {
-    const line = { id: uuid(), bottleId, kind: 'dilute-out' as const, at: now, by: who.id, ml: -(volumes[i] ?? 0) }
-    await writeEntry(db, { ...line, otherBottleId: id, groupId, note: `part ${wanted[i]?.part ?? i + 1} of ${ml} ml ${name}` })
-  }
-  return bottleById(db, id, now)
+  const from = inOrderOf(body.from, await bottlesById(db, body.from, now))
+  const combining = { name, wanted, from }
+  const meets = await meetsTogether(db, from, volumesOfParts(combining, body), await catalogueOf(db))
+  const like = { family, formulaVersionId: formula.versionId, batchId: null, fromBottleId: body.from[0] ?? null }
+  await writeDecided(db, decideCombining(combining, body, meets), { by: who.id, now, bottles: from, like })
+  return bottleById(db, body.newId, now)
 }

@@ -1,8 +1,22 @@
-import { scaleFormula, shareOf, withContents, type Addition, type Catalogue, type Formula } from '@selvrin/core'
+import { pouredTogether, scaleFormula, shareOf, withContents, type Addition, type Catalogue, type Formula } from '@selvrin/core'
+import type { Bottle } from '@selvrin/core/contract'
 import { col, fn, Op } from 'sequelize'
+import { catalogueOf } from '../chemical/chemistry'
 import { mixedFor } from '../formula/mixed'
 import { usedFormula } from '../formula/used'
 import type { Database } from '../table/database'
+
+/** What comes of pouring ml of one bottle onto what another holds, by what is really in them. */
+export async function meetsOf(db: Database, into: Bottle, from: Bottle, ml: number) {
+  const catalogue = await catalogueOf(db)
+  return pouredTogether(
+    [
+      { formula: await contentsOf(db, into.id, catalogue), ml: into.state.volumeMl },
+      { formula: await contentsOf(db, from.id, catalogue), ml },
+    ],
+    catalogue,
+  )
+}
 
 /** How far back a bottle's liquid is followed: parts of parts. */
 const mostSteps = 4

@@ -1,7 +1,5 @@
-import type { BottleState, Brought } from '@selvrin/core'
 import type { LedgerEntry } from '@selvrin/core/contract'
 import type { CreationAttributes } from 'sequelize'
-import { v7 as uuid } from 'uuid'
 import { notFound } from '../house/refusal'
 import type { Database, Row } from '../table/database'
 import { settle } from './checkpoint'
@@ -39,39 +37,6 @@ export const asRead = (entry: NewEntry): StoredEntry => ({
   ...entry,
   seq: Infinity,
 })
-
-/** What liquid taken from a bottle in that state takes along. */
-export const broughtFrom = (state: BottleState): Brought => ({
-  strength: state.strength,
-  rollsPerL: state.rollsPerL,
-  silverGPerL: state.silverGPerL ?? 0,
-  aged: state.aged,
-  ...(state.tests.length > 0 ? { tests: state.tests } : {}),
-  ...(state.fixS === null ? {} : { fixS: state.fixS }),
-  ...(state.clearingTimes.length > 0 ? { clearingTimes: state.clearingTimes } : {}),
-  ...(state.clearingRead.length > 0 ? { clearingRead: state.clearingRead } : {}),
-})
-
-/** What working strength made of a stock has behind it: it is fresh, but what the stock failed it has failed too. */
-export const dilutedFrom = ({ tests }: BottleState): Brought | undefined => {
-  const failed = tests.filter((one) => one.failed)
-  return failed.length > 0 ? { strength: 1, rollsPerL: 0, silverGPerL: 0, aged: 0, tests: failed } : undefined
-}
-
-interface Waste {
-  at: number
-  by: string
-  family: string
-  ml: number
-  silverGPerL: number | null
-  bottleId: string
-  entryId: string
-  note: string
-}
-
-/** What was poured away, of which family and with how much silver; its drum comes with the Sink. */
-export const writeWaste = ({ WasteEntry }: Database, { by, silverGPerL, ...waste }: Waste): Promise<unknown> =>
-  WasteEntry.create({ ...waste, id: uuid(), byPerson: by, silverG: ((silverGPerL ?? 0) * waste.ml) / 1000 }, { returning: false })
 
 const pageLines = 100
 

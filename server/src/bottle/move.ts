@@ -1,23 +1,19 @@
-import { assumedShelfC } from '@selvrin/core'
+import { decideMoving } from '@selvrin/core'
 import type { api } from '@selvrin/core/contract'
-import { notFound, Refusal } from '../house/refusal'
+import { notFound } from '../house/refusal'
 import type { Handler } from '../http/route'
 import { changeAll } from '../table/all'
-import { lockBottles, writeEntry } from './ledger'
+import { lockBottles } from './ledger'
 import { bottleById } from './rows'
-
-const words = { bottle: 'in its bottle, with its air', airless: 'the air pressed out', tray: 'in an open tray' }
+import { writeDecided } from './write'
 
 /** To another shelf, or into another kind of container. */
-export const move: Handler<typeof api.bottle.move> = async ({ db, params, body, who, now }) => {
-  const { shelfId, container = null } = body
-  if (!shelfId && !container) throw new Refusal(422, 'nothing', 'Say where to.')
+export const move: Handler<typeof api.bottle.move> = async ({ db, params, body: { entryId, shelfId, container = null }, who, now }) => {
   await lockBottles(db, [params.id])
   const shelf = shelfId ? await db.Shelf.findByPk(shelfId) : null
   if (shelfId && !shelf) throw notFound('shelf')
+  const decided = decideMoving(params.id, { entryId, shelf, container })
   if (shelf) await changeAll(db.Bottle, { shelfId: shelf.id }, { id: params.id })
-  const note = [...(shelf ? [`to ${shelf.name}`] : []), ...(container ? [words[container]] : [])].join(', ')
-  const line = { id: body.entryId, bottleId: params.id, kind: 'move' as const, at: now, by: who.id, ml: 0 }
-  await writeEntry(db, { ...line, celsius: shelf ? (shelf.celsius ?? assumedShelfC) : null, container, note })
+  await writeDecided(db, decided, { by: who.id, now, bottles: [] })
   return bottleById(db, params.id, now)
 }

@@ -1,40 +1,14 @@
-import type { Bottle } from '@selvrin/core/contract'
-import { v7 as uuid } from 'uuid'
-import { asSeen, saveSeen } from '../http/changing'
-import { stale } from '../house/refusal'
-import type { Database } from '../table/database'
-import { writeEntry, writeWaste } from './ledger'
+import { decideRetiring } from '@selvrin/core'
+import type { api } from '@selvrin/core/contract'
+import type { Handler } from '../http/route'
+import { lockBottles } from './ledger'
+import { bottleById } from './rows'
+import { writeDecided } from './write'
 
-interface Retiring {
-  by: string
-  now: number
-  why: string
-  groupId?: string
-  discard?: boolean
-  version?: number
-}
-
-/** Takes a locked bottle out of use, as a line of its ledger; with `discard` what it holds goes to the waste. */
-export async function retire(db: Database, bottle: Bottle, call: Retiring): Promise<void> {
-  if (bottle.retiredAt !== null) throw stale(bottle)
-  const row = asSeen(db.Bottle, { id: bottle.id, version: bottle.version })
-  await saveSeen(row.set({ retiredAt: call.now, retiredWhy: call.why }), call.version ?? bottle.version, () => bottle)
-  const groupId = call.groupId ?? uuid()
-  const line = { bottleId: bottle.id, at: call.now, by: call.by, groupId }
-  await writeEntry(db, { ...line, id: uuid(), kind: 'retire', ml: 0, note: call.why })
-  const ml = bottle.state.volumeMl
-  if (!call.discard || ml <= 0) return
-  const entryId = uuid()
-  await writeEntry(db, { ...line, id: entryId, kind: 'discard', ml: -ml })
-  const { family, state } = bottle
-  await writeWaste(db, {
-    at: call.now,
-    by: call.by,
-    family,
-    ml,
-    silverGPerL: state.silverGPerL,
-    bottleId: bottle.id,
-    entryId,
-    note: call.why,
-  })
+/** Takes a bottle out of use; with `discard` what it holds goes to the waste. */
+export const retire: Handler<typeof api.bottle.retire> = async ({ db, params, body: { reason: why, discard, version }, who, now }) => {
+  await lockBottles(db, [params.id])
+  const bottle = await bottleById(db, params.id, now)
+  await writeDecided(db, decideRetiring(bottle, { why, discard }), { by: who.id, now, bottles: [bottle], seen: version })
+  return bottleById(db, params.id, now)
 }

@@ -9,7 +9,7 @@ import { wholeLedger } from './checkpoint'
 import { combine } from './combine'
 import { decant } from './decant'
 import { makeWorkingStrength } from './dilute'
-import { ledgerPage, lockBottles } from './ledger'
+import { ledgerPage } from './ledger'
 import { measure } from './measure'
 import { move } from './move'
 import { useOtherwise } from './ownUse'
@@ -26,13 +26,6 @@ const life: Handler<typeof api.bottle.life> = async ({ db, params, now }) => {
   const bottle = await bottleById(db, params.id, now)
   const { body } = await formulaRow(db, bottle.formulaId)
   return lifeCurve(usedFormula(bottle.formulaId, body, bottle.use), bottle, await wholeLedger(db, params.id), now)
-}
-
-const retireBottle: Handler<typeof api.bottle.retire> = async ({ db, params, body, who, now }) => {
-  await lockBottles(db, [params.id])
-  const { reason: why, discard, version } = body
-  await retire(db, await bottleById(db, params.id, now), { by: who.id, now, why, discard, version })
-  return bottleById(db, params.id, now)
 }
 
 export const bottleRoutes = [
@@ -62,5 +55,5 @@ export const bottleRoutes = [
   answers(api.bottle.change, useOtherwise),
   answers(api.bottle.wrong, wrong),
   answers(api.bottle.reverse, takeBack),
-  answers(api.bottle.retire, retireBottle),
+  answers(api.bottle.retire, retire),
 ]

@@ -1,4 +1,4 @@
-import { DomainError } from '@selvrin/core'
+import { DomainError, Refused } from '@selvrin/core'
 import type { Problem } from '@selvrin/core/contract'
 import type { ErrorRequestHandler } from 'express'
 import type { z } from 'zod'
@@ -80,6 +80,8 @@ const isLost = (error: unknown): boolean => {
 
 function answerFor(error: unknown): Answer | undefined {
   if (error instanceof Refusal) return { status: error.status, problem: { code: error.code, message: error.message, ...error.more } }
+  if (error instanceof Refused)
+    return { status: error.conflict ? 409 : 422, problem: { code: error.code, message: error.message, ...error.more } }
   if (error instanceof DomainError) return { status: 422, problem: { code: error.code, message: error.message } }
   if (typeof error !== 'object' || error === null) return undefined
   const { name, original: inner } = error as { name?: string; original?: unknown }

@@ -1,0 +1,54 @@
+import type { Acted, NewLine } from '../bottle/acts/act'
+import { conflict } from '../error'
+import { usesAtEnd } from '../process/compilePlan'
+import type { Plan } from '../process/process'
+import { runClock, type RunClock, type RunEvent } from './clock'
+import { linesOfUses } from './uses'
+
+/** A run that is on: what was planned and what happened. */
+export interface OpenRun {
+  id: string
+  state: string
+  plan: Plan
+  events: RunEvent[]
+}
+
+/** s the film was developed, and °C it was: the mean over the step where it was measured in it. */
+function developedOf(plan: Plan, clock: RunClock): { developedS: number | null; temperatureC: number } {
+  const time = clock.times.find((one) => plan.steps[one.step]?.kind === 'develop')
+  const developedS = time?.endedAt ? (time.endedAt - time.startedAt) / 1000 : null
+  const readings = time?.moved?.readings
+  if (!readings || developedS === null || developedS <= 0) return { developedS, temperatureC: plan.temperatureC }
+  const until = [...readings, { s: Math.max(developedS, readings.at(-1)?.s ?? 0), c: readings.at(-1)?.c ?? plan.temperatureC }]
+  const area = until.slice(1).reduce((sum, b, i) => {
+    const a = until[i] as { s: number; c: number }
+    return sum + ((a.c + b.c) / 2) * (b.s - a.s)
+  }, 0)
+  return { developedS, temperatureC: area / (until.at(-1)?.s ?? developedS) }
+}
+
+interface Ending {
+  /** what the device had not sent yet */
+  events: RunEvent[]
+  /** ms */
+  at: number
+}
+
+/**
+ * What is written when a run is over: what went through the bottles whose liquid was poured back, and how its films were developed.
+ * @throws Refused 'not-over' while its clock has steps to go
+ */
+export function decideFinish(run: OpenRun, bottles: Acted[], { events, at }: Ending) {
+  const clock = runClock(run.plan, [...run.events, ...events], at)
+  if (clock.phase !== 'done') throw conflict('not-over', 'The clock has steps to go. Finish them, or give the run up with a reason.')
+  return { lines: linesOfUses(usesAtEnd(run.plan), bottles, { runId: run.id, strict: false }), ...developedOf(run.plan, clock) }
+}
+
+/** What is written when a run is given up: what the films really were in by then; nothing where it had not begun. */
+export function decideGivingUp(run: OpenRun, bottles: Acted[], { events, at }: Ending): NewLine[] {
+  if (run.state !== 'running') return []
+  const clock = runClock(run.plan, [...run.events, ...events], at)
+  const reached = new Set(clock.times.map((time) => time.step))
+  const uses = usesAtEnd(run.plan).filter((use) => reached.has(use.step))
+  return linesOfUses(uses, bottles, { runId: run.id, strict: false })
+}
