@@ -1,4 +1,6 @@
 import {
+  freshJudgement,
+  testMarkOf,
   bottleState,
   judge,
   type BottleEntry,
@@ -12,7 +14,6 @@ import {
 import type { PlanRequest } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { usedFormula } from '../formula/used'
-import { freshJudgement, testMarkOf } from '../proof/judged'
 import { demoFormulas } from './formulas'
 import type { demoShelves } from './seasonFacts'
 

@@ -1,3 +1,4 @@
+import { requireReason } from '@selvrin/core'
 import { Op } from 'sequelize'
 import type { api, FormulaBody, FormulaRow } from '@selvrin/core/contract'
 import { catalogueOf } from '../chemical/chemistry'
@@ -6,7 +7,7 @@ import { Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
 import { changeAll } from '../table/all'
 import type { Database } from '../table/database'
-import { graveFindings, requireReason } from './overrule'
+import { graveFindings } from './overrule'
 import { formulaRow } from './rows'
 import { usedFormula } from './used'
 

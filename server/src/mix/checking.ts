@@ -1,4 +1,4 @@
-import type { MixEvent } from '@selvrin/core'
+import { decideCheck } from '@selvrin/core'
 import type { api } from '@selvrin/core/contract'
 import { catalogueOf } from '../chemical/chemistry'
 import { signInLimiter } from '../credential/limit'
@@ -29,13 +29,10 @@ export async function checkerOf({ db, body, request }: Call<typeof api.mix.check
 /** A second person looks at a weight. */
 export const check: Handler<typeof api.mix.check> = async ({ db, params, body, who, now, before }) => {
   const mix = await openMix(db, params.id)
-  const line = stateOf(mix, await catalogueOf(db)).lines[body.step]
-  if (!line?.needsCheck) throw new Refusal(409, 'no-check', 'There is nothing to look at in this step now. Load the page again.')
   const checker = (before as Checker | null) ?? (await db.Person.findByPk(who.id, { attributes: ['id', 'name'] }))
-  const weighers = (await eventRows(db, mix.id)).filter(({ event }) => event.kind === 'weigh' && event.step === body.step)
-  if (!checker || weighers.some((row) => row.byId === checker.id))
-    throw new Refusal(422, 'same-person', 'Whoever weighed it cannot be the second pair of eyes. Ask someone else.')
-  const event: MixEvent = { id: body.eventId, kind: 'checked', step: body.step, by: checker.id, name: checker.name }
-  await writeEvents(db, mix.id, [event], checker.id, now)
+  const weighed = (await eventRows(db, mix.id)).filter(({ event }) => event.kind === 'weigh' && event.step === body.step)
+  const asked = { checker, weighedBy: weighed.map((row) => row.byId) }
+  const event = decideCheck(stateOf(mix, await catalogueOf(db)), body, asked)
+  await writeEvents(db, mix.id, [event], event.kind === 'checked' ? event.by : who.id, now)
   return mixRow(db, mix.id)
 }

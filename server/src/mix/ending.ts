@@ -1,4 +1,4 @@
-import type { Catalogue } from '@selvrin/core'
+import { requireBottling, type Catalogue } from '@selvrin/core'
 import type { api, Mix } from '@selvrin/core/contract'
 import { putOnShelf } from '../bottle/putOnShelf'
 import { catalogueOf } from '../chemical/chemistry'
@@ -9,9 +9,6 @@ import type { Handler } from '../http/route'
 import { changeAll } from '../table/all'
 import { lockMix, mixRow, openMix } from './rows'
 import { takeFromShelf } from './taking'
-
-/** Bottles may take this much more than the final volume: the meniscus is not a ruler. */
-const fillTolerance = 1.02
 
 /** What a batch keeps of its pH, with what was expected of it. */
 function phFacts(mix: Mix, ph: number | null, celsius: number | null, catalogue: Catalogue) {
@@ -24,15 +21,7 @@ export const finish: Handler<typeof api.mix.finish> = async ({ db, params, body,
   const mix = await openMix(db, params.id)
   const catalogue = await catalogueOf(db)
   const state = stateOf(mix, catalogue)
-  if (state.at !== 'bottle') throw new Refusal(409, 'not-mixed', 'Not everything is in and topped up yet.')
-  const bottled = body.bottles.reduce((sum, bottle) => sum + bottle.ml, 0)
-  if (bottled > state.formula.finalMl * fillTolerance)
-    throw new Refusal(
-      422,
-      'too-much',
-      `The bottles hold ${bottled.toFixed(0)} ml together; ${state.formula.finalMl.toFixed(0)} ml were mixed. Fill less.`,
-      { field: 'bottles' },
-    )
+  requireBottling(state, body.bottles)
   const { batchId, bottles } = body
   const { versionId: formulaVersionId } = mix.formula
   const note = [mix.note, mix.overruled && `Mixed all the same: ${mix.overruled}`, body.note].filter(Boolean).join(' · ')

@@ -1,12 +1,11 @@
 import {
   correctedTemperature,
+  decideFilmTest,
+  decideOverruling,
+  decideTest,
   guideOf,
-  judge,
-  testsFor,
-  type Guide,
-  type Judgement,
+  testMarkOf,
   type Reading,
-  type Reference,
   type TestKind,
 } from '@selvrin/core'
 import type { api, Bottle } from '@selvrin/core/contract'
@@ -20,7 +19,6 @@ import { readPicture } from '../http/picture'
 import { Refusal } from '../house/refusal'
 import type { Call, Handler } from '../http/route'
 import type { Database } from '../table/database'
-import { freshJudgement, testMarkOf } from './judged'
 import { contextOf, instrumentRow, proofRow } from './rows'
 
 type Asked = Call<typeof api.proof.write>
@@ -40,32 +38,21 @@ async function readingOf({ db, body }: Asked): Promise<Asked['body']['reading']>
   return { ...body.reading, celsius: correctedTemperature(celsius, (await instrumentRow(db, body.thermometerId)).points) }
 }
 
-/** What a reading of a bottle's bath comes to; a fresh one is what the others are held against, and is held against nothing. */
-export async function judgedOf(
-  db: Database,
-  bottle: Bottle,
-  { kind, reading, fresh }: { kind: TestKind; reading: Reading; fresh: boolean },
-): Promise<{ judgement: Judgement; from: Reference['from'] | null }> {
+/** What a reading of a bottle's bath comes to, with all that is known of it. */
+export async function judgedOf(db: Database, bottle: Bottle, asked: { kind: TestKind; reading: Reading; fresh: boolean }) {
   const context = await contextOf(db, bottle)
-  const reference = context.references[kind] ?? null
-  if (fresh && reading.value !== undefined) return { judgement: freshJudgement(kind, reading), from: null }
-  return { judgement: judge(kind, reading, { ...context, reference }), from: fresh ? null : (reference?.from ?? null) }
+  return decideTest(bottle, asked, { ...context, reference: context.references[asked.kind] ?? null })
 }
 
-async function judgedBath({ db, body, now }: Asked, bottleId: string, guide: Guide, reading: Reading) {
+async function judgedBath({ db, body, now }: Asked, bottleId: string, reading: Reading) {
   await lockBottles(db, [bottleId])
   const bottle = await bottleById(db, bottleId, now)
-  if (!testsFor(bottle.family).some((one) => one.kind === body.kind))
-    throw new Refusal(422, 'wrong-test', `${guide.name} is no test of ${bottle.label} ${bottle.name}.`)
-  if (body.fresh && bottle.batchId === null)
-    throw new Refusal(422, 'no-batch', `${bottle.label} was not mixed here as a batch, so it has no fresh reading of its own to keep.`)
   return { bottle, ...(await judgedOf(db, bottle, { kind: body.kind, reading, fresh: body.fresh })) }
 }
 
-async function judgedFilm({ db, body }: Asked, guide: Guide, reading: Reading) {
+async function judgedFilm({ db, body }: Asked, reading: Reading) {
   await rollRow(db, body.rollId ?? '')
-  if (guide.of !== 'film') throw new Refusal(422, 'wrong-test', `${guide.name} is no test of a film.`)
-  return { bottle: null, judgement: judge(body.kind, reading, { reference: null }), from: null }
+  return { bottle: null, judgement: decideFilmTest(body.kind, reading), from: null }
 }
 
 /** A test is written down, judged, and what follows from it told. */
@@ -74,7 +61,7 @@ export const writeTest: Handler<typeof api.proof.write> = async (call) => {
   const { id, kind, fresh, note, bottleId = null, rollId = null } = body
   const guide = guideOf(kind)
   const reading = await readingOf(call)
-  const { bottle, judgement, from } = bottleId ? await judgedBath(call, bottleId, guide, reading) : await judgedFilm(call, guide, reading)
+  const { bottle, judgement, from } = bottleId ? await judgedBath(call, bottleId, reading) : await judgedFilm(call, reading)
   const facts = { id, kind, fresh, note, bottleId, rollId, reading, judgement, batchId: bottle?.batchId ?? null }
   await db.Proof.create({ ...facts, at: now, byPerson: who.id, rollsPerL: bottle?.state.rollsPerL ?? null })
   const kept = call.before as Kept | null
@@ -93,10 +80,7 @@ export const writeTest: Handler<typeof api.proof.write> = async (call) => {
 export const overrule: Handler<typeof api.proof.overrule> = async ({ db, body, who, now }) => {
   await lockBottles(db, [body.bottleId])
   const bottle = await bottleById(db, body.bottleId, now)
-  const standing = bottle.state.tests.find((one) => one.kind === body.kind)
-  if (!standing?.failed) throw new Refusal(409, 'not-failed', `${bottle.label} has no failed test of that kind.`)
-  const test = { ...standing.failed, reading: null, fixS: null, againAt: null, overruled: body.reason }
-  const line = { id: body.entryId, bottleId: bottle.id, kind: 'test' as const, at: now, by: who.id, ml: 0 }
-  await writeEntry(db, { ...line, test, note: `${guideOf(body.kind).name} overruled: ${body.reason}` })
+  const { test, note } = decideOverruling({ label: bottle.label, tests: bottle.state.tests }, body)
+  await writeEntry(db, { id: body.entryId, bottleId: bottle.id, kind: 'test', at: now, by: who.id, ml: 0, test, note })
   return bottlePage(db, bottle.id, now)
 }

@@ -1,10 +1,9 @@
-import { planFor, wantsOf, type Plan } from '@selvrin/core'
+import { decidePlanning, planFor, wantsOf, type Plan } from '@selvrin/core'
 import type { api, PlanRequest } from '@selvrin/core/contract'
 import { lockBottles } from '../bottle/ledger'
 import { bottlesById } from '../bottle/rows'
 import { shown, withNames } from '../chart/rows'
 import { oneAtATime } from '../house/queries'
-import { Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
 import { vesselRows } from './queries'
@@ -42,11 +41,9 @@ export const plan: Handler<typeof api.run.plan> = async ({ db, body: { id, reque
     request.baths.map((bath) => bath.bottleId),
   )
   const planned = await planNow(db, request, null, now)
-  const worst = planned.findings.find((finding) => finding.severity === 'error')
-  if (worst && overrule === undefined) throw new Refusal(422, worst.rule, worst.message)
+  const overruled = decidePlanning(planned, overrule)
   await oneAtATime(db, 'run number')
   const last = (await db.Run.max('number')) as number | null
-  const overruled = worst ? (overrule ?? null) : null
   await db.Run.create({ id, number: (last ?? 0) + 1, plan: planned, request, overruled, plannedBy: who.id, plannedAt: now })
   await promise(db, id, planned)
   await db.Roll.bulkCreate(
