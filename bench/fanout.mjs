@@ -75,7 +75,6 @@ async function measure(file, bottles, old) {
     // a server that is asked by everyone at every pour is not asked as often
     const times = old ? Math.max(1, Math.round(10 / listeners)) : pours
     const before = { ...(await counted(child)), cpu: cpuMs(house.pid) }
-    let alone = 0
     for (let i = 0; i < times; i++) {
       await pour(i)
       if (old) await quiet(house.pid)
@@ -84,7 +83,7 @@ async function measure(file, bottles, old) {
     const after = { ...(await counted(child)), cpu: cpuMs(house.pid) }
     const idle = cpuMs(house.pid)
     await wait(5000)
-    alone = (cpuMs(house.pid) - idle) / 5000
+    const alone = (cpuMs(house.pid) - idle) / 5000
     const each = (what) => (after[what] - before[what]) / times
     rows.push({
       listeners,

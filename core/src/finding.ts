@@ -1,13 +1,12 @@
+import { z } from 'zod'
 import type { Repair } from './formula/repair'
 
-export type Severity = 'error' | 'warning' | 'advice'
+const severity = z.enum(['error', 'warning', 'advice'])
+export type Severity = z.output<typeof severity>
 
 /** Something unwise that was noticed: which rule, how bad, at which step (from 0), and why in one sentence. */
-export interface Finding {
-  rule: string
-  severity: Severity
-  step?: number
-  message: string
+export const finding = z.object({ rule: z.string(), severity, step: z.int().optional(), message: z.string() })
+export interface Finding extends z.output<typeof finding> {
   /** what would answer it, where there is such a change */
   repair?: Repair
 }

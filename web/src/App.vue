@@ -13,7 +13,7 @@ import RoomKeys from './room/RoomKeys.vue'
 import RoomLine from './room/RoomLine.vue'
 import SafelightNotice from './room/SafelightNotice.vue'
 import { ownChemical } from '@selvrin/core/contract'
-import { setOwnChemicals } from './chemical/chemistry'
+import { ownChemicals } from './chemical/own'
 import { useClocks } from './run/clocks'
 import { useCues } from './run/useCues'
 import { useChemicals } from './stores'
@@ -28,15 +28,15 @@ useCues()
 const chemicals = useChemicals()
 watch(
   () => chemicals.rows,
-  (rows) => setOwnChemicals(rows.map(ownChemical)),
+  (rows) => void (ownChemicals.value = rows.map(ownChemical)),
 )
 watch(
   () => session.person?.id,
   (id) => {
     if (id === undefined) return
     clocks.begin()
+    if (session.person) fetchAhead(session.person.role)
     if (!session.isTechnician) return
-    fetchAhead()
     void chemicals.load()
   },
   { immediate: true },

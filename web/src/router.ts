@@ -22,15 +22,20 @@ const pages = {
   tanks: () => import('./run/TanksStation.vue'),
   plan: () => import('./run/PlanPage.vue'),
   run: () => import('./run/RunPage.vue'),
+  proofs: () => import('./proof/ProofsStation.vue'),
+  films: () => import('./run/FilmsPage.vue'),
 }
 
-/** What most likely comes next; a mix and a run are fetched when they are opened. */
-const ahead = [pages.bottle, pages.formulary, pages.formula, pages.scales, pages.tanks, pages.plan]
+/** What each may open that most likely comes next; a mix and a run are fetched when they are opened. */
+const ahead = {
+  technician: [pages.bottle, pages.formulary, pages.formula, pages.scales, pages.proofs, pages.tanks, pages.plan],
+  member: [pages.bottle, pages.films],
+}
 
 /** Fetches the stations' pages ahead, so that the first click on one answers like the second. */
-export function fetchAhead(): void {
+export function fetchAhead(role: keyof typeof ahead): void {
   const later = window.requestIdleCallback ?? ((work: () => void) => setTimeout(work, 1000))
-  later(() => ahead.forEach((page) => void page().catch(() => undefined)))
+  later(() => ahead[role].forEach((page) => void page().catch(() => undefined)))
 }
 
 /** Every page. Stations other than the Shelf are loaded when they are first opened. */
@@ -57,7 +62,7 @@ export function makeRouter(): Router {
       { path: '/formulary/:id/edit', component: () => import('./formula/FormulaEditor.vue'), meta: { title: 'Edit formula' } },
       { path: '/scales', component: pages.scales, meta: { title: 'Scales' } },
       { path: '/scales/:id', component: pages.mix, meta: { title: 'Mix' } },
-      { path: '/proofs', component: () => import('./proof/ProofsStation.vue'), meta: { title: 'Proofs' } },
+      { path: '/proofs', component: pages.proofs, meta: { title: 'Proofs' } },
       { path: '/proofs/instruments', component: () => import('./proof/InstrumentsPage.vue'), meta: { title: 'Instruments' } },
       { path: '/proofs/rules', component: () => import('./proof/RulesPage.vue'), meta: { title: 'When tests fall due' } },
       { path: '/proofs/process/:id', component: () => import('./proof/ProcessPage.vue'), meta: { title: 'Control chart' } },
@@ -67,7 +72,7 @@ export function makeRouter(): Router {
       { path: '/tanks/chart', component: () => import('./chart/ChartPage.vue'), meta: { title: 'Wall chart' } },
       { path: '/tanks/plan', component: pages.plan, meta: { title: 'Plan a run' } },
       { path: '/tanks/:id', component: pages.run, meta: { title: 'Run' } },
-      { path: '/films', component: () => import('./run/FilmsPage.vue'), meta: { for: 'members', title: 'Films' } },
+      { path: '/films', component: pages.films, meta: { for: 'members', title: 'Films' } },
       { path: '/people', component: () => import('./person/PeoplePage.vue'), meta: { title: 'People' } },
       { path: '/devices', component: () => import('./device/DevicesPage.vue'), meta: { title: 'Devices' } },
       { path: '/b/:code', component: () => import('./room/CodePage.vue'), meta: { for: 'members', title: 'Code' } },

@@ -1,4 +1,4 @@
-import { dayMs } from '../calendar/days'
+import { dayMs } from '../calendar/span'
 import type { Keeping } from '../formula/use'
 import type { BottleFacts, Container } from './bottle'
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { dayMs } from '../calendar/days'
+import { dayMs } from '../calendar/span'
 import type { BottleEntry, BottleFacts } from './bottle'
 import type { UsedFormula } from '../formula/use'
 import { bottleState } from './bottleState'

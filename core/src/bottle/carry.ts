@@ -1,4 +1,4 @@
-import type { ClearingRead } from '../proof/fixingTime'
+import type { ClearingRead } from '../proof/proof'
 import { standingAfter, type Standing } from '../proof/judgement'
 import { agedIn } from './ageing'
 import type { BathPlace, BottleEntry, BottleFacts, Brought, Container } from './bottle'

@@ -1,6 +1,6 @@
 import { byGravity, type Finding } from '../finding'
 import { governing } from '../proof/judgement'
-import { dayMs } from '../calendar/days'
+import { dayMs } from '../calendar/span'
 import type { BottleFacts, BottleState } from './bottle'
 import type { UsedFormula } from '../formula/use'
 import { stopEndsPh } from './stopBath'

@@ -1,4 +1,4 @@
-import { dayMs } from '../calendar/days'
+import { dayMs } from '../calendar/span'
 
 /**
  * When (ms) a bottle is too old if it stays as it stands at `at`; null where its formula does not say how long it keeps. What the shelf forecasts, what a label says

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { capacityFromTests } from '../proof/capacityFromTests'
-import { dayMs } from '../calendar/days'
+import { dayMs } from '../calendar/span'
 import { standsFull } from './ageing'
 import type { BottleEntry } from './bottle'
 import type { UsedFormula } from '../formula/use'

@@ -1,4 +1,4 @@
-import { dayMs } from '../calendar/days'
+import { dayMs } from '../calendar/span'
 import { agedIn, keepingDays } from './ageing'
 import type { BottleEntry, BottleFacts } from './bottle'
 import type { UsedFormula } from '../formula/use'

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { dayMs } from '../calendar/days'
+import { dayMs } from '../calendar/span'
 import type { BottleEntry, BottleFacts, BottleState } from './bottle'
 import type { FormulaUse, UsedFormula } from '../formula/use'
 import { bottleState, carryOf, stateFrom } from './bottleState'

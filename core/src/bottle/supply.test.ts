@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { dayMs } from '../calendar/days'
+import { dayMs } from '../calendar/span'
 import { costPerRoll } from './costPerRoll'
 import { decantAdvice, sulfiteLostPerOpening, sulfitePerLitre } from './headspace'
 import { replenishSteps } from './replenish'

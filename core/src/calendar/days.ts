@@ -1,8 +1,5 @@
 import { DateTime } from 'luxon'
 
-/** ms of 24 hours. A span, by which things age and sessions end; days of the calendar have 23 to 25 hours, and are counted by the functions below. */
-export const dayMs = 86_400_000
-
 const at = (ms: number, zone: string): DateTime => DateTime.fromMillis(ms, { zone })
 
 /**

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { celsius, done, id, idParams, listQuery, name, note, page, parts, positive, version } from './common'
+import { celsius, done, id, idParams, listQuery, name, note, page, parts, positive, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
 export const chartBody = {

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { natures, type Chemical } from '../chemical/chemical'
 import { acids, type AcidName } from '../chemical/acids'
-import { done, listQuery, name, note, page, version } from './common'
+import { done, listQuery, name, note, page, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
 const chemicalId = z.string().regex(/^[a-z0-9][a-z0-9-]{1,79}$/, 'An id has small letters, digits and hyphens, such as sodium-formate.')

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { celsius, name, positive, version } from './common'
+import { celsius, name, positive, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
 const zone = z

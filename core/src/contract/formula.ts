@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { fixables, schools } from '../formula/use'
 import { families } from '../mark/mark'
-import { amount, celsius, done, id, idParams, listQuery, name, note, page, parts, positive, reason, version } from './common'
+import { amount, celsius, done, id, idParams, listQuery, name, note, page, parts, positive, reason, version } from '../shape/common'
+import { additionRoles } from '../formula/formula'
 import { endpoint } from './endpoint'
 
-const additionRole = z.enum(['developer', 'preservative', 'alkali', 'restrainer', 'acid', 'fixer', 'hardener', 'other'])
 const addition = z
   .strictObject({
     chemical: z.string().min(1).max(80),
@@ -12,7 +12,7 @@ const addition = z
     millilitres: amount.optional(),
     percent: z.number().gt(0).max(100).optional(),
     atC: celsius.optional(),
-    role: additionRole.optional(),
+    role: z.enum(additionRoles).optional(),
     wholePack: z.boolean().optional(),
     note: z.string().trim().max(300).optional(),
   })

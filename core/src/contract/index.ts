@@ -38,7 +38,7 @@ export const api = {
 export const endpoints: Endpoint[] = Object.values(api).flatMap((subject) => Object.values(subject) as Endpoint[])
 
 export type { Access, Endpoint, FileAnswer } from './endpoint'
-export { problem, type Problem } from './common'
+export { problem, type Problem } from '../shape/common'
 export { schemaSentence } from './sentences'
 export { liveEvent, liveRows, memberSubjects, type LiveEvent, type LiveRows } from './live'
 export type { Bottle, BottlePage, LedgerEntry, LedgerLine } from './bottle'
@@ -52,7 +52,8 @@ export { importPortion, type ImportRow } from './import'
 export { labelSheets, type LabelSheet } from './print'
 export type { Mix, MixSummary } from './mix'
 export type { Me, Person } from './person'
-export { planRequest, runEvent, type PlanRequest, type Roll, type Run, type RunSummary, type Vessel } from './run'
+export { runEvent } from '../run/runEvent'
+export { planRequest, type PlanRequest, type Roll, type Run, type RunSummary, type Vessel } from './run'
 export {
   pictureBytes,
   pictureMarks,

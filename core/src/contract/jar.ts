@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { storageGroups } from '../jar/storage'
-import { amount, done, id, idParams, listQuery, millis, note, page, positive, reason, version } from './common'
+import { amount, done, id, idParams, listQuery, millis, note, page, positive, reason, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
 const grams = positive.max(100_000)

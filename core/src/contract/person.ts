@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { done, id, idParams, listQuery, name, page, version } from './common'
+import { done, id, idParams, listQuery, name, page, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
 /** A password that is chosen; whether it is a common one the server looks. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { id, idParams } from './common'
+import { id, idParams } from '../shape/common'
 import { endpoint } from './endpoint'
 
 /** Sheets of labels by what is printed on their box: millimetres and how many. */

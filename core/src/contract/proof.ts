@@ -1,43 +1,12 @@
 import { z } from 'zod'
 import { families } from '../mark/mark'
 import { testKinds } from '../proof/proof'
+import { judgement, reading, reference } from '../proof/verdicts/judgement'
 import { bottlePage } from './bottle'
-import { celsius, done, id, idParams, listQuery, name, note, page, reason, version } from './common'
+import { celsius, done, id, idParams, listQuery, name, note, page, reason, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
 const kind = z.enum(testKinds)
-const reading = z.strictObject({
-  look: z.string().max(30).optional(),
-  value: z.number().min(0).max(100_000).optional(),
-  fresh: z.number().min(0).max(5).optional(),
-  /** density of clear film: base + fog */
-  base: z.number().min(0).max(3).optional(),
-  celsius: celsius.optional(),
-  slowClearing: z.boolean().optional(),
-  /** why a reading that cannot be is kept all the same */
-  doubtful: z.string().trim().min(3).max(500).optional(),
-  approximate: z.boolean().optional(),
-})
-const reference = z.object({
-  value: z.number(),
-  celsius: z.number().nullable(),
-  slowClearing: z.boolean().nullable().optional(),
-  from: z.enum(['batch', 'formula', 'class', 'beside']),
-})
-const judgement = z.object({
-  verdict: z.enum(['keep', 'marginal', 'failed']),
-  rule: z.string(),
-  reason: z.string(),
-  ratio: z.number().nullable(),
-  reference: z.number().nullable(),
-  restsOn: z.string(),
-  corrected: z.boolean(),
-  compared: z.number().nullable().optional(),
-  fixS: z.number().nullable(),
-  retire: z.boolean(),
-  againDays: z.number().nullable(),
-})
-
 export const pictureBytes = 12_000_000
 export const pictureTypes = ['image/png', 'image/jpeg'] as const
 const unit = z.number().min(0).max(1)

@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import type { Plan } from '../process/process'
-import { celsius, done, find, id, idParams, listQuery, millis, name, note, page, parts, reason, version } from './common'
+import { plan } from '../process/plan'
+import { runEvent } from '../run/runEvent'
+import { celsius, done, find, id, idParams, listQuery, millis, name, note, page, parts, reason, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
 export const vesselBody = {
@@ -49,17 +50,6 @@ export const planRequest = z.strictObject({
   critical: z.boolean().optional(),
 })
 
-export const runEvent = z.strictObject({
-  id,
-  seq: z.int().min(0).max(100_000),
-  device: z.string().max(60),
-  at: millis,
-  kind: z.enum(['start', 'next', 'hold', 'unhold', 'temperature', 'reason', 'abandon']),
-  step: z.int().min(0).max(60),
-  celsius: celsius.optional(),
-  text: note.optional(),
-})
-
 const state = z.enum(['planned', 'running', 'done', 'abandoned', 'taken-back'])
 const runSummary = z.object({
   id,
@@ -105,7 +95,7 @@ const roll = z.object({
   ),
 })
 const run = runSummary.extend({
-  plan: z.custom<Plan>((value) => typeof value === 'object' && value !== null),
+  plan,
   /** what was decided, for the same again */
   request: planRequest.nullable(),
   overruled: z.string().nullable(),

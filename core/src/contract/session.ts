@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { done, name } from './common'
+import { done, name } from '../shape/common'
 import { endpoint } from './endpoint'
 import { me, newPassword, units } from './person'
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { celsius, done, id, idParams, listQuery, name, page, version } from './common'
+import { celsius, done, id, idParams, listQuery, name, page, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
 /** A place bottles stand; its temperature counts for how they age, `assumedShelfC` where nobody measured it (null). */

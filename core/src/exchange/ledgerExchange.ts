@@ -1,6 +1,6 @@
 import { countsOf, throughputFrom } from '../bottle/throughput'
 import type { LedgerLine } from '../contract/bottle'
-import { brought as broughtShape } from '../contract/bottleState'
+import { brought as broughtShape } from '../bottle/bottle'
 import type { z } from 'zod'
 import { showVolume } from '../quantity/format'
 import { bottleFinder } from './bottleExchange'

@@ -1,6 +1,8 @@
 import type { ChemicalId } from '../chemical/chemical'
 
-export type AdditionRole = 'developer' | 'preservative' | 'alkali' | 'restrainer' | 'acid' | 'fixer' | 'hardener' | 'other'
+/** What an addition is for. */
+export const additionRoles = ['developer', 'preservative', 'alkali', 'restrainer', 'acid', 'fixer', 'hardener', 'other'] as const
+export type AdditionRole = (typeof additionRoles)[number]
 
 /** One line of a formula, for `finalMl` of it: exactly one of grams and millilitres. */
 export interface Addition {

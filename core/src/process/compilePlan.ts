@@ -6,6 +6,7 @@ import { minimumWorkingVolume } from '../dilution/minimumWorkingVolume'
 import { carryOutMl, rollEquivalents } from '../dilution/rollEquivalents'
 import { byGravity } from '../finding'
 import { checkPlan } from './checkPlan'
+import { planFormat } from './plan'
 import type { BottleUse, Load, Plan, PlanBottle, PlanStep, Process } from './process'
 
 const noBottle = ['water', 'air']
@@ -65,6 +66,7 @@ export function compilePlan(process: Process, load: Load, bottles: PlanBottle[])
     }
   })
   const plan: Plan = {
+    format: planFormat,
     processId: process.id,
     processName: process.name,
     material: process.material,

@@ -1,53 +1,18 @@
+import type { z } from 'zod'
 import type { EntryKind } from '../bottle/bottle'
-import type { DevelopingTime, TimeFactor, TimePoint } from '../development/developingTime'
-import type { Finding } from '../finding'
+import type { TimeFactor, TimePoint } from '../development/developingTime'
+import type { agitation, planBottle, planFilm, planStep, planVessel, processStep } from './plan'
 
-export type StepKind =
-  | 'pre-wet'
-  | 'develop'
-  | 'stop'
-  | 'rinse'
-  | 'bleach'
-  | 'clear'
-  | 're-expose'
-  | 'second-develop'
-  | 'fix'
-  | 'bleach-fix'
-  | 'monobath'
-  | 'stabilise'
-  | 'wash-aid'
-  | 'wash'
-  | 'wetting-agent'
-  | 'dry'
-
-/** What the material may see during a step: none at all, closed in a tank, its safelight, or any. */
-export type Light = 'dark' | 'tank' | 'safelight' | 'white'
-
-/** Continuous for the first `firstS`, then `forS` (or so many inversions) every `everyS`; everyS 0 means never again. Seconds. */
-export interface Agitation {
-  name: string
-  firstS: number
-  forS: number
-  everyS: number
-  inversions?: number
-}
-
-/** What becomes of the liquid at the end. */
-export type Fate = 'back' | 'discard' | 'drain'
-
-export interface ProcessStep {
-  kind: StepKind
-  name: string
-  /** family of the bottle it comes from, or water or air */
-  bath: string
-  /** from the development chart, or fixed seconds */
-  time: 'chart' | number
-  toleranceC: number
-  agitation: Agitation
-  light: Light
-  drainS: number
-  fate: Fate
-}
+export type Agitation = z.output<typeof agitation>
+export type ProcessStep = z.output<typeof processStep>
+export type StepKind = ProcessStep['kind']
+export type Light = ProcessStep['light']
+export type Fate = ProcessStep['fate']
+export type PlanBottle = z.output<typeof planBottle>
+export type PlanFilm = z.output<typeof planFilm>
+export type PlanStep = z.output<typeof planStep>
+type PlanVessel = z.output<typeof planVessel>
+export type { Plan } from './plan'
 
 export interface Process {
   id: string
@@ -56,52 +21,8 @@ export interface Process {
   steps: ProcessStep[]
 }
 
-/** A bottle as a plan sees it. */
-export interface PlanBottle {
-  id: string
-  name: string
-  /** what is written large on the tape, such as D5 */
-  label: string
-  family: string
-  /** how it is diluted for this run; [1] is poured as it is */
-  parts: number[]
-  /** ml and roll equivalents nobody else is promised */
-  volumeMl: number
-  rollsLeft: number | null
-  minConcentrateMlPerRoll: number
-  findings: Finding[]
-  oneShot: boolean
-  timeFactor: number
-  /** place in a two-bath pair; null where it fixes alone */
-  position?: 1 | 2 | null
-  /** runs that something of it is reserved for */
-  reservedFor?: number[]
-  /** tests that stand in the way of a critical run, in words */
-  due?: string[]
-}
-
-export interface PlanFilm {
-  format: string
-  count: number
-}
-
 export interface Load {
-  vessel: {
-    id: string
-    name: string
-    kind: 'hand' | 'rotary'
-    /** ml that covers this load */
-    coversMl: number
-    /** ml it holds at the most; what covers the load where not given */
-    holdsMl?: number
-    /** reels it takes */
-    reels: number
-    /** ml a loaded reel carries out of a bath; as usual for its format where not given */
-    carryMl?: number | null
-    /** numbers of the runs that are in it, or are planned in it */
-    running?: number[]
-    planned?: number[]
-  }
+  vessel: PlanVessel
   films: PlanFilm[]
   /** measured in the developer; the other baths follow it */
   temperatureC: number
@@ -114,33 +35,6 @@ export interface Load {
   bathC?: Record<number, number>
   /** colour, slide, or someone's only negatives: no bath with a test due */
   critical?: boolean
-}
-
-export interface PlanStep extends ProcessStep {
-  seconds: number
-  temperatureC: number
-  /** working solution in the beaker, and its parts in ml, concentrate first */
-  volumeMl: number
-  partsMl: number[]
-  bottle: PlanBottle | null
-  /** at its end the plan waits for a hand instead of going on: film may stand in water and air */
-  waits: boolean
-}
-
-export interface Plan {
-  processId: string
-  processName: string
-  material: Process['material']
-  vessel: Load['vessel']
-  films: PlanFilm[]
-  rolls: number
-  temperatureC: number
-  developing: DevelopingTime | null
-  /** what the developing time follows when the bath drifts: the chart of the load and its coefficient */
-  drift?: { chart: TimePoint[]; k?: number | undefined }
-  steps: PlanStep[]
-  critical?: boolean
-  findings: Finding[]
 }
 
 /** What a run does to a bottle, to be written as ledger entries. */

@@ -1,4 +1,5 @@
-import { dayMs, sameDay } from '../calendar/days'
+import { sameDay } from '../calendar/days'
+import { dayMs } from '../calendar/span'
 import type { Family } from '../mark/mark'
 import type { TestKind } from './proof'
 

@@ -1,20 +1,14 @@
 import { requirePositive, requireTemperatures } from '../error'
+import type { ClearingRead } from './proof'
 import { clearingAt, slowFilmFactor } from './clearing'
 
 /** Fix so many times the clearing time: tabular grain, or film rich in iodide, gives up its salts more slowly. */
 export const fixTimes = (slow: boolean): number => (slow ? 3 : 2)
 
 /** s below which no fixing goes, whatever a test says. Rounded practice. */
-const leastS = { ammonium: 60, plain: 180 }
-export type FixerSalt = keyof typeof leastS
-
-/** A clearing time as it was read; `slow` for film of tabular grain. */
-export interface ClearingRead {
-  seconds: number
-  /** null where nobody wrote it down: taken to be the run's */
-  celsius: number | null
-  slow: boolean
-}
+const leastS: Record<FixerSalt, number> = { ammonium: 60, plain: 180 }
+export const fixerSalts = ['ammonium', 'plain'] as const
+export type FixerSalt = (typeof fixerSalts)[number]
 
 /**
  * s to fix a load at `runC` °C whose slowest film is slow or not: twice the clearing time, three times for slow film, moved by 5 % per °C from where it was

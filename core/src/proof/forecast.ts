@@ -1,12 +1,11 @@
+import { z } from 'zod'
 import { clearingLimit } from './limits'
 import { requireAmounts, requirePositive } from '../error'
 import { bandMeets, leastSquares, studentT80 } from './leastSquares'
 
-export interface Forecast {
-  rollsPerLitreLeft: number
-  low: number | null
-  high: number | null
-}
+/** How many rolls a litre are left, with the interval that goes with it. */
+export const forecast = z.object({ rollsPerLitreLeft: z.number(), low: z.number().nullable(), high: z.number().nullable() })
+export type Forecast = z.output<typeof forecast>
 
 /** Where a straight fit meets a level, counted from the last reading, with the 80 % prediction band's crossings around it. Null where it never will. */
 function crossing(points: { x: number; y: number }[], level: number, towards: 'up' | 'down'): Forecast | null {

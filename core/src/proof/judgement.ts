@@ -1,17 +1,19 @@
-import type { TestKind, TestMark, Verdict } from './proof'
+import { z } from 'zod'
+import { testKinds, testMark, type TestMark, type Verdict } from './proof'
 
 /** What stands of one kind of test: the newest mark, and a failure that is not cleared yet. */
-export interface Standing {
-  kind: TestKind
-  newest: TestMark
-  at: number
+export const standingTest = z.object({
+  kind: z.enum(testKinds),
+  newest: testMark,
+  at: z.number(),
   /** use of the bath then, rolls a litre */
-  rollsPerL: number
-  failed: TestMark | null
-  failedAt: number | null
+  rollsPerL: z.number(),
+  failed: testMark.nullable(),
+  failedAt: z.number().nullable(),
   /** passes since that failure; the second clears it */
-  passes: number
-}
+  passes: z.int(),
+})
+export type Standing = z.output<typeof standingTest>
 
 const passesThatClear = 2
 const rank: Record<Verdict, number> = { failed: 0, marginal: 1, keep: 2 }

@@ -2,18 +2,7 @@ import { timeAtAny } from '../development/developingTime'
 import type { Plan, PlanStep } from '../process/process'
 import { cuesOf, getReadyS, type Cue } from './cues'
 import { driftEnd, type DriftReading } from './drift'
-
-/** What happened during a run. `at` is ms since 1970; `step` is the step the person saw. */
-export interface RunEvent {
-  id: string
-  seq: number
-  device: string
-  at: number
-  kind: 'start' | 'next' | 'hold' | 'unhold' | 'temperature' | 'reason' | 'abandon'
-  step: number
-  celsius?: number
-  text?: string
-}
+import type { RunEvent } from './runEvent'
 
 export interface StepTime {
   step: number

@@ -2,7 +2,8 @@ import type { Acted, NewLine } from '../bottle/acts/act'
 import { conflict } from '../error'
 import { usesAtEnd } from '../process/compilePlan'
 import type { Plan } from '../process/process'
-import { runClock, type RunClock, type RunEvent } from './clock'
+import { runClock, type RunClock } from './clock'
+import type { RunEvent } from './runEvent'
 import { linesOfUses } from './uses'
 
 /** A run that is on: what was planned and what happened. */

@@ -1,4 +1,4 @@
-import type { RunEvent } from '@selvrin/core'
+import { readPlan, type RunEvent } from '@selvrin/core'
 import type { Run } from '@selvrin/core/contract'
 import { filmsWhere } from '../film/rows'
 import { nameOf, withName } from '../house/left'
@@ -10,10 +10,11 @@ export async function runRow(db: Database, id: string): Promise<Run> {
   if (!row) throw notFound('run')
   const events = await db.RunEvent.findAll({ attributes: ['event'], where: { runId: id }, order: [['at', 'asc']], raw: true })
   const filmRows = await filmsWhere(db, { runId: id })
-  const { plan } = row
+  const plan = readPlan(row.plan)
   return {
     ...row.get(),
     by: nameOf(row.by),
+    plan,
     vessel: plan.vessel.name,
     processName: plan.processName,
     rolls: plan.rolls,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { bottlesToFill, standsFull } from '@selvrin/core'
+import { decideDecanting, bottlesToFill, standsFull } from '@selvrin/core'
+import WouldWrite from './WouldWrite.vue'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -36,18 +37,18 @@ const rows = ref<Row[]>(fill(bottle.decant?.into ?? bottlesToFill(bottle.state.v
 const rest = computed(() => bottle.state.volumeMl - rows.value.reduce((sum, row) => sum + (row.ml ?? 0), 0))
 const volume = (ml: number) => show.volume(ml)
 
+const asked = computed(() => ({
+  into: rows.value.flatMap(({ id, sizeMl, ml }) => (sizeMl !== null && ml !== null && ml > 0 ? [{ id, sizeMl, ml }] : [])),
+  ...(overrule.value.trim() === '' ? {} : { overrule: overrule.value }),
+}))
+const decide = () => (asked.value.into.length === 0 ? null : decideDecanting(bottle, asked.value))
+
 async function write(): Promise<void> {
-  const into = rows.value.flatMap(({ id, sizeMl, ml }) => (sizeMl !== null && ml !== null && ml > 0 ? [{ id, sizeMl, ml }] : []))
-  if (into.length === 0) {
+  if (asked.value.into.length === 0) {
     problem.value = 'Write the size of each bottle and how much goes into it.'
     return
   }
-  const good = await act(() =>
-    call(api.bottle.decant, {
-      params: { id: bottle.id },
-      body: { into, ...(overrule.value.trim() === '' ? {} : { overrule: overrule.value }) },
-    }),
-  )
+  const good = await act(() => call(api.bottle.decant, { params: { id: bottle.id }, body: asked.value }))
   if (good) emit('done')
 }
 </script>
@@ -87,6 +88,7 @@ async function write(): Promise<void> {
         >
       </p>
       <OverruleField v-model="overrule" :bottle="bottle" />
+      <WouldWrite v-if="rest >= -0.5" :decide="decide" :bottles="[bottle]" />
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy || rest < -0.5">Decant and label</button>

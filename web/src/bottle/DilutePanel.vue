@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { dilute, parseRatio, showParts } from '@selvrin/core'
+import { decideDilution, dilute, parseRatio, showParts } from '@selvrin/core'
+import WouldWrite from './WouldWrite.vue'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref, watch } from 'vue'
@@ -41,13 +42,18 @@ const amounts = computed(() =>
 )
 const volume = (ml: number) => show.volume(ml)
 
-async function make(): Promise<void> {
+const asked = computed(() => {
   const { parts } = read.value
-  if (!parts || totalMl.value === null || sizeMl.value === null) {
+  return parts && totalMl.value !== null && sizeMl.value !== null ? { newId, parts, totalMl: totalMl.value, sizeMl: sizeMl.value } : null
+})
+const decide = () => asked.value && decideDilution(bottle, asked.value)
+
+async function make(): Promise<void> {
+  const body = asked.value
+  if (!body) {
     problem.value = 'Write the dilution, how much to make and the bottle’s size.'
     return
   }
-  const body = { newId, parts, totalMl: totalMl.value, sizeMl: sizeMl.value }
   const good = await act(() => call(api.bottle.dilute, { params: { id: bottle.id }, body }))
   if (!good) return
   emit('made')
@@ -89,6 +95,7 @@ async function make(): Promise<void> {
           >+ <b class="font-mono">{{ volume(ml) }}</b> {{ amounts.length > 2 && i < amounts.length - 2 ? `of part ${i + 2}` : 'water' }}<br
         /></template>
       </p>
+      <WouldWrite :decide="decide" :bottles="[bottle]" />
       <p class="text-quiet">{{ bottle.label }} holds {{ volume(bottle.state.volumeMl) }}. Water first, then the concentrate; gloves on.</p>
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { decideMeasure } from '@selvrin/core'
+import WouldWrite from './WouldWrite.vue'
 import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -20,6 +22,7 @@ const ml = ref<number | null>(null)
 const note = ref('')
 const volume = (amount: number) => show.volume(amount)
 const off = computed(() => (ml.value === null ? null : ml.value - bottle.state.volumeMl))
+const decide = () => (ml.value === null ? null : decideMeasure(bottle, { entryId, ml: ml.value, note: note.value }))
 
 async function write(): Promise<void> {
   const measured = ml.value
@@ -51,6 +54,7 @@ async function write(): Promise<void> {
         }}
       </p>
       <TextField v-model="note" label="Note, if any" />
+      <WouldWrite :decide="decide" :bottles="[bottle]" />
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Write it down</button>

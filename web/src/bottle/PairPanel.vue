@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { decideMovingUp, decidePairing } from '@selvrin/core'
+import { now } from '../clock'
+import WouldWrite from './WouldWrite.vue'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
@@ -29,6 +32,13 @@ const second = ref<string | null>(null)
 const first = ref<string | null>(null)
 const fresh = ref<string | null>(null)
 
+const named = (id: string | null | undefined) => bottles.rows.find((one) => one.id === id)
+const secondBath = computed(() => named(second.value))
+const oldFirst = computed(() => named(first.value ?? firsts.value[0]?.value))
+const freshBath = computed(() => named(fresh.value))
+const decidePair = () => (secondBath.value ? decidePairing(bottle, secondBath.value, now()) : null)
+const decideMove = () => (oldFirst.value && freshBath.value ? decideMovingUp(oldFirst.value, bottle, freshBath.value) : null)
+const involved = computed(() => [oldFirst.value, bottle, freshBath.value].filter((one) => one !== undefined))
 async function pair(): Promise<void> {
   const secondId = second.value
   if (secondId === null) problem.value = 'Choose the second bath.'
@@ -54,6 +64,7 @@ async function moveUp(): Promise<void> {
         >Mix a fresh {{ bottle.name }}</RouterLink
       >
       <p class="text-quiet">The discarded bath goes to the silver waste.</p>
+      <WouldWrite :decide="decideMove" :bottles="involved" />
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Move {{ bottle.label }} up</button>
@@ -75,6 +86,7 @@ async function moveUp(): Promise<void> {
       <RouterLink v-if="unpaired.length === 0" :to="`/formulary/${bottle.formulaId}`" class="link inline-flex min-h-11 items-center"
         >Mix another {{ bottle.name }}</RouterLink
       >
+      <WouldWrite :decide="decidePair" :bottles="secondBath ? [bottle, secondBath] : [bottle]" />
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Pair them</button>

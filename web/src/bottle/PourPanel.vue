@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showParts } from '@selvrin/core'
+import { decidePour, showParts } from '@selvrin/core'
 import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
@@ -13,6 +13,7 @@ import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
 import { useBottles } from '../stores'
 import OverruleField from './OverruleField.vue'
+import WouldWrite from './WouldWrite.vue'
 
 type Kind = 'pour-out' | 'pour-back' | 'top-up' | 'water' | 'evaporate' | 'discard'
 const { bottle } = defineProps<{ bottle: BottlePage }>()
@@ -50,19 +51,27 @@ const sources = computed(() => [
 ])
 const asks = computed(() => kind.value === 'pour-out')
 
+const source = computed(() => (kind.value === 'top-up' ? bottles.rows.find((one) => one.id === from.value) : undefined))
+const asked = computed(() =>
+  ml.value === null || kind.value === null
+    ? null
+    : {
+        entryId,
+        kind: kind.value,
+        ml: ml.value,
+        note: note.value,
+        ...(asks.value && overrule.value.trim() !== '' ? { overrule: overrule.value } : {}),
+      },
+)
+const nothingThrough = { rolls: 0, colourRolls: 0, paper: 0, waterInMl: 0 }
+const decide = () => asked.value && decidePour({ bottle, from: source.value }, { ...nothingThrough, ...asked.value })
+
 async function write(): Promise<void> {
-  if (ml.value === null || kind.value === null) {
+  if (asked.value === null) {
     problem.value = 'Write how much.'
     return
   }
-  const body = {
-    entryId,
-    kind: kind.value,
-    ml: ml.value,
-    note: note.value,
-    ...(kind.value === 'top-up' && from.value !== null && from.value !== 'fresh' ? { fromId: from.value } : {}),
-    ...(asks.value && overrule.value.trim() !== '' ? { overrule: overrule.value } : {}),
-  }
+  const body = { ...asked.value, ...(source.value ? { fromId: source.value.id } : {}) }
   await act(async () => emit('done', await call(api.bottle.pour, { params: { id: bottle.id }, body })))
 }
 </script>
@@ -84,6 +93,7 @@ async function write(): Promise<void> {
       <p v-if="kind === 'discard'" class="text-quiet">
         Gloves and goggles on. Fixers go to the silver waste, never together with acids or developer; your local rules decide the rest.
       </p>
+      <WouldWrite :decide="decide" :bottles="source ? [source, bottle] : [bottle]" />
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Write it down</button>

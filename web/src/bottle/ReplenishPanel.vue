@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { replenishSteps, showParts } from '@selvrin/core'
+import { decideReplenish, replenishSteps, showParts } from '@selvrin/core'
+import WouldWrite from './WouldWrite.vue'
 import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
@@ -45,6 +46,11 @@ const steps = computed(() =>
   }),
 )
 const volume = (amount: number) => show.volume(amount)
+const source = computed(() => bottles.rows.find((one) => one.id === from.value))
+const decide = () =>
+  ml.value === null || ml.value <= 0
+    ? null
+    : decideReplenish({ bottle, from: source.value }, { entryId, ml: ml.value, evaporatedMl: evaporated.value ?? 0 })
 async function write(): Promise<void> {
   if (ml.value === null || ml.value <= 0) {
     problem.value = 'Write how much replenisher goes in.'
@@ -86,6 +92,7 @@ async function write(): Promise<void> {
       <p v-if="steps.topUpMl > 0.5" class="border-l-4 border-alarm pl-4">
         It then still lacks {{ volume(steps.topUpMl) }}: more was carried out than the rate gives back. Top it up with replenisher too.
       </p>
+      <WouldWrite :decide="decide" :bottles="source ? [source, bottle] : [bottle]" />
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">It is replenished</button>

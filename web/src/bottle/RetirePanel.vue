@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { gravest } from '@selvrin/core'
+import { decideRetiring, gravest } from '@selvrin/core'
+import WouldWrite from './WouldWrite.vue'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { ref } from 'vue'
 import { call } from '../api/call'
@@ -16,6 +17,7 @@ const show = useShow()
 const { busy, problem, act } = useAction()
 const reason = ref(why || (gravest(bottle)?.message ?? ''))
 const discard = ref(sink)
+const decide = () => (bottle.retiredAt === null ? decideRetiring(bottle, { why: reason.value, discard: discard.value }) : null)
 async function retire(): Promise<void> {
   const good = await act(() =>
     call(api.bottle.retire, { params: { id: bottle.id }, body: { version: bottle.version, reason: reason.value, discard: discard.value } }),
@@ -34,6 +36,7 @@ async function retire(): Promise<void> {
         detail="written into the waste: fixers to the silver drum, never down the drain with developer"
       />
       <p class="text-quiet">Gloves and goggles on; one kind at a time. Your local rules and the supplier’s sheet say what may go where.</p>
+      <WouldWrite :decide="decide" :bottles="[bottle]" />
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Retire {{ bottle.label }}</button>

@@ -15,7 +15,6 @@ import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useBottles, useMixes, useRuns, useShelves } from '../stores'
 import BottleVessel from './BottleVessel.vue'
-import RetirePanel from './RetirePanel.vue'
 import { flagOf, planksOf, pourFirst, withCode } from './shelfOrder'
 import { useSupply } from './supply'
 import { todoList } from './todo'
@@ -28,6 +27,7 @@ import WaitFor from '../fields/WaitFor.vue'
 /** only a house that is beginning has them */
 const FirstSteps = defineAsyncComponent(() => import('./FirstSteps.vue'))
 
+const RetirePanel = defineAsyncComponent(() => import('./RetirePanel.vue'))
 const ShelvesPanel = defineAsyncComponent(() => import('./ShelvesPanel.vue'))
 const session = useSession()
 const show = useShow()

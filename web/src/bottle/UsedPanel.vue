@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { carryOutMl, formats, rollEquivalents, usualFormat } from '@selvrin/core'
+import { carryOutMl, decidePour, formats, rollEquivalents, usualFormat } from '@selvrin/core'
 import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -14,6 +14,7 @@ import TextField from '../fields/TextField.vue'
 import { showRolls } from '../marks/words'
 import { useShow } from '../session/useShow'
 import OverruleField from './OverruleField.vue'
+import WouldWrite from './WouldWrite.vue'
 import { usualLoad } from './usualLoad'
 import { digits } from '../session/manner'
 
@@ -58,6 +59,23 @@ const paper = computed(() => (format.value === byArea ? onPaper.value : formats[
 const carry = computed(() => carried.value ?? load.value?.carry ?? 0)
 const silvered = bottle.state.silverGPerL !== null
 
+function asked(amount: number) {
+  const out = Math.min(carry.value, bottle.state.volumeMl)
+  return {
+    entryId,
+    kind: 'use' as const,
+    ml: out,
+    rolls: paper.value ? 0 : amount,
+    paper: paper.value ? amount : 0,
+    ...(paper.value && paperKind.value ? { paperKind: paperKind.value } : {}),
+    colourRolls: colour.value && !paper.value ? amount : 0,
+    waterInMl: preWet.value ? out : 0,
+    note: note.value,
+    ...(overrule.value.trim() === '' ? {} : { overrule: overrule.value }),
+  }
+}
+const decide = () => load.value && decidePour({ bottle }, asked(load.value.amount))
+
 async function write(): Promise<void> {
   if (!load.value) {
     problem.value =
@@ -66,28 +84,8 @@ async function write(): Promise<void> {
         : 'Write how many films or sheets, as a whole number.'
     return
   }
-  const { amount } = load.value
-  const out = Math.min(carry.value, bottle.state.volumeMl)
-  await act(async () =>
-    emit(
-      'done',
-      await call(api.bottle.pour, {
-        params: { id: bottle.id },
-        body: {
-          entryId,
-          kind: 'use',
-          ml: out,
-          rolls: paper.value ? 0 : amount,
-          paper: paper.value ? amount : 0,
-          ...(paper.value && paperKind.value ? { paperKind: paperKind.value } : {}),
-          colourRolls: colour.value && !paper.value ? amount : 0,
-          waterInMl: preWet.value ? out : 0,
-          note: note.value,
-          ...(overrule.value.trim() === '' ? {} : { overrule: overrule.value }),
-        },
-      }),
-    ),
-  )
+  const body = asked(load.value.amount)
+  await act(async () => emit('done', await call(api.bottle.pour, { params: { id: bottle.id }, body })))
 }
 </script>
 
@@ -114,6 +112,7 @@ async function write(): Promise<void> {
       <ChoiceField v-if="silvered && paper" v-model="paperKind" label="Paper" :choices="paperKinds" />
       <TextField v-model="note" label="Note, if any" />
       <OverruleField v-model="overrule" :bottle="bottle" />
+      <WouldWrite :decide="decide" :bottles="[bottle]" />
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Write it down</button>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { showParts } from '@selvrin/core'
+import { decideWrongBottle, showParts } from '@selvrin/core'
+import WouldWrite from './WouldWrite.vue'
 import { api, type BottlePage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
@@ -27,7 +28,12 @@ const others = computed(() =>
     .filter((one) => one.id !== bottle.id && one.retiredAt === null)
     .map((one) => ({ value: one.id, name: `${one.label} ${one.name}, ${showParts(one.parts)}` })),
 )
-const label = computed(() => bottles.rows.find((one) => one.id === into.value)?.label ?? 'the other bottle')
+const other = computed(() => bottles.rows.find((one) => one.id === into.value))
+const label = computed(() => other.value?.label ?? 'the other bottle')
+const decide = () =>
+  other.value && ml.value !== null
+    ? decideWrongBottle({ from: bottle, into: other.value }, { entryId, ml: ml.value, reason: reason.value })
+    : null
 async function write(): Promise<void> {
   const intoId = into.value
   const amount = ml.value
@@ -53,6 +59,7 @@ async function write(): Promise<void> {
       <QuantityField v-model="ml" kind="volume" label="How much, about" :near="bottle.state.volumeMl" />
       <TextField v-model="reason" label="How it came about" />
       <p>{{ bottle.label }} and {{ label }} are both retired: nobody knows any more what is in them.</p>
+      <WouldWrite :decide="decide" :bottles="other ? [bottle, other] : [bottle]" />
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Retire {{ bottle.label }} and {{ label }}</button>

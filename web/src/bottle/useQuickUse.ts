@@ -1,4 +1,4 @@
-import { carryOutMl, takesPrints, usualFormat } from '@selvrin/core'
+import { carryOutMl, decidePour, takesPrints, usualFormat } from '@selvrin/core'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { ref } from 'vue'
@@ -25,17 +25,13 @@ export function useQuickUse() {
     const entryId = uuid()
     const paper = takesPrints(bottle)
     const carried = carryOutMl({ format: usualFormat(bottle), count: usualLoad })
+    const ml = Math.min(carried, bottle.state.volumeMl)
+    const through = { rolls: paper ? 0 : usualLoad, paper: paper ? usualLoad : 0, colourRolls: 0, waterInMl: 0 }
+    const body = { entryId, kind: 'use' as const, ml, ...through, note: '' }
     try {
-      await call(api.bottle.pour, {
-        params: { id: bottle.id },
-        body: {
-          entryId,
-          kind: 'use',
-          ml: Math.min(carried, bottle.state.volumeMl),
-          rolls: paper ? 0 : usualLoad,
-          paper: paper ? usualLoad : 0,
-        },
-      })
+      // what cannot be is said at once
+      decidePour({ bottle }, body)
+      await call(api.bottle.pour, { params: { id: bottle.id }, body })
       written.value = { bottle, entryId, says: `${bottle.label}: poured back, ${usualLoad} ${paper ? 'prints' : 'rolls'}.` }
     } catch (error) {
       problem.value = sentence(error)

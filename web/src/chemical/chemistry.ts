@@ -1,16 +1,14 @@
 import * as core from '@selvrin/core'
-import type { Catalogue, Chemical, ChemicalId, Formula, MixEvent, ShelfJar } from '@selvrin/core'
-import { shallowRef } from 'vue'
+import type { Catalogue, ChemicalId, Formula, MixEvent, ShelfJar } from '@selvrin/core'
+import { computed } from 'vue'
+import { ownChemicals } from './own'
 
 /**
  * The chemistry of core with this darkroom's catalogue: the built-in one with its own chemicals and edits. Components take these functions instead of
  * core's, and follow every change of the catalogue.
  */
-const current = shallowRef<Catalogue>(core.catalogue)
+const current = computed<Catalogue>(() => core.withOwn(ownChemicals.value))
 export const catalogue = (): Catalogue => current.value
-export const setOwnChemicals = (own: Chemical[]): void => {
-  current.value = core.withOwn(own)
-}
 
 type Amounts = Partial<Record<ChemicalId, number>>
 type Line = Parameters<typeof core.jarsFor>[0]

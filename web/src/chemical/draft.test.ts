@@ -1,9 +1,10 @@
 import { catalogue, estimatePh, withOwn } from '@selvrin/core'
 import { ownChemical } from '@selvrin/core/contract'
 import { chemicalDraft, idFor, readChemical } from './draft'
-import { checkFormula, linesOf, setOwnChemicals } from './chemistry'
+import { checkFormula, linesOf } from './chemistry'
+import { ownChemicals } from './own'
 
-afterEach(() => setOwnChemicals([]))
+afterEach(() => void (ownChemicals.value = []))
 
 test('every chemical of the catalogue can be opened and kept as it is', () => {
   for (const chemical of Object.values(catalogue)) {
@@ -52,7 +53,7 @@ test('a darkroom’s own figures count at once, and its own chemicals are no str
     molarMass: '68.01',
     solubility: '20: 4',
   })
-  setOwnChemicals([ownChemical({ id: idFor('Sodium formate'), body: body! })])
+  ownChemicals.value = [ownChemical({ id: idFor('Sodium formate'), body: body! })]
   expect(linesOf(formula)[0]?.chemical.name).toBe('Sodium formate')
   expect(checkFormula(formula).map((finding) => finding.rule)).toEqual(['mix-11'])
 })

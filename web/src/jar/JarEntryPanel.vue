@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { decideCount, decideJarLine, DomainError } from '@selvrin/core'
 import { api, type JarPage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -29,6 +30,22 @@ const kinds = [
   { value: 'count' as const, name: 'Counted', detail: 'what it really holds, without the jar’s own weight' },
   { value: 'discard' as const, name: 'Discarded', detail: 'caked, brown, spilled: where its kind of waste belongs' },
 ]
+/** What the jar holds then, or why it cannot be: core decides it here as it will on the server. */
+const then = computed(() => {
+  const [what, amount] = [kind.value, grams.value]
+  if (what === null || amount === null || (amount <= 0 && what !== 'count')) return null
+  try {
+    const line =
+      what === 'count'
+        ? decideCount(jar, { entryId, grams: amount, expectedG, reason: note.value })
+        : decideJarLine(jar, { entryId, kind: what, grams: amount, note: note.value })
+    return { holds: jar.grams + line.grams, refusal: '' }
+  } catch (error) {
+    if (!(error instanceof DomainError)) throw error
+    return { holds: jar.grams, refusal: error.message }
+  }
+})
+
 async function write(): Promise<void> {
   if (kind.value === null || grams.value === null || (grams.value <= 0 && kind.value !== 'count')) {
     problem.value = 'Write how much.'
@@ -60,6 +77,10 @@ async function write(): Promise<void> {
         :hint="`${show.mass(jar.grams)} by its record`"
       />
       <TextField v-model="note" label="Note" />
+      <p v-if="then?.refusal" role="status" class="border-l-4 border-alarm pl-4 font-semibold">{{ show.said(then.refusal) }}</p>
+      <p v-else-if="then" role="status" class="border-l-4 border-line pl-4">
+        {{ show.mass(jar.grams) }} → <b class="font-mono">{{ show.mass(then.holds) }}</b>
+      </p>
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">
         <button class="button button-main" :disabled="busy">Write it down</button>

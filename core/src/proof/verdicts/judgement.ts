@@ -1,51 +1,57 @@
-import type { Verdict } from '../proof'
+import { z } from 'zod'
+import { celsius } from '../../shape/common'
+import { verdict } from '../proof'
 
 /** What was read, by kind; a look where the kind is judged by eye. */
-export interface Reading {
-  look?: string | undefined
+export const reading = z.strictObject({
+  look: z.string().max(30).optional(),
   /** density, pH, s or g/L, as the kind reads */
-  value?: number | undefined
+  value: z.number().min(0).max(100_000).optional(),
   /** density of the fresh scrap read beside it, in the same picture or at the same densitometer */
-  fresh?: number | undefined
-  celsius?: number | undefined
+  fresh: z.number().min(0).max(5).optional(),
   /** density of clear film, unexposed and fixed: base + fog, which densities in a ratio are net of */
-  base?: number | undefined
+  base: z.number().min(0).max(3).optional(),
+  celsius: celsius.optional(),
   /** film with tabular grain or rich in iodide: fix three times the clearing time; not said is not known */
-  slowClearing?: boolean | undefined
+  slowClearing: z.boolean().optional(),
   /** why a reading that cannot be is kept all the same */
-  doubtful?: string | undefined
+  doubtful: z.string().trim().min(3).max(500).optional(),
   /** from a photograph without a wedge, or otherwise approximate */
-  approximate?: boolean | undefined
-}
+  approximate: z.boolean().optional(),
+})
+export type Reading = z.output<typeof reading>
 
 /** What it is held against. */
-export interface Reference {
-  value: number
-  celsius: number | null
+export const reference = z.object({
+  value: z.number(),
+  celsius: z.number().nullable(),
   /** of a clearing time: the kind of film it was read with */
-  slowClearing?: boolean | null | undefined
+  slowClearing: z.boolean().nullable().optional(),
   /** 'batch': read when it was mixed; 'beside': the fresh scrap read along with it; 'formula': the mean of the formula's other fresh batches; 'class': the usual range of its kind */
-  from: 'batch' | 'formula' | 'class' | 'beside'
-}
+  from: z.enum(['batch', 'formula', 'class', 'beside']),
+})
+export type Reference = z.output<typeof reference>
 
-export interface Judgement {
-  verdict: Verdict
-  rule: string
-  reason: string
-  ratio: number | null
-  reference: number | null
+/** What a reading comes to. */
+export const judgement = z.object({
+  verdict,
+  rule: z.string(),
+  reason: z.string(),
+  ratio: z.number().nullable(),
+  reference: z.number().nullable(),
   /** what the verdict rests on, in a sentence */
-  restsOn: string
+  restsOn: z.string(),
   /** the reading was brought to the reference's temperature, or its kind of film */
-  corrected: boolean
+  corrected: z.boolean(),
   /** what it comes to there, in its own unit; null for a reading that says nothing of the bath; absent where it was not brought anywhere */
-  compared?: number | null
+  compared: z.number().nullable().optional(),
   /** s to fix from now on */
-  fixS: number | null
+  fixS: z.number().nullable(),
   /** what to do: retire it, fix longer, test again in so many days */
-  retire: boolean
-  againDays: number | null
-}
+  retire: z.boolean(),
+  againDays: z.number().nullable(),
+})
+export type Judgement = z.output<typeof judgement>
 
 /** Days until a test is repeated as a matter of course, and where its verdict was no plain pass. */
 export const usualAgainDays = 14
