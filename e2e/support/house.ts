@@ -19,7 +19,7 @@ export interface House {
 export async function startHouse(
   kind: 'demo' | 'house',
   name: string,
-): Promise<House & { firstCode: string | null; stop: () => Promise<void> }> {
+): Promise<House & { firstCode: string | null; stop: () => Promise<void>; faults: () => string }> {
   const admin = process.env.TEST_DATABASE_URL
   if (!admin) throw new Error('TEST_DATABASE_URL is missing: run npm test.')
   const database = `e2e_${name}_${Date.now()}`
@@ -42,12 +42,16 @@ export async function startHouse(
     },
   })
   const said = await untilReady(server)
+  let faults = ''
+  server.stderr?.on('data', (chunk: Buffer) => (faults += chunk.toString()))
   const asker = new pg.Client({ connectionString: `${admin}/${database}` })
   await asker.connect()
   const port = Number(/at http:\/\/127\.0\.0\.1:(\d+)/.exec(said)?.[1])
   return {
     url: `http://127.0.0.1:${port}`,
     port,
+    /** what broke inside the server meanwhile, and how: a walk goes on where a page just tries again */
+    faults: () => (/^\s+at /m.test(faults) ? faults : ''),
     firstCode: /with the code (\w+)/.exec(said)?.[1] ?? null,
     advance: (advanceMs) => void server.send({ advanceMs }),
     ask: async (sql, values) => (await asker.query(sql, values)).rows,
@@ -76,13 +80,13 @@ const untilReady = (server: ChildProcess): Promise<string> =>
     server.once('exit', (code) => reject(new Error(`The server ended with ${code}: ${said}`)))
   })
 
-type Standing = { file: string; house: House; stop: () => Promise<void> }
+type Standing = { file: string; house: House; stop: () => Promise<void>; faults: () => string }
 
 /**
  * Each file of walks has a demo house of its own, so that what one file writes never meets another, whichever worker takes it up and in whatever order.
  * It is built at a file's first walk and taken down when the worker goes on to the next file.
  */
-export const test = base.extend<{ house: House }, { standing: { of: (file: string) => Promise<House> } }>({
+export const test = base.extend<{ house: House }, { standing: { of: (file: string) => Promise<House>; faults: () => string } }>({
   standing: [
     async ({}, use, info) => {
       let now: Standing | null = null
@@ -91,16 +95,23 @@ export const test = base.extend<{ house: House }, { standing: { of: (file: strin
           if (now?.file === file) return now.house
           await now?.stop()
           now = null
-          const { stop, ...house } = await startHouse('demo', `w${info.workerIndex}`)
-          now = { file, house, stop }
+          const { stop, faults, ...house } = await startHouse('demo', `w${info.workerIndex}`)
+          now = { file, house, stop, faults }
           return house
         },
+        faults: () => now?.faults() ?? '',
       })
       await (now as Standing | null)?.stop()
     },
     { scope: 'worker', timeout: 60_000 },
   ],
-  house: [async ({ standing }, use, info) => use(await standing.of(info.file)), { timeout: 60_000 }],
+  house: [
+    async ({ standing }, use, info) => {
+      await use(await standing.of(info.file))
+      expect(standing.faults(), 'what broke inside the server').toBe('')
+    },
+    { timeout: 60_000 },
+  ],
   baseURL: async ({ house }, use) => use(house.url),
 })
 

@@ -25,13 +25,14 @@ export async function filmsLike(
   which: WhereOptions,
   { words, marked, limit }: { words: string[]; marked: boolean; limit: number },
 ): Promise<string[]> {
-  const said = fn('plain', fn('concat_ws', ' ', col('Roll.film'), col('Roll.developer'), col('Roll.note'), col('member.name')))
+  const mine = (column: string) => col(`${db.Roll.name}.${column}`)
+  const said = fn('plain', fn('concat_ws', ' ', mine('film'), mine('developer'), mine('note'), col('member.name')))
   const inDoubt = { association: 'marks', attributes: [], required: true, where: { clearedAt: null } }
   const rows = await db.Roll.findAll({
     attributes: ['id'],
     include: [{ association: 'member', attributes: [] }, ...(marked ? [inDoubt] : [])],
     where: { [Op.and]: [which, ...words.map((word) => where(said, { [Op.like]: word }))] },
-    group: ['Roll.id'],
+    group: [mine('id') as never],
     order: [['id', 'desc']],
     limit,
     subQuery: false,

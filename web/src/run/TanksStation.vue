@@ -28,7 +28,7 @@ const find = ref('')
 const sought = usePaged(api.run.list, () => (find.value.trim() === '' ? null : { which: 'over', find: find.value.trim() }), over)
 const past = lately.rows
 const list = computed(() => (find.value.trim() === '' ? lately : sought))
-const known = computed(() => ({ loaded: lately.loaded.value, problem: lately.problem.value }))
+const known = computed(() => ({ loaded: lately.loaded.value, problem: lately.problem.value || sought.problem.value }))
 const clock = (id: string) => clocks.running.find((one) => one.id === id)
 
 /** The last run of each kind: the same films in the same tank are one kind. */
