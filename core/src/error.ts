@@ -43,8 +43,16 @@ export class Refused extends DomainError {
   }
 }
 
-/** How things stand speaks against it: another time, or another bottle, it may be. */
+/**
+ * How things stand speaks against it: another time, or another bottle, it may be.
+ * @example
+ * conflict('retired', 'F1 is retired.').conflict // → true
+ */
 export const conflict = (code: string, message: string, more: Refused['more'] = {}): Refused => new Refused(true, code, message, more)
 
-/** What was asked cannot be. */
+/**
+ * What was asked cannot be.
+ * @example
+ * impossible('nothing', 'Say how much.', { field: 'ml' }).more.field // → 'ml'
+ */
 export const impossible = (code: string, message: string, more: Refused['more'] = {}): Refused => new Refused(false, code, message, more)

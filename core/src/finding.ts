@@ -13,5 +13,9 @@ export interface Finding extends z.output<typeof finding> {
 
 const rank: Record<Severity, number> = { error: 0, warning: 1, advice: 2 }
 
-/** Worst first, then in the order of the steps; what concerns the whole comes before its steps. */
+/**
+ * Worst first, then in the order of the steps; what concerns the whole comes before its steps.
+ * @example
+ * [{ rule: 'b', severity: 'advice', message: '' }, { rule: 'a', severity: 'error', message: '' }].sort(byGravity)[0].rule // → 'a'
+ */
 export const byGravity = (a: Finding, b: Finding): number => rank[a.severity] - rank[b.severity] || (a.step ?? -1) - (b.step ?? -1)

@@ -7,7 +7,7 @@ const known = new WeakMap<object, Map<string, unknown>>()
  *
  * @example
  * const builtIn = {}
- * remembered(builtIn, ['half of', 10], () => 10 / 2) // => 5
+ * remembered(builtIn, ['half of', 10], () => 10 / 2) // → 5
  */
 export function remembered<T>(on: object, depends: unknown[], answer: () => T): T {
   const answers = known.get(on) ?? new Map<string, unknown>()

@@ -4,7 +4,11 @@ import type { BottleFacts, Container } from './bottle'
 
 /** From this fill up a bottle counts as full: the little air in it does no more. */
 export const fullShare = 0.85
-/** So full that the air over it does no more. ml */
+/**
+ * So full that the air over it does no more. ml
+ * @example
+ * standsFull(850, 1000) // → true
+ */
 export const standsFull = (volumeMl: number, sizeMl: number): boolean => volumeMl >= fullShare * sizeMl
 /** What a shelf counts with while nobody measured how warm it is there. °C, default */
 export const assumedShelfC = 20
@@ -18,7 +22,12 @@ export interface Standing {
   celsius: number
 }
 
-/** Days a solution keeps in this bottle as it stands; null where the formula does not say. */
+/**
+ * Days a solution keeps in this bottle as it stands; null where the formula does not say.
+ * @example
+ * keepingDays(fixer.use.keeping, bottle, { volumeMl: 950, container: 'bottle', celsius: 20 }) // → 180
+ * keepingDays(fixer.use.keeping, bottle, { volumeMl: 500, container: 'bottle', celsius: 35 }) // → 45
+ */
 export function keepingDays(keeping: Keeping, bottle: Pick<BottleFacts, 'sizeMl' | 'parts'>, standing: Standing): number | null {
   const days = roomDays(keeping, bottle, standing)
   return days === null ? null : days * 2 ** (-Math.max(0, standing.celsius - warmC) / halvesPerC)

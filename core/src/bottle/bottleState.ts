@@ -13,13 +13,21 @@ import { least, nextTime, schoolCapacity } from './schools'
 import { closedFor, fixerSaltOf, rollsToSilver, silverLimit, takesSilver } from './silver'
 import { stopAfter, stopCapacity } from './stopBath'
 
-/** The entries that count: without reversing entries and what they reverse, in order of time. */
+/**
+ * The entries that count: without reversing entries and what they reverse, in order of time.
+ * @example
+ * standing([...ledger, { ...ledger[1], id: 'back', kind: 'reverse', reverses: 'use' }]).map((entry) => entry.id) // → ['fill']
+ */
 export function standing<E extends BottleEntry>(entries: E[]): E[] {
   const reversed = new Set(entries.flatMap((entry) => (entry.reverses === null ? [] : [entry.reverses])))
   return entries.filter((entry) => entry.reverses === null && !reversed.has(entry.id)).sort((a, b) => a.at - b.at)
 }
 
-/** What a ledger comes to, entries in any order, begun from what an earlier part of it came to. */
+/**
+ * What a ledger comes to, entries in any order, begun from what an earlier part of it came to.
+ * @example
+ * stateFrom(fixer, bottle, carryOf(fixer, bottle, ledger), tenDays).volumeMl // → 940
+ */
 export const carryOf = (formula: UsedFormula, bottle: BottleFacts, entries: BottleEntry[], from: Carry = emptyCarry()): Carry =>
   standing(entries).reduce((carry, entry) => carryOn(carry, formula.use, bottle, entry), from)
 
@@ -27,6 +35,9 @@ export const carryOf = (formula: UsedFormula, bottle: BottleFacts, entries: Bott
  * What a bottle holds and what life it has left at a time (ms), from its ledger alone, entries in any order. Life is lost by use and by age,
  * which add up (linear damage rule); what use means is the formula's school. A clearing test's forecast shortens a fixer's capacity, and lengthens
  * it for film only, never past the silver limit. Volumes ml, times s.
+ * @example
+ * bottleState(fixer, bottle, ledger, tenDays).volumeMl // → 940
+ * bottleState(fixer, bottle, ledger, tenDays).used // → 0.2
  */
 export function bottleState(
   formula: UsedFormula,
@@ -48,7 +59,11 @@ export function bottleState(
   )
 }
 
-/** The same from what the ledger came to. */
+/**
+ * The same from what the ledger came to.
+ * @example
+ * stateFrom(fixer, bottle, carryOf(fixer, bottle, ledger), tenDays).rolls // → 4
+ */
 export function stateFrom(formula: UsedFormula, bottle: BottleFacts, last: Carry, at: number, catalogue: Catalogue = builtIn): BottleState {
   requireAmounts({ 'The bottle’s size': bottle.sizeMl, 'The time': at })
   const { use } = formula

@@ -43,6 +43,11 @@ const intoSecondBath = 0.2
 /** As many clearing readings as a trend can use. */
 const mostReadings = 60
 
+/**
+ * What a bottle carries before anything was filled into it.
+ * @example
+ * emptyCarry().volumeMl // → 0
+ */
 export const emptyCarry = (): Carry => ({
   at: null,
   openedAt: null,

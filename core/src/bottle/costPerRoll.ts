@@ -42,7 +42,11 @@ export function consumptionOf(used: UsedUp[]): (Consumption & { formulaId: strin
   return [...sums.values()].filter((sum) => sum.rolls > 0 && sum.ml > 0)
 }
 
-/** Cost of a roll by school from real consumption, dearest last; schools no roll went through are left out. `perLitre` in money. */
+/**
+ * Cost of a roll by school from real consumption, dearest last; schools no roll went through are left out. `perLitre` in money.
+ * @example
+ * costPerRoll([{ school: 'counted', ml: 1000, rolls: 20 }], 4)[0].perRoll // → 0.2
+ */
 export function costPerRoll(consumption: Consumption[], perLitre: number | null): RollCost[] {
   return consumption
     .filter((one) => one.rolls > 0)

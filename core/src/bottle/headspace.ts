@@ -11,7 +11,11 @@ import type { Keeping } from '../formula/use'
 const sulfitePerLitreOfAirG = 2.2
 const sulfiteMass = 126.04
 
-/** Share of the sulfite in a bottle that the air above it destroys at each opening, at most 1. Volumes ml, sulfite g/L as anhydrous. No sulfite throws `no-sulfite`. */
+/**
+ * Share of the sulfite in a bottle that the air above it destroys at each opening, at most 1. Volumes ml, sulfite g/L as anhydrous. No sulfite throws `no-sulfite`.
+ * @example
+ * sulfiteLostPerOpening({ headspaceMl: 500, liquidMl: 500, sulfiteGPerL: 100 }) // → 0.022
+ */
 export function sulfiteLostPerOpening(bottle: { headspaceMl: number; liquidMl: number; sulfiteGPerL: number }): number {
   const { headspaceMl, liquidMl, sulfiteGPerL } = bottle
   requireAmounts({ 'The air above it': headspaceMl, 'The liquid': liquidMl, 'The sulfite': sulfiteGPerL })
@@ -19,7 +23,11 @@ export function sulfiteLostPerOpening(bottle: { headspaceMl: number; liquidMl: n
   return Math.min(1, (headspaceMl * sulfitePerLitreOfAirG) / (liquidMl * sulfiteGPerL))
 }
 
-/** g/L of sulfite a formula holds, as anhydrous sodium sulfite; metabisulfites count as the two sulfites they give. */
+/**
+ * g/L of sulfite a formula holds, as anhydrous sodium sulfite; metabisulfites count as the two sulfites they give.
+ * @example
+ * sulfitePerLitre(developer) // → 100
+ */
 export function sulfitePerLitre(formula: Formula, catalogue: Catalogue = builtIn): number {
   return linesOf(formula, catalogue).reduce((sum, { chemical, gramsPerLitre }) => {
     // what is sold as bisulfite is metabisulfite, gram for gram: its units say so
@@ -45,7 +53,11 @@ export interface DecantAdvice {
   lostPerOpening: number | null
 }
 
-/** Small bottles that would stand full, and how many days longer the rest keeps in them; null where it does not pay. */
+/**
+ * Small bottles that would stand full, and how many days longer the rest keeps in them; null where it does not pay.
+ * @example
+ * decantAdvice(fixer.use.keeping, bottle, { ...acted.state, volumeMl: 500 }, 15)?.into // → [500]
+ */
 export function decantAdvice(
   keeping: Keeping,
   bottle: BottleFacts,
@@ -68,7 +80,11 @@ export function decantAdvice(
   }
 }
 
-/** The fewest bottles, at most four and each smaller than the one it stands in, that the liquid fills; null where none do. ml */
+/**
+ * The fewest bottles, at most four and each smaller than the one it stands in, that the liquid fills; null where none do. ml
+ * @example
+ * bottlesToFill(1500, 2500) // → [500, 1000]
+ */
 export function bottlesToFill(ml: number, standsIn: number): number[] | null {
   const smaller = sizes.filter((size) => size < standsIn)
   const fits = (set: number[]) => {

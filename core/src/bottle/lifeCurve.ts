@@ -26,7 +26,11 @@ const mostPoints = 240
 /** The rate of use is taken over as many of the last days. */
 const rateDays = 28
 
-/** Use and age of a bottle over time, and straight on to its end as it is kept and used now. Times ms, shares of the life. */
+/**
+ * Use and age of a bottle over time, and straight on to its end as it is kept and used now. Times ms, shares of the life.
+ * @example
+ * lifeCurve(fixer, bottle, ledger, tenDays).past.length // → 3
+ */
 export function lifeCurve(formula: UsedFormula, bottle: BottleFacts, entries: BottleEntry[], now: number): LifeCurve {
   const ledger = standing(entries).filter((entry) => entry.at <= now)
   const every = Math.ceil(ledger.length / mostPoints)

@@ -24,7 +24,11 @@ export const reasonAgainst = (bottle: Usable): Finding | null => grave(bottle).f
  */
 export const mayBeUsed = (bottle: Usable): boolean => bottle.retiredAt === null && grave(bottle).length === 0
 
-/** The gravest finding against a bottle, that it is empty among them; null where there is none. */
+/**
+ * The gravest finding against a bottle, that it is empty among them; null where there is none.
+ * @example
+ * gravest({ retiredAt: null, state: { findings: [] } }) // → null
+ */
 export const gravest = (bottle: Usable): Finding | null => grave(bottle)[0] ?? null
 
 /**

@@ -24,8 +24,8 @@ export interface Standing extends Usable {
 /**
  * Compares two bottles of one kind by what is poured first: those that may be used before the rest, each in the order of use.
  * @example
- * const bottle = (madeAt: number, retiredAt: number | null) => ({ madeAt, retiredAt, state: { findings: [], openedAt: null } })
- * [bottle(1, 5), bottle(2, null)].sort(pouredFirst).map((one) => one.madeAt) // → [2, 1]
+ * const aged = (madeAt: number, retiredAt: number | null) => ({ madeAt, retiredAt, state: { findings: [], openedAt: null } })
+ * [aged(1, 5), aged(2, null)].sort(pouredFirst).map((one) => one.madeAt) // → [2, 1]
  */
 export const pouredFirst = (a: Standing, b: Standing): number =>
   Number(!mayBeUsed(a)) - Number(!mayBeUsed(b)) ||

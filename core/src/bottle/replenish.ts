@@ -11,7 +11,11 @@ export interface ReplenishSteps {
   topUpMl: number
 }
 
-/** What replenishing a bath means in ml: `dueMl` goes in, as much less the carry-out comes out, so that it ends at the volume it is kept at. */
+/**
+ * What replenishing a bath means in ml: `dueMl` goes in, as much less the carry-out comes out, so that it ends at the volume it is kept at.
+ * @example
+ * replenishSteps({ volumeMl: 970, nominalMl: 1000, dueMl: 70, evaporatedMl: 10 }) // → { waterMl: 10, bleedMl: 40, replenisherMl: 70, topUpMl: 0 }
+ */
 export function replenishSteps(bath: { volumeMl: number; nominalMl: number; dueMl: number; evaporatedMl: number }): ReplenishSteps {
   const { volumeMl, nominalMl, dueMl, evaporatedMl } = bath
   requireAmounts({

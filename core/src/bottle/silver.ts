@@ -17,10 +17,18 @@ export const silverPerRollG = {
   paper: areaM2 * paper.gPerM2 * paper.share,
 }
 
-/** Families whose bath takes up the silver. */
+/**
+ * Families whose bath takes up the silver.
+ * @example
+ * takesSilver('fixer') // → true
+ */
 export const takesSilver = (family: string): boolean => family === 'fixer' || family === 'bleach-fix' || family === 'monobath'
 
-/** g of silver a load leaves in a fixing bath: film and 8×10 paper in roll equivalents, of the film so much colour. */
+/**
+ * g of silver a load leaves in a fixing bath: film and 8×10 paper in roll equivalents, of the film so much colour.
+ * @example
+ * silverG({ rolls: 10, colourRolls: 0, paper: 0 }) // → 1.806
+ */
 export const silverG = (load: { rolls: number; colourRolls: number; paper: number }): number =>
   (load.rolls - load.colourRolls) * silverPerRollG.film + load.colourRolls * silverPerRollG.colour + load.paper * silverPerRollG.paper
 

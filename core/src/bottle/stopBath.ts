@@ -56,6 +56,8 @@ function mixed(bath: Grams, share: number, developerL: number, paper: number): G
 /**
  * What so many rolls a litre have done to a stop bath at its share of the formula's strength; null where its acid is not known. `paper` is the share of
  * them that was paper. The developer is mixed in whole, so that the pH never passes the developer's own.
+ * @example
+ * stopAfter(stopBath, 1, { rollsPerL: 5, paper: 0 }) !== null // → true
  */
 export function stopAfter(
   formula: Formula,
@@ -85,7 +87,11 @@ function afterLoad(formula: Formula, share: number, load: { rollsPerL: number; p
 /** rolls a litre above which no stop bath is looked for */
 const mostRolls = 400
 
-/** Rolls a litre at which a fresh stop bath reaches pH 5.2 with its usual developer; null where its acid is not known. */
+/**
+ * Rolls a litre at which a fresh stop bath reaches pH 5.2 with its usual developer; null where its acid is not known.
+ * @example
+ * Math.round(stopCapacity(stopBath, 0)) // → 10
+ */
 export function stopCapacity(formula: Formula, paper: number, catalogue: Catalogue = builtIn): number | null {
   return remembered(catalogue, ['capacity', formula.finalMl, formula.additions, paper], () => capacityOf(formula, paper, catalogue))
 }

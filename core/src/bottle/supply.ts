@@ -28,6 +28,8 @@ const horizonDays = 120
 /**
  * How long the bottles of one formula last: day by day of the calendar in `zone` what the recent rate takes, and the planned rolls of that day on top of it, are
  * taken from the bottles in order of use, each as long as it keeps. Rate in rolls a day; times in ms.
+ * @example
+ * supplyOf([{ id: 'a', madeAt: 0, openedAt: null, rollsLeft: 10, daysLeft: null }], 2, [], 0, 'UTC').runsOutAt // → 432000000
  */
 export function supplyOf(
   bottles: SupplyBottle[],

@@ -22,7 +22,7 @@ export interface Counts {
  * What went through, from counts as people say them; nothing of a kind is left out.
  *
  * @example
- * throughputFrom({ rolls: 3, colourRolls: 1 }) // => [{ kind: 'bw-roll', equivalents: 2 }, { kind: 'colour-roll', equivalents: 1 }]
+ * throughputFrom({ rolls: 3, colourRolls: 1 }) // → [{ kind: 'bw-roll', equivalents: 2 }, { kind: 'colour-roll', equivalents: 1 }]
  */
 export function throughputFrom({ rolls = 0, colourRolls = 0, paper = 0 }: Partial<Counts>): Throughput[] {
   const all: Throughput[] = [
@@ -37,7 +37,7 @@ export function throughputFrom({ rolls = 0, colourRolls = 0, paper = 0 }: Partia
  * Counts of what went through by a line of a ledger, whether it says them one by one or as throughput.
  *
  * @example
- * countsOf({ throughput: [{ kind: 'colour-roll', equivalents: 2 }] }) // => { rolls: 2, colourRolls: 2, paper: 0 }
+ * countsOf({ throughput: [{ kind: 'colour-roll', equivalents: 2 }] }) // → { rolls: 2, colourRolls: 2, paper: 0 }
  */
 export function countsOf({
   throughput,

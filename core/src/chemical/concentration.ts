@@ -100,7 +100,11 @@ const weaker: Record<string, { from: number; codes: readonly string[] }> = {
   H318: { from: 1, codes: ['H319'] },
 }
 
-/** Statements of a substance at % w/w of it; null where the system has no limits of its own for it. */
+/**
+ * Statements of a substance at % w/w of it; null where the system has no limits of its own for it.
+ * @example
+ * statementsAt('sodium-hydroxide', 1) // → ['H315', 'H319']
+ */
 export function statementsAt(id: string, percent: number): readonly string[] | null {
   requireAmounts({ 'The strength': percent })
   const limits = Object.hasOwn(specific, id) ? specific[id] : undefined
@@ -111,6 +115,8 @@ export function statementsAt(id: string, percent: number): readonly string[] | n
 /**
  * Statements of a solution from g/L of each product in it: specific limits first, the generic ones for the rest; a litre is taken to weigh 1 kg.
  * `unknown` names what has no classification on record.
+ * @example
+ * mixtureStatements([{ chemical: catalogue['sodium-hydroxide'], gramsPerLitre: 100 }]).statements // → ['H290', 'H314']
  */
 export function mixtureStatements(parts: { chemical: Chemical; gramsPerLitre: number }[]): { statements: string[]; unknown: Chemical[] } {
   const codes = new Set<string>()

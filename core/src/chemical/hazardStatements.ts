@@ -62,6 +62,8 @@ export interface HazardLabel {
 /**
  * What the label of a chemical carries after the harmonised system. A skull makes the exclamation mark for swallowing superfluous, corrosion that for
  * skin and eyes; both are left out as the system asks.
+ * @example
+ * hazardLabel({ statements: ['H314'] }).signal // → 'Danger'
  */
 export function hazardLabel(chemical: Pick<Chemical, 'statements'>): HazardLabel {
   const codes = chemical.statements
@@ -83,7 +85,11 @@ export function hazardLabel(chemical: Pick<Chemical, 'statements'>): HazardLabel
   }
 }
 
-/** What to wear and do while handling it, from its statements. */
+/**
+ * What to wear and do while handling it, from its statements.
+ * @example
+ * protection(catalogue['sodium-hydroxide']) // → ['gloves', 'eyes']
+ */
 export function protection(chemical: Chemical): ('gloves' | 'eyes' | 'mask' | 'ventilation')[] {
   const codes = chemical.statements ?? []
   const any = (...wanted: string[]) => wanted.some((code) => codes.includes(code))

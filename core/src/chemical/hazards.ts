@@ -26,7 +26,11 @@ const cautionRules: { words: string; codes: string[] }[] = [
 /** What to say where a chemical's classification is not on record: the sheet is read first. */
 const unknownCaution = 'Not classified here: read the supplier’s safety sheet, gloves and eye protection until then'
 
-/** The cautions for handling a chemical, in words, most serious first, from its hazard statements. The supplier's safety sheet decides. */
+/**
+ * The cautions for handling a chemical, in words, most serious first, from its hazard statements. The supplier's safety sheet decides.
+ * @example
+ * cautions({ statements: ['H314'] }) // → ['Burns skin and eyes: gloves, eye protection, water within reach']
+ */
 export function cautions({ statements }: Pick<Chemical, 'statements'>): string[] {
   if (statements === undefined) return [unknownCaution]
   return cautionRules.flatMap(({ words, codes }) => (codes.some((code) => statements.includes(code)) ? [words] : []))

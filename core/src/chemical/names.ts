@@ -136,13 +136,21 @@ const kindIn = (id: ChemicalId, group: readonly string[]): string | undefined =>
     .sort((a, b) => b.length - a.length)
     .find((kind) => (kind.startsWith('-') ? id.includes(kind) : new RegExp(`(^|-)${kind}`).test(id)))
 
-/** What a chemical is also called, and its CAS number; a house's own chemical has neither here. */
+/**
+ * What a chemical is also called, and its CAS number; a house's own chemical has neither here.
+ * @example
+ * namesOf('sodium-carbonate').cas // → '497-19-8'
+ */
 export const namesOf = (id: ChemicalId): { others: readonly string[]; cas: string | null } => ({
   others: names[id]?.others ?? [],
   cas: names[id]?.cas ?? null,
 })
 
-/** Chemicals of the same metal whose names are taken for this one's: what it is not. Example: sodium sulfite is not sodium sulfate or sulfide. */
+/**
+ * Chemicals of the same metal whose names are taken for this one's: what it is not. Example: sodium sulfite is not sodium sulfate or sulfide.
+ * @example
+ * lookAlikesOf('sodium-sulfite').includes('sodium-sulfate') // → true
+ */
 export function lookAlikesOf(id: ChemicalId, catalogue: Catalogue = builtIn): ChemicalId[] {
   const salt = salts.find((one) => id.startsWith(`${one}-`))
   return lookAlikes.flatMap((group) => {
@@ -155,6 +163,10 @@ export function lookAlikesOf(id: ChemicalId, catalogue: Catalogue = builtIn): Ch
   })
 }
 
-/** Everything a chemical can be found by, in one text. */
+/**
+ * Everything a chemical can be found by, in one text.
+ * @example
+ * searchText('sodium-carbonate').includes('497-19-8') // → true
+ */
 export const searchText = (id: ChemicalId, catalogue: Catalogue = builtIn): string =>
   [catalogue[id]?.name ?? '', id, ...namesOf(id).others, namesOf(id).cas ?? '', catalogue[id]?.note ?? ''].join(' ')

@@ -4,6 +4,8 @@ import type { Chemical } from './chemical'
 /**
  * g of a chemical that 100 ml of water take up at °C; between two figures of the table ln s is linear in °C.
  * Outside the table it throws `no-data` and names the nearest figure.
+ * @example
+ * solubilityAt(catalogue['sodium-sulfite'], 20) // → 26
  */
 export function solubilityAt(chemical: Chemical, celsius: number): number {
   requireTemperatures({ 'The temperature': celsius })
@@ -51,6 +53,8 @@ export function apparentMlPerG(chemical: Chemical): number {
 /**
  * g in a litre of saturated solution from g per 100 ml of water: 1000·s/(100 + v·s), v the apparent specific volume in ml/g. Rounded literature value.
  * Example: hypo crystals, 180 g per 100 ml of water, make 896 g/L.
+ * @example
+ * saturatedGramsPerLitre(26, 0.35) // → 238.313
  */
 export function saturatedGramsPerLitre(gPer100Ml: number, mlPerG: number): number {
   requireAmounts({ 'The solubility': gPer100Ml, 'The specific volume': mlPerG })
@@ -61,7 +65,11 @@ export function saturatedGramsPerLitre(gPer100Ml: number, mlPerG: number): numbe
 export const saturatedAt = (chemical: Chemical, celsius: number): number =>
   saturatedGramsPerLitre(solubilityAt(chemical, celsius), apparentMlPerG(chemical))
 
-/** °C below which so many g/L come out of solution, within the chemical's table; null where its figures do not reach that far. */
+/**
+ * °C below which so many g/L come out of solution, within the chemical's table; null where its figures do not reach that far.
+ * @example
+ * comesOutBelow(catalogue['sodium-sulfite'], 200) // → 11.4844
+ */
 export function comesOutBelow(chemical: Chemical, gramsPerLitre: number): number | null {
   const points = chemical.solubility
   const limitOf = (celsius: number) => saturatedAt(chemical, celsius)

@@ -5,7 +5,11 @@ import type { TimePoint } from './developingTime'
 const gentlest = 0.03
 const steepest = 0.2
 
-/** What is wrong with the charted times of one film, developer, dilution, index and source, as it is written. It stops no plan that does not need the row. */
+/**
+ * What is wrong with the charted times of one film, developer, dilution, index and source, as it is written. It stops no plan that does not need the row.
+ * @example
+ * checkChart([{ temperatureC: 20, seconds: 600 }, { temperatureC: 24, seconds: 700 }]).length // → 1
+ */
 export function checkChart(rows: TimePoint[]): Finding[] {
   const sorted = [...rows].sort((a, b) => a.temperatureC - b.temperatureC)
   return sorted.slice(1).flatMap((b, i): Finding[] => {

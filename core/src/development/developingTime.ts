@@ -31,6 +31,8 @@ const slack = 1e-9
  * Developing time at the temperature the developer has. With two or more charted temperatures ln t is joined by straight lines and the
  * end pair continued at most 2 °C; with one, t = t0 · exp(−k · (T − T0)) within 6 °C. Base is the charted row nearest in temperature
  * (the cooler at a tie). Temperatures °C, times s. Throws `no-chart`, `chart-conflict`, `outside-range`, `out-of-range`.
+ * @example
+ * developingTime({ chart: [{ temperatureC: 20, seconds: 600 }, { temperatureC: 24, seconds: 450 }], temperatureC: 22 }).seconds // → 519.615
  */
 export function developingTime(question: {
   chart: TimePoint[]

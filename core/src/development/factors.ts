@@ -11,7 +11,11 @@ const rotaryFactor = 0.85
 /** s of pre-wet from which the emulsion is swollen already and a drum develops no faster. Rounded practice. */
 const longPreWetS = 120
 
-/** The time factors a load brings along, in the order in which they are shown; a factor of 1 is left out. */
+/**
+ * The time factors a load brings along, in the order in which they are shown; a factor of 1 is left out.
+ * @example
+ * loadFactors({ pushStops: 1, rotary: true }) // → [{ name: 'push 1', factor: 1.35 }, { name: 'rotary', factor: 0.85 }]
+ */
 export function loadFactors(load: { pushStops: number; rotary: boolean; preWetS?: number }): TimeFactor[] {
   const { pushStops, preWetS = 0 } = load
   const rotary = load.rotary && preWetS < longPreWetS

@@ -9,7 +9,11 @@ export interface Calibration {
 /** Electrodes outside this share of the ideal slope are worn or dirty. Rounded literature value. */
 const slopeRange = [0.85, 1.05] as const
 
-/** Slope and offset from the readings in two or more buffers, by least squares. Buffers too close together throw `no-data`, a worn electrode `worn-electrode`. */
+/**
+ * Slope and offset from the readings in two or more buffers, by least squares. Buffers too close together throw `no-data`, a worn electrode `worn-electrode`.
+ * @example
+ * calibrationOf([{ read: 7.1, buffer: 7 }, { read: 10.1, buffer: 10 }]) // → { slope: 1, offset: 0.1 }
+ */
 export function calibrationOf(points: { read: number; buffer: number }[]): Calibration {
   const meanX = points.reduce((sum, point) => sum + (point.buffer - 7), 0) / points.length
   const meanY = points.reduce((sum, point) => sum + (point.read - 7), 0) / points.length
@@ -25,7 +29,11 @@ export function calibrationOf(points: { read: number; buffer: number }[]): Calib
   return { slope, offset: meanY - slope * meanX }
 }
 
-/** The pH behind a meter's reading. */
+/**
+ * The pH behind a meter's reading.
+ * @example
+ * calibratedPh(7.1, calibrationOf([{ read: 7.1, buffer: 7 }, { read: 10.1, buffer: 10 }])) // → 7
+ */
 export const calibratedPh = (read: number, { slope, offset }: Calibration): number => 7 + (read - 7 - offset) / slope
 
 /** Buffers to calibrate with: mol/L are in docs/domain/mixing.md. pH at °C, rounded literature values. */

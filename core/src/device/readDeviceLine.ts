@@ -7,7 +7,11 @@ export interface LinePattern {
   /** what its named groups hold; null where the line does not fit */
   groupsOf: (line: string) => Record<string, string | undefined> | null
 }
-/** The browser's own expressions, for trying a pattern on one line that was typed. */
+/**
+ * The browser's own expressions, for trying a pattern on one line that was typed.
+ * @example
+ * plainPattern('(?<value>[0-9.]+) g').groupsOf('12.5 g')?.value // → '12.5'
+ */
 export const plainPattern = (source: string): LinePattern => {
   const expression = new RegExp(source)
   return { source, groupsOf: (line) => expression.exec(line)?.groups ?? null }
@@ -27,6 +31,8 @@ const number = /^[+-]?\s*\d+(?:[.,]\d+)?$/
 /**
  * Reads one line a device has sent. `pattern` is a regular expression with a group `value`, and if the device says so `unit` and a group `stable` that takes
  * part only when the value has settled. Lines that do not fit answer null. 'ST,+0012.34,g' is 12.34 g, stable.
+ * @example
+ * readDeviceLine(plainPattern('(?<value>[0-9.]+) (?<unit>C)'), '20.1 C', 'thermometer') // → { value: 20.1, stable: true }
  */
 export function readDeviceLine(pattern: LinePattern, line: string, kind: 'scale' | 'thermometer' | 'ph-meter'): DeviceLine | null {
   const groups = pattern.groupsOf(line.trim())

@@ -18,7 +18,12 @@ export const formats: Record<string, { rolls: number; name: string; paper?: true
   'fibre-8x10in': { rolls: 1, name: 'fibre paper 8×10 in', paper: true, carryOutMl: 25 },
 }
 
-/** How much of a bath's capacity a load takes, in rolls: two 135-24 films are 1.4. An unknown format throws `unknown-format`. */
+/**
+ * How much of a bath's capacity a load takes, in rolls: two 135-24 films are 1.4. An unknown format throws `unknown-format`.
+ * @example
+ * rollEquivalents({ format: '135-24', count: 2 }) // → 1.4
+ * rollEquivalents({ areaCm2: 1032 }) // → 2
+ */
 export function rollEquivalents(load: { format: string; count: number } | { areaCm2: number }): number {
   if ('areaCm2' in load) {
     requireAmounts({ 'The area': load.areaCm2 })

@@ -1,7 +1,11 @@
 import { z } from 'zod'
 import { exchangeFiles, exchangeKinds } from './schemas'
 
-/** The published JSON Schema of each open format, by name; docs/formats holds them. */
+/**
+ * The published JSON Schema of each open format, by name; docs/formats holds them.
+ * @example
+ * Object.keys(jsonSchemas()).includes('selvrin-formulas') // → true
+ */
 export const jsonSchemas = (): Record<string, object> =>
   Object.fromEntries(
     exchangeKinds.map((kind) => [

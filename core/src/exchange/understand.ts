@@ -23,7 +23,11 @@ import {
   type JarRecord,
 } from './schemas'
 
-/** The records of a file. JSON that is no file of that kind throws `not-this-format`. */
+/**
+ * The records of a file. JSON that is no file of that kind throws `not-this-format`.
+ * @example
+ * readFile('shelves', 'name,temperature\nFilm bench,20 °C').length // → 1
+ */
 export function readFile(kind: ExchangeKind, text: string): FileRecord[] {
   if (!/^\s*[{[]/.test(text.replace(/^\uFEFF/, ''))) return fromCsv(kind, text)
   let json: unknown
@@ -39,7 +43,11 @@ export function readFile(kind: ExchangeKind, text: string): FileRecord[] {
   return rows.map((record, i) => ({ line: i + 1, record: record as Record<string, unknown> }))
 }
 
-/** Reads the records of one kind against what is there. `newId` makes ids for what is new. Matched by name, by code, or by film, developer, index and temperature. */
+/**
+ * Reads the records of one kind against what is there. `newId` makes ids for what is new. Matched by name, by code, or by film, developer, index and temperature.
+ * @example
+ * understander('shelves', { formulas: [], jars: [], chart: [], shelves: [] }, () => 'new').length // → 1
+ */
 export function understander(kind: ExchangeKind, present: Present, newId: () => string, catalogue: Catalogue = builtIn): Reader {
   if (kind === 'chart') return chartReader(present, newId)
   if (kind === 'shelves') return shelfReader(present, newId)

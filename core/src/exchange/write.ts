@@ -55,7 +55,11 @@ function inOrder(formulas: Present['formulas']): Present['formulas'] {
   return formulas.flatMap(add)
 }
 
-/** The text of a file: JSON after docs/formats, or CSV. */
+/**
+ * The text of a file: JSON after docs/formats, or CSV.
+ * @example
+ * writeFile('shelves', 'csv', { formulas: [], jars: [], chart: [], shelves: [] }).split(',')[0] // → 'name'
+ */
 export function writeFile(kind: ExchangeKind, format: 'json' | 'csv', present: Present): string {
   const rows = recordsOf(kind, present)
   return format === 'csv' ? toCsv(kind, rows) : `${JSON.stringify({ format: `selvrin-${kind}`, version: 1, rows }, null, 2)}\n`

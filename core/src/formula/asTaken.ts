@@ -6,7 +6,11 @@ import type { Formula } from './formula'
 import { linesOf } from './lines'
 import { neverMeet } from './rules/neverMeet'
 
-/** The formula with what is really taken for some of its lines: g of the product that stands in. Lines drawn from stock solutions stay. */
+/**
+ * The formula with what is really taken for some of its lines: g of the product that stands in. Lines drawn from stock solutions stay.
+ * @example
+ * asTaken(developer, [{ step: 1, chemical: 'sodium-sulfite-heptahydrate', grams: 200 }]).additions[1] // → { chemical: 'sodium-sulfite-heptahydrate', grams: 200 }
+ */
 export function asTaken(
   formula: Formula,
   taken: { step: number; chemical: ChemicalId; grams: number }[],
@@ -23,6 +27,10 @@ export function asTaken(
   return { ...formula, additions }
 }
 
-/** What of a formula never meets: hard blocks, each an error. Empty where it may be mixed. */
+/**
+ * What of a formula never meets: hard blocks, each an error. Empty where it may be mixed.
+ * @example
+ * blocksOf(developer) // → []
+ */
 export const blocksOf = (formula: Formula, catalogue: Catalogue = builtIn): Finding[] =>
   neverMeet(formula, linesOf(formula, catalogue), catalogue)

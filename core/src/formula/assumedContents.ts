@@ -23,7 +23,11 @@ const usual: Partial<Record<Family, Addition[]>> = {
   bleach: [{ chemical: 'potassium-ferricyanide', grams: 50 }],
 }
 
-/** A formula with its recipe, or with what its family usually holds where it has none: the worst that is likely, for judging what it may meet. */
+/**
+ * A formula with its recipe, or with what its family usually holds where it has none: the worst that is likely, for judging what it may meet.
+ * @example
+ * withContents({ ...fixer, additions: [] }).additions.length > 0 // → true
+ */
 export const withContents = <F extends Formula>(formula: F): F =>
   formula.additions.length > 0
     ? formula

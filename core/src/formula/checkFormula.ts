@@ -37,7 +37,11 @@ const rules: Rule[] = [
   neverMeet,
 ]
 
-/** What the rules of mixing have to say about a formula, worst first. Unknown chemicals throw `unknown-chemical`. */
+/**
+ * What the rules of mixing have to say about a formula, worst first. Unknown chemicals throw `unknown-chemical`.
+ * @example
+ * checkFormula({ ...developer, startMl: 1000 }).map((finding) => finding.rule) // → ['mix-1', 'mix-2']
+ */
 export function checkFormula(formula: Formula, catalogue: Catalogue = builtIn): Finding[] {
   const lines = linesOf(formula, catalogue)
   return rules.flatMap((rule) => rule(formula, lines, catalogue)).sort(byGravity)

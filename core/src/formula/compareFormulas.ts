@@ -16,7 +16,11 @@ export interface ComparedLine {
 /** Amounts that differ by less than this are the same on any darkroom scale. */
 const sameWithin = 0.005
 
-/** Two formulas side by side in g per litre of solution, products of one group by equal strength; in the order of the first, then what only the other has. */
+/**
+ * Two formulas side by side in g per litre of solution, products of one group by equal strength; in the order of the first, then what only the other has.
+ * @example
+ * compareFormulas(developer, scaleFormula(developer, 2000)).length // → 4
+ */
 export function compareFormulas(one: Formula, other: Formula, catalogue: Catalogue = builtIn): ComparedLine[] {
   const left = Object.entries(perLitre(one, catalogue))
   const right = new Map(Object.entries(perLitre(other, catalogue)))

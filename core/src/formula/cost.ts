@@ -16,7 +16,11 @@ export interface Cost {
   unpriced: ChemicalId[]
 }
 
-/** What a batch costs from purchase prices in money per kg of product; rolls from the capacity of a counted bath or the least stock per roll. */
+/**
+ * What a batch costs from purchase prices in money per kg of product; rolls from the capacity of a counted bath or the least stock per roll.
+ * @example
+ * costOf(stopBath, { 'citric-acid-monohydrate': 8 }).batch // → 0.12
+ */
 export function costOf(
   formula: Formula & { use?: Pick<FormulaUse, 'school' | 'capacityRollsPerL' | 'minConcentrateMlPerRoll'> },
   pricePerKg: Partial<Record<ChemicalId, number>>,

@@ -20,7 +20,11 @@ export interface Line {
   dissolved: boolean
 }
 
-/** g of the product in an addition: weighed, drawn as a percent solution, or measured as a liquid of known density. */
+/**
+ * g of the product in an addition: weighed, drawn as a percent solution, or measured as a liquid of known density.
+ * @example
+ * additionGrams({ chemical: 'potassium-bromide', millilitres: 5, percent: 10 }, catalogue['potassium-bromide']) // → 0.5
+ */
 export function additionGrams(addition: Addition, chemical: Chemical): number {
   const { grams, millilitres, percent } = addition
   if ((grams === undefined) === (millilitres === undefined))
@@ -39,11 +43,19 @@ export function additionGrams(addition: Addition, chemical: Chemical): number {
   return (millilitres ?? 0) * chemical.densityGPerMl
 }
 
-/** ml of liquid an addition brings along; 0 for powders. */
+/**
+ * ml of liquid an addition brings along; 0 for powders.
+ * @example
+ * additionMl({ chemical: 'potassium-bromide', millilitres: 5, percent: 10 }, catalogue['potassium-bromide']) // → 5
+ */
 export const additionMl = (addition: Addition, chemical: Chemical): number =>
   addition.millilitres ?? (chemical.densityGPerMl === undefined ? 0 : (addition.grams ?? 0) / chemical.densityGPerMl)
 
-/** The formula's additions, worked out for the rules. Amounts that make no sense throw `out-of-range` or `invalid-addition`. */
+/**
+ * The formula's additions, worked out for the rules. Amounts that make no sense throw `out-of-range` or `invalid-addition`.
+ * @example
+ * linesOf(developer).map((line) => line.grams) // → [2, 100, 5, 2]
+ */
 export function linesOf(formula: Formula, catalogue: Catalogue = builtIn): Line[] {
   requirePositive({ 'The final volume': formula.finalMl })
   requireAmounts({ 'The starting volume': formula.startMl })

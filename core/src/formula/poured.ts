@@ -8,6 +8,8 @@ import { perLitre } from './perLitre'
 /**
  * The worst that comes of pouring ml of some solutions together in this order, by what they are made of; null where nothing is to be feared. A bought
  * liquid with no recipe holds nothing that is known.
+ * @example
+ * pouredTogether([{ formula: fixer, ml: 500 }, { formula: developer, ml: 500 }]) // → null
  */
 export function pouredTogether(
   poured: { formula: Formula; ml: number }[],

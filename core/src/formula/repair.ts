@@ -16,7 +16,11 @@ export type Repair =
   | { kind: 'pinch'; from: number; to: number; grams: number }
   | { kind: 'substitute'; step: number; additions: Addition[] }
 
-/** The formula with the repair made. */
+/**
+ * The formula with the repair made.
+ * @example
+ * applyRepair(developer, { kind: 'pinch', from: 1, to: 0, grams: 3 }).additions.map((addition) => [addition.chemical, addition.grams]) // → [['sodium-sulfite', 3], ['metol', 2], ['sodium-sulfite', 97], ['hydroquinone', 5], ['borax-decahydrate', 2]]
+ */
 export function applyRepair<F extends Formula>(formula: F, repair: Repair): F {
   const additions = [...formula.additions]
   switch (repair.kind) {

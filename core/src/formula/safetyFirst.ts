@@ -40,6 +40,8 @@ const spills: { says: string; of: (line: Line) => boolean }[] = [
 /**
  * What is said before a dangerous mix is begun: not alone, eyewash, what to do with a spill. It follows from the hazard statements of what goes in;
  * empty where none of them is grave.
+ * @example
+ * safetyFirst(developer) // → []
  */
 export function safetyFirst(formula: Formula, catalogue: Catalogue = builtIn): string[] {
   const grave = linesOf(formula, catalogue).filter((line) => statementsOf(line).some((code) => graveStatements.includes(code)))
@@ -52,7 +54,11 @@ export function safetyFirst(formula: Formula, catalogue: Catalogue = builtIn): s
   ]
 }
 
-/** The cautions for handling what goes into a formula, each once, with the chemicals it is about; in the order of the lines. */
+/**
+ * The cautions for handling what goes into a formula, each once, with the chemicals it is about; in the order of the lines.
+ * @example
+ * cautionsOf(stopBath).map((caution) => caution.names) // → [['Citric acid, 1-water']]
+ */
 export function cautionsOf(formula: Formula, catalogue: Catalogue = builtIn): { words: string; names: string[] }[] {
   const byWords = new Map<string, Set<string>>()
   for (const { chemical } of linesOf(formula, catalogue))
@@ -60,7 +66,11 @@ export function cautionsOf(formula: Formula, catalogue: Catalogue = builtIn): { 
   return [...byWords].map(([words, names]) => ({ words, names: [...names] }))
 }
 
-/** Which bottle a solution wants, in words. */
+/**
+ * Which bottle a solution wants, in words.
+ * @example
+ * containerAdvice(developer).at(-1) // → 'Full to the neck.'
+ */
 export function containerAdvice(formula: Formula, catalogue: Catalogue = builtIn): string[] {
   const lines = linesOf(formula, catalogue)
   const any = (...natures: Parameters<typeof is>[1][]) => lines.some((line) => isAny(line, ...natures))

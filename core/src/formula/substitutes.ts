@@ -46,7 +46,11 @@ function consequencesOf(from: Chemical, to: Chemical): string[] {
   return said
 }
 
-/** What can stand in for `grams` of a chemical: its group by equal strength, and the pairs that make it, each with its consequences. */
+/**
+ * What can stand in for `grams` of a chemical: its group by equal strength, and the pairs that make it, each with its consequences.
+ * @example
+ * substitutes('sodium-carbonate-monohydrate', 58.5)[0].chemicals // → [{ chemical: 'sodium-carbonate', grams: 50.0033 }]
+ */
 export function substitutes(chemical: ChemicalId, grams: number, catalogue: Catalogue = builtIn): Substitute[] {
   requireAmounts({ 'The weight': grams })
   const from = chemicalOf(chemical, catalogue)

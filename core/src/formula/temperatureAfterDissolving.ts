@@ -14,7 +14,11 @@ export interface CoursePoint {
   chemical: Chemical
 }
 
-/** °C after each addition, one after another, what is added having the liquid's temperature. Additions of unknown heat count nothing and say so. */
+/**
+ * °C after each addition, one after another, what is added having the liquid's temperature. Additions of unknown heat count nothing and say so.
+ * @example
+ * temperatureCourse({ waterMl: 750, waterC: 50, additions: developer.additions }).length // → 4
+ */
 export function temperatureCourse(
   { waterMl, waterC, additions }: { waterMl: number; waterC: number; additions: Addition[] },
   catalogue: Catalogue = builtIn,
@@ -34,7 +38,11 @@ export function temperatureCourse(
   })
 }
 
-/** °C of the solution when all additions have dissolved. A chemical whose heat of solution is unknown throws `no-data`. */
+/**
+ * °C of the solution when all additions have dissolved. A chemical whose heat of solution is unknown throws `no-data`.
+ * @example
+ * Math.round(temperatureAfterDissolving({ waterMl: 1000, waterC: 50, additions: [{ chemical: 'sodium-thiosulfate-pentahydrate', grams: 240 }] })) // → 40
+ */
 export function temperatureAfterDissolving(
   question: { waterMl: number; waterC: number; additions: Addition[] },
   catalogue: Catalogue = builtIn,

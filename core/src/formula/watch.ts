@@ -10,7 +10,11 @@ function inPortions(line: Line): string {
   return count < 2 ? 'Slowly' : `In ${count} portions of about ${showMass(line.grams / count)}`
 }
 
-/** What to watch while an addition goes in, in one sentence; empty where nothing is special. */
+/**
+ * What to watch while an addition goes in, in one sentence; empty where nothing is special.
+ * @example
+ * whatToWatch(metolLine) // → 'Stir until no grain is left: it will not dissolve once the sulfite is in.'
+ */
 export function whatToWatch(line: Line): string {
   if (line.addition.note) return line.addition.note
   if (line.dissolved) return 'Measure it with a syringe or a small graduate; it counts towards the water.'

@@ -30,7 +30,11 @@ const spoiltStock = (formula: Formula, catalogue: Catalogue): Finding[] =>
       message: `${line.chemical.name} oxidises in water: a stock solution of it is good for a day at best. Weigh it, mix more at once, or take a finer scale.`,
     }))
 
-/** Findings for amounts too small for the scale, each with the volume of a stock solution that holds it. `readabilityG` is the scale's last digit in g. */
+/**
+ * Findings for amounts too small for the scale, each with the volume of a stock solution that holds it. `readabilityG` is the scale's last digit in g.
+ * @example
+ * checkWeighing(scaleFormula(developer, 100), 0.1).length // → 3
+ */
 export function checkWeighing(formula: Formula, readabilityG: number, catalogue: Catalogue = builtIn): Finding[] {
   const small = linesOf(formula, catalogue)
     .filter((line) => line.addition.grams !== undefined && line.chemical.densityGPerMl === undefined)

@@ -20,6 +20,8 @@ export interface NewJarLine {
 /**
  * What is written when something (g) comes into a jar, or is taken or discarded from it.
  * @throws Refused 'not-enough'
+ * @example
+ * decideJarLine({ grams: 50 }, { entryId: 'e', kind: 'consume', grams: 2, note: '' }).grams // → -2
  */
 export function decideJarLine(
   jar: ActedJar,
@@ -39,6 +41,8 @@ export function decideJarLine(
  * What is written when a jar was counted (g); a count that agrees is a line too: the jar was seen. `expectedG`: what its record said when the counting began, since what was
  * weighed meanwhile would be counted twice.
  * @throws Refused 'stale'
+ * @example
+ * decideCount({ grams: 50 }, { entryId: 'e', grams: 48, expectedG: 50, reason: 'counted' }).grams // → -2
  */
 export function decideCount(
   jar: ActedJar,
@@ -81,6 +85,8 @@ function brokenBy(oldestFirst: JarLine[], without: string): JarLine | null {
 /**
  * What is written when one line of a jar is taken back. `ledger`: all its lines, oldest first.
  * @throws Refused 'reversed'; 'needed', naming the later line that would have come from nothing
+ * @example
+ * decideJarReversal([{ id: 'a', kind: 'receive', grams: 50, reversedBy: null }], { id: 'a', kind: 'receive', grams: 50, reversedBy: null }, { newId: 'b', reason: 'twice' }).grams // → -50
  */
 export function decideJarReversal(
   ledger: JarLine[],

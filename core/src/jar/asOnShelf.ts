@@ -36,11 +36,19 @@ export interface Taking {
   blocked?: string
 }
 
-/** Share of a jar's product that is the substance itself. */
+/**
+ * Share of a jar's product that is the substance itself.
+ * @example
+ * assayOf({ assay: 0.97 }, catalogue.metol) // → 0.97
+ */
 export const assayOf = (jar: Pick<ShelfJar, 'assay'>, chemical: Chemical): number =>
   jar.assay ?? chemical.usualAssay ?? chemical.content ?? 1
 
-/** g of a jar's product that do the work of 1 g of the formula's: converted by moles, then by the jar's assay. */
+/**
+ * g of a jar's product that do the work of 1 g of the formula's: converted by moles, then by the jar's assay.
+ * @example
+ * jarFactor('sodium-sulfite', { chemical: 'sodium-sulfite-heptahydrate' }) // → 2.00056
+ */
 export function jarFactor(formulaChemical: ChemicalId, jar: Pick<ShelfJar, 'chemical' | 'assay'>, catalogue: Catalogue = builtIn): number {
   const held = chemicalOf(jar.chemical, catalogue)
   const assay = assayOf(jar, held)
@@ -49,7 +57,11 @@ export function jarFactor(formulaChemical: ChemicalId, jar: Pick<ShelfJar, 'chem
   return (equivalentMass(formulaChemical, jar.chemical, 1, catalogue) * (held.content ?? 1)) / assay
 }
 
-/** Jars that can give a line its chemical, best first: the same product before another of its group, enough before too little, oldest opened first. */
+/**
+ * Jars that can give a line its chemical, best first: the same product before another of its group, enough before too little, oldest opened first.
+ * @example
+ * jarsFor(metolLine, jars).map((jar) => jar.id) // → ['j1']
+ */
 export function jarsFor<J extends ShelfJar>(line: Line, jars: J[], catalogue: Catalogue = builtIn): J[] {
   const group = substitutesFor(line.chemical.id, catalogue).filter((id) => line.chemical.group !== 'ascorbate' || id === line.chemical.id)
   const same = (jar: ShelfJar) => Number(jar.chemical === line.chemical.id)
@@ -65,7 +77,11 @@ export function jarsFor<J extends ShelfJar>(line: Line, jars: J[], catalogue: Ca
     )
 }
 
-/** What to take from one jar for a line, and why the weight is another than the formula's. */
+/**
+ * What to take from one jar for a line, and why the weight is another than the formula's.
+ * @example
+ * takingFrom(linesOf(developer)[1], jars[1]).grams // → 200.056
+ */
 export function takingFrom(line: Line, jar: ShelfJar, catalogue: Catalogue = builtIn): Taking {
   const held = chemicalOf(jar.chemical, catalogue)
   const factor = jarFactor(line.chemical.id, jar, catalogue)
@@ -95,6 +111,8 @@ function newlyBlocked(formula: Formula, taken: Taking[], taking: Taking, catalog
 /**
  * The formula as the shelf can give it: for each line the jar to take and the weight of what is in it. A jar whose product never meets the rest is only
  * taken where there is no other, and then `blocked`. Lines drawn from stock solutions take no jar.
+ * @example
+ * asOnShelf(developer, jars)[1].grams // → 200.056
  */
 export function asOnShelf(formula: Formula, jars: ShelfJar[], catalogue: Catalogue = builtIn): Taking[] {
   const taken: Taking[] = []

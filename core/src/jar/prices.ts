@@ -7,6 +7,8 @@ import { jarFactor, jarsFor, type ShelfJar } from './asOnShelf'
 /**
  * Money per kg of each of a formula's chemicals, from the jar it would be taken from: another product's price counts by what of it does the work.
  * A chemical whose jars are empty keeps its own last price; one without any is left out.
+ * @example
+ * pricesFor(developer, jars.map((jar) => ({ ...jar, pricePerKg: 90 }))).metol // → 90
  */
 export function pricesFor(
   formula: Formula,

@@ -13,6 +13,8 @@ import { jarFactor, jarsFor, type ShelfJar } from './asOnShelf'
 /**
  * Findings for lines the jars cannot give, each with what the shelf holds that does the same work: shelf-1. Converted hydrates are no finding, the
  * card does them by itself; pairs that make the chemical, and what follows from another salt, are offered as repairs.
+ * @example
+ * shelfFindings(developer, jars).map((finding) => finding.rule) // → ['shelf-1']
  */
 export function shelfFindings(formula: Formula, jars: ShelfJar[], catalogue: Catalogue = builtIn): Finding[] {
   const heldG = (chemical: string) =>

@@ -13,7 +13,11 @@ export interface ToOrder {
   why: string
 }
 
-/** Chemicals whose jars together hold less than their reorder level. Masses g. */
+/**
+ * Chemicals whose jars together hold less than their reorder level. Masses g.
+ * @example
+ * belowReorder([{ chemical: 'metol', grams: 20, reorderG: 50 }]).length // → 1
+ */
 export function belowReorder(
   jars: { chemical: ChemicalId; grams: number; reorderG: number | null }[],
   catalogue: Catalogue = builtIn,
@@ -28,7 +32,11 @@ export function belowReorder(
   })
 }
 
-/** What the mixes ahead lack on the shelf, each formula once at its own volume, taken together. */
+/**
+ * What the mixes ahead lack on the shelf, each formula once at its own volume, taken together.
+ * @example
+ * lackingFor([developer], jars).map((one) => one.chemical) // → ['hydroquinone']
+ */
 export function lackingFor(formulas: Formula[], jars: Omit<ShelfJar, 'id' | 'openedAt'>[], catalogue: Catalogue = builtIn): ToOrder[] {
   const together = new Map<ChemicalId, ToOrder>()
   for (const formula of formulas)

@@ -14,6 +14,8 @@ export interface Shortage {
 /**
  * What the jars lack for a formula at its present volume: needed and held, in g of the formula's product, per chemical that falls short.
  * Jars of another product of the group count by their strength. Lines drawn from stock solutions take no jar.
+ * @example
+ * shortages(developer, jars).map((one) => one.chemical) // → ['hydroquinone']
  */
 export function shortages(formula: Formula, jars: Omit<ShelfJar, 'id' | 'openedAt'>[], catalogue: Catalogue = builtIn): Shortage[] {
   const needed = new Map<ChemicalId, number>()

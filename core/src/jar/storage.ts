@@ -15,7 +15,11 @@ export const storageWords: Record<StorageGroup, string> = {
   general: 'General: dry and closed',
 }
 
-/** The storage group of a chemical, from what it does. The supplier's sheet decides. */
+/**
+ * The storage group of a chemical, from what it does. The supplier's sheet decides.
+ * @example
+ * storageGroup(catalogue['sodium-hydroxide']) // → 'alkalis'
+ */
 export function storageGroup(chemical: Chemical): StorageGroup {
   const has = (...natures: Chemical['natures']) => natures.some((nature) => chemical.natures.includes(nature))
   if (has('metal')) return 'metals'

@@ -61,7 +61,11 @@ const familyMarks: Record<string, string> = {
   wash: 'wash',
 }
 
-/** Letter, shape and colour of a family of baths or a kind of step. What has none of its own is an O in a ring. */
+/**
+ * Letter, shape and colour of a family of baths or a kind of step. What has none of its own is an O in a ring.
+ * @example
+ * markOf('fixer').letter // → 'F'
+ */
 export const markOf = (family: string): Mark => marks[familyMarks[family] ?? 'other'] as Mark
 
 export const familyNames: Record<Family, string> = {

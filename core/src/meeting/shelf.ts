@@ -36,7 +36,11 @@ export interface Clash {
   message: string
 }
 
-/** Pairs of chemicals on one shelf that must not stand together, each pair once. */
+/**
+ * Pairs of chemicals on one shelf that must not stand together, each pair once.
+ * @example
+ * clashesOf(['potassium-permanganate', 'sulfuric-acid']).map((clash) => [clash.one, clash.other]) // → [['potassium-permanganate', 'sulfuric-acid']]
+ */
 export function clashesOf(chemicals: ChemicalId[], catalogue: Catalogue = builtIn): Clash[] {
   const here = [...new Set(chemicals)].map((id) => chemicalOf(id, catalogue))
   return here.flatMap((one, i) =>

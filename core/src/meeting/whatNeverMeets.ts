@@ -29,6 +29,9 @@ const usualC = 20
 /**
  * Which of these never meet, judged by what they are in water and in the order in which they go in: at the end and at every moment before. Every answer
  * is a hard block. `atC` is the temperature in °C. Example: a sulfide with potassium alum is never-1. Unknown chemicals throw `unknown-chemical`.
+ * @example
+ * whatNeverMeets([{ chemical: 'sodium-hypochlorite' }, { chemical: 'citric-acid' }]).map((one) => one.rule) // → ['never-6']
+ * whatNeverMeets([{ chemical: 'metol' }, { chemical: 'sodium-sulfite' }]) // → []
  */
 export function whatNeverMeets(inOrder: Met[], options: { atC?: number } = {}, catalogue: Catalogue = builtIn): Meeting[] {
   const atC = options.atC ?? usualC

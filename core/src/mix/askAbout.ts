@@ -8,6 +8,9 @@ const few = 50
 /**
  * The question to ask before an amount is believed, in the line's unit; null where nothing is odd. `heldG` is what its jar holds by its record,
  * in g. Example: 600 g where 0.6 g are wanted.
+ * @example
+ * askAbout(weighing, 0.1) // → null
+ * askAbout(weighing, 20) // → '20.0 g is 11 times the 2.00 g wanted in all. Is it really that much?'
  */
 export function askAbout(line: MixLine, amount: number, heldG: number | null = null, before = line.put): string | null {
   const show = line.unit === 'g' ? showMass : showVolume

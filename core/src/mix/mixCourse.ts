@@ -17,7 +17,11 @@ const hotC = 50
 const coldC = 15
 const bigChangeC = 8
 
-/** The temperature of a mix from addition to addition, from the water as measured, or as the formula wants it. */
+/**
+ * The temperature of a mix from addition to addition, from the water as measured, or as the formula wants it.
+ * @example
+ * mixCourse(begun).length // → 4
+ */
 export function mixCourse(state: MixState): MixCoursePoint[] {
   let liquidG = state.startMl
   let celsius = state.waterC ?? state.formula.mixC
@@ -31,7 +35,11 @@ export function mixCourse(state: MixState): MixCoursePoint[] {
   })
 }
 
-/** What the course of temperatures warns of: a solution that would boil, or get so cold that the next chemicals do not dissolve. */
+/**
+ * What the course of temperatures warns of: a solution that would boil, or get so cold that the next chemicals do not dissolve.
+ * @example
+ * heatFindings(begun) // → []
+ */
 export function heatFindings(state: MixState): Finding[] {
   return mixCourse(state).flatMap(({ step, beforeC, afterC }): Finding[] => {
     const name = state.lines[step]?.chemical.name ?? ''

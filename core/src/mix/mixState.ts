@@ -59,7 +59,11 @@ interface Record {
 const isPoured = (line: Line, held: Chemical): boolean =>
   held.densityGPerMl !== undefined && (line.addition.millilitres !== undefined || line.chemical.densityGPerMl === undefined)
 
-/** g of a jar's product in an amount taken of it for a line, in the line's unit. */
+/**
+ * g of a jar's product in an amount taken of it for a line, in the line's unit.
+ * @example
+ * productGrams(metolLine, catalogue.metol, 2) // → 2
+ */
 export const productGrams = (line: Line, held: Chemical, amount: number): number =>
   isPoured(line, held) ? amount * (held.densityGPerMl ?? 1) : amount
 
@@ -124,6 +128,9 @@ function mixLine(line: Line, events: MixEvent[], secondCheck: boolean, catalogue
 /**
  * Where a guided mix stands, from its formula version, the volume first wanted and all that happened since. With `secondCheck` developing agents and
  * restrainers wait for a second person's look.
+ * @example
+ * mixState(developer, 1000, mixEvents).at // → 0
+ * mixState(developer, 1000, mixEvents).lines[0].toGo // → 0.1
  */
 export function mixState(
   formula: Formula,
@@ -172,6 +179,8 @@ export const mostStretch = 3
 /**
  * The final volume in ml at which what was put in of a line is exactly right: the way out of over-weighing that wastes nothing.
  * Lines already done then have some to go again, in proportion.
+ * @example
+ * volumeFor(begun, 0) // → 950
  */
 export const volumeFor = (state: MixState, step: number): number => {
   const line = state.lines[step]

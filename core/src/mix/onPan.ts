@@ -12,7 +12,11 @@ export interface OnPan {
   band: { low: number; high: number } | null
 }
 
-/** A line with what the pan holds now; `panG` is null where no scale speaks or its weight is not this step's. */
+/**
+ * A line with what the pan holds now; `panG` is null where no scale speaks or its weight is not this step's.
+ * @example
+ * onPan(weighing, 0.05) // → { shown: 1.95, toGo: 0.05, over: false, band: { low: 0.06, high: 0.14 } }
+ */
 export function onPan(line: MixLine, panG: number | null): OnPan {
   const weighing = line.unit === 'g' && line.state === 'open'
   const shown = line.put + (weighing ? Math.max(panG ?? 0, 0) : 0)
@@ -27,6 +31,8 @@ export function onPan(line: MixLine, panG: number | null): OnPan {
 /**
  * Level spoons of what lacks, from the g one spoon of this jar holds, ± 30 %. Null where a spoon will not do: for what is measured in ml, and for
  * developing agents and restrainers.
+ * @example
+ * levelSpoons(weighing, 0.05) // → null
  */
 export const levelSpoons = (line: MixLine, spoonG: number | null): number | null =>
   spoonG !== null && spoonG > 0 && line.unit === 'g' && line.tolerance > 0.02 ? Math.max(line.toGo, 0) / spoonG : null

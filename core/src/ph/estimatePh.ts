@@ -61,6 +61,8 @@ export interface PhOptions {
  * Predicted pH at `atC` (25 °C where not given) of a solution of so many g/L of each product (liquids too), its ionic strength in mol/L and how far a
  * reading may be off. Chemicals without data throw `no-data` with their ids; sequestrants and thiourea are left out up to 2 g/L.
  * Example: 10 g/L of sodium hydroxide is 13.26 at 25 °C and 12.7 at 45 °C.
+ * @example
+ * Math.round(estimatePh({ 'sodium-carbonate': 20 }).ph * 10) / 10 // → 11.5
  */
 export function estimatePh(
   gramsPerLitre: Partial<Record<ChemicalId, number>>,

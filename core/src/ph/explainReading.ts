@@ -48,6 +48,8 @@ const muchNearer = 0.5
  * Likely causes of a pH reading at `atC` °C, computed: for each alkali and acid the pH if it had been left out, halved, doubled or taken as another product
  * of its group without converting. A cause is named where it lies within its own uncertainty of the reading and at least half nearer than the
  * prediction. Amounts in g/L. Throws `no-data` as `estimatePh` does, and `out-of-range` for a reading no meter shows.
+ * @example
+ * explainReading({ 'sodium-carbonate': 20 }, 10.5).outside // → true
  */
 export function explainReading(
   gramsPerLitre: Partial<Record<ChemicalId, number>>,

@@ -13,6 +13,8 @@ export interface OxidisedPoint {
 /**
  * pH against the share of hydroquinone that air has oxidised. Each mole of it uses two of sulfite in all and frees one of hydroxide:
  * hydroquinone + O2 + 2 sulfite → monosulfonate + sulfate + hydroxide. Ends where the sulfite does. No hydroquinone or no sulfite throws `no-hydroquinone`.
+ * @example
+ * airOxidation({ 'sodium-sulfite': 100, hydroquinone: 5, 'borax-decahydrate': 2 }, [0, 0.5]).length // → 2
  */
 export function airOxidation(
   gramsPerLitre: Partial<Record<ChemicalId, number>>,

@@ -6,6 +6,8 @@ const drainS = 10
 /**
  * Black-and-white negatives in a hand tank or drum: pre-wet if wanted, develop, stop, fix, wash in fills or with a wash aid between, wetting agent.
  * Times in s are the formula's usual ones (rounded literature values); the developing time comes from the chart.
+ * @example
+ * bwNegative({ preWet: false, washAid: false, wettingAgent: false, agitation: run.steps[0].agitation, rotary: false }).steps.map((step) => step.kind) // → ['develop', 'stop', 'fix', 'wash']
  */
 export function bwNegative(choice: {
   preWet: boolean

@@ -197,7 +197,11 @@ const testsDue: Check = (plan) =>
       : [],
   )
 
-/** What is wrong with a plan before anyone loads film, worst first. */
+/**
+ * What is wrong with a plan before anyone loads film, worst first.
+ * @example
+ * checkPlan(run) // → []
+ */
 export const checkPlan = (plan: Plan): Finding[] =>
   [noFix, rinseAfterStabiliser, temperature, shortDeveloping, vessel, vesselTaken, bottles, twoBathFix, testsDue]
     .flatMap((check) => check(plan))

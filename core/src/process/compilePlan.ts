@@ -11,7 +11,11 @@ import type { BottleUse, Load, Plan, PlanBottle, PlanStep, Process } from './pro
 
 const noBottle = ['water', 'air']
 
-/** Roll equivalents of all films of a load. */
+/**
+ * Roll equivalents of all films of a load.
+ * @example
+ * loadRolls([{ format: '135-36', count: 2 }, { format: '4x5in', count: 4 }]) // → 3
+ */
 export const loadRolls = (films: Load['films']): number => films.reduce((sum, film) => sum + rollEquivalents(film), 0)
 
 /** s of water the film had before the developer. */
@@ -21,6 +25,8 @@ const preWetOf = (process: Process): number =>
 /**
  * Works a process out for a load: the developing time with every factor, each bath's volume and parts in ml, temperatures in °C and times in s.
  * `bottles` are chosen per family of bath; a bath without one throws `no-bottle`. Findings of the plan are in it.
+ * @example
+ * run.steps[0].partsMl // → [150, 150]
  */
 export function compilePlan(process: Process, load: Load, bottles: PlanBottle[]): Plan {
   const rolls = loadRolls(load.films)
@@ -83,7 +89,11 @@ export function compilePlan(process: Process, load: Load, bottles: PlanBottle[])
   return { ...plan, findings: [...(developing?.findings ?? []), ...pushFindings(load.pushStops), ...checkPlan(plan)].sort(byGravity) }
 }
 
-/** What leaves each bottle when the liquids are measured out, step by step: what is diluted or used once. */
+/**
+ * What leaves each bottle when the liquids are measured out, step by step: what is diluted or used once.
+ * @example
+ * usesAtStart(run).map((use) => [use.bottleId, use.kind, use.ml]) // → [['d1', 'dilute-out', -150]]
+ */
 export const usesAtStart = (plan: Plan): BottleUse[] =>
   plan.steps.flatMap((step, i) =>
     step.bottle?.oneShot
@@ -94,6 +104,8 @@ export const usesAtStart = (plan: Plan): BottleUse[] =>
 /**
  * What a finished run did to the bottles whose liquid was poured back, step by step: its rolls, and the carry-out. Film that goes in dry takes liquid
  * away; film that comes wet brings in as much as it carries out, so that the volume stays and the strength falls.
+ * @example
+ * usesAtEnd(run).map((use) => [use.bottleId, use.kind, use.rolls]) // → [['f1', 'use', 1]]
  */
 export function usesAtEnd(plan: Plan): BottleUse[] {
   const carry = plan.films.reduce((sum, film) => sum + carryOutMl(film, plan.vessel.carryMl ?? undefined), 0)
@@ -113,7 +125,11 @@ export function usesAtEnd(plan: Plan): BottleUse[] {
   })
 }
 
-/** What a plan wants of each bottle, step by step: ml that leave it or stand in the tank, and roll equivalents that go through. */
+/**
+ * What a plan wants of each bottle, step by step: ml that leave it or stand in the tank, and roll equivalents that go through.
+ * @example
+ * wantsOf(run).map((want) => [want.bottleId, want.ml]) // → [['d1', 150], ['f1', 300]]
+ */
 export const wantsOf = (
   plan: Plan,
 ): { step: number; bottleId: string; parts: number[]; ml: number; equivalents: number; oneShot: boolean }[] =>

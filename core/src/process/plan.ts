@@ -158,6 +158,8 @@ const upgrades: Record<number, (old: Stored) => Stored> = { 0: fromBefore }
 /**
  * A plan as it was written at any time, in the shape of today.
  * @throws DomainError 'plan-unreadable' where it is none, or from a later version
+ * @example
+ * readPlan(run).format // → 1
  */
 export function readPlan(stored: unknown): Plan {
   let one = (typeof stored === 'object' && stored !== null ? stored : {}) as Stored

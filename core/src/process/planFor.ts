@@ -11,7 +11,11 @@ const coldestC = 13
 /** s to fix where neither a test nor the formula says */
 const usualFixS = 300
 
-/** The plan a technician's decisions come to, from what is on the shelf and in the chart. Page and server both work it out here. */
+/**
+ * The plan a technician's decisions come to, from what is on the shelf and in the chart. Page and server both work it out here.
+ * @example
+ * run.steps.map((step) => [step.kind, step.seconds]) // → [['develop', 600], ['stop', 60], ['fix', 300], ['wash', 480]]
+ */
 export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
   const vessel = shelf.vessels.find((one) => one.id === request.vesselId)
   if (!vessel) throw new DomainError('no-vessel', 'Choose the tank.')

@@ -6,7 +6,11 @@ import { judge } from './judge'
 import type { TestKind, TestMark } from './proof'
 import type { Judgement, Reading, Reference } from './verdicts/judgement'
 
-/** What a fresh batch's own reading says: it is the reference from now on, and sets the fixing time where it is a clearing time. */
+/**
+ * What a fresh batch's own reading says: it is the reference from now on, and sets the fixing time where it is a clearing time.
+ * @example
+ * freshJudgement('developer-ph', { value: 8.6, celsius: 20 }).rule // → 'reference'
+ */
 export function freshJudgement(kind: TestKind, reading: Reading): Judgement {
   const judged = judge(kind, reading, { reference: null })
   return {
@@ -20,7 +24,11 @@ export function freshJudgement(kind: TestKind, reading: Reading): Judgement {
   }
 }
 
-/** The mark a test leaves in its bottle's ledger at a time (ms) in an IANA zone; `from` is where what it was held against came from. */
+/**
+ * The mark a test leaves in its bottle's ledger at a time (ms) in an IANA zone; `from` is where what it was held against came from.
+ * @example
+ * testMarkOf('developer-ph', { value: 8.6 }, freshJudgement('developer-ph', { value: 8.6 }), 'batch', { at: 0, zone: 'UTC' }).againAt // → null
+ */
 export const testMarkOf = (
   kind: TestKind,
   reading: Reading,
@@ -54,6 +62,8 @@ export interface TestedBath {
 /**
  * What a reading of a bath comes to; a fresh one is what the others are held against, and is held against nothing.
  * @throws Refused 'wrong-test', 'no-batch'; DomainError 'implausible' and what else `judge` cannot answer
+ * @example
+ * decideTest({ label: 'S1', name: 'Citric stop bath', family: 'stop-bath', batchId: null }, { kind: 'stop-indicator', reading: { look: 'yellow' }, fresh: false }, { reference: null }).judgement.verdict // → 'keep'
  */
 export function decideTest(
   bath: TestedBath,
@@ -71,6 +81,8 @@ export function decideTest(
 /**
  * What a reading of a finished film or print comes to.
  * @throws Refused 'wrong-test'
+ * @example
+ * decideFilmTest('residual-silver', { look: guideOf('residual-silver').looks[0].value }).verdict // → 'keep'
  */
 export function decideFilmTest(kind: TestKind, reading: Reading): Judgement {
   const guide = guideOf(kind)
@@ -81,6 +93,8 @@ export function decideFilmTest(kind: TestKind, reading: Reading): Judgement {
 /**
  * The mark that overrules the failed test of a kind that stands of a bottle, for a reason.
  * @throws Refused 'not-failed'
+ * @example
+ * decideOverruling({ label: 'F1', tests: [] }, { kind: 'clearing-time', reason: 'read in a hurry' }) // throws 'not-failed'
  */
 export function decideOverruling(
   { label, tests }: { label: string; tests: { kind: TestKind; failed: TestMark | null }[] },

@@ -21,6 +21,8 @@ export interface TestedLife {
 /**
  * A formula's capacity from this darkroom's own record: for each tested bottle the rolls a litre at which a test failed or its clearing time is
  * forecast to double; their mean with the 80 % interval of the mean. Null below `enoughBottles`.
+ * @example
+ * capacityFromTests([]) // → null
  */
 export function capacityFromTests(lives: TestedLife[]): CapacityEstimate | null {
   const ends = lives.flatMap((life) => {

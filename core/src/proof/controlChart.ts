@@ -15,6 +15,8 @@ const sidePoints = 9
  * What a row of control points says, by five rules: past the action limit; past the control limit; two of three past the action limit on one
  * side; six in a row rising or falling; nine on one side. `action` and `control` are distances from the mean, past is strictly greater.
  * Differences are rounded to the third decimal first, so that a point exactly at a limit is not past it. Each rule is reported at the point that completes it and at later ones still in it. Points and limits in one unit.
+ * @example
+ * controlChart([0, 0.1, 0.35], { mean: 0, action: 0.2, control: 0.3 }) // → [{ index: 2, rule: 'control' }]
  */
 export function controlChart(points: number[], limits: { mean: number; action: number; control: number }): ControlFlag[] {
   requirePositive({ 'The action limit': limits.action, 'The control limit': limits.control })

@@ -28,7 +28,11 @@ export const usualStripLimits: StripLimits = {
   max: { action: 0.1, control: 0.15 },
 }
 
-/** Throws `implausible` for a strip no process could give: densities rise from base + fog over low and high to the maximum. */
+/**
+ * Throws `implausible` for a strip no process could give: densities rise from base + fog over low and high to the maximum.
+ * @example
+ * requireStrip({ fog: 0.2, low: 0.1, high: 1.2, max: 2 }) // throws 'implausible'
+ */
 export function requireStrip({ fog, low, high, max }: StripReading): void {
   const steps: [string, number, string, number][] = [
     ['The low density', low, 'base + fog', fog],
@@ -40,6 +44,11 @@ export function requireStrip({ fog, low, high, max }: StripReading): void {
       throw new DomainError('implausible', `${what} (${value}) is under ${than} (${least}), which cannot be: look at the figures again.`)
 }
 
+/**
+ * What one measure of a control strip comes to, as a density or a difference of densities.
+ * @example
+ * measureOf({ fog: 0.2, low: 0.4, high: 1.2, max: 2 }, 'contrast') // → 0.8
+ */
 export const measureOf = (strip: StripReading, measure: StripMeasure): number =>
   measure === 'contrast' ? strip.high - strip.low : strip[measure]
 
@@ -49,6 +58,8 @@ const stripsForMean = 5
 /**
  * The mean each measure is held against: a reference strip's own figures, or the mean of at least five strips over at least two good batches,
  * never of the batch that is judged. Throws `no-reference` where there is neither.
+ * @example
+ * stripMeans({ fog: 0.2, low: 0.4, high: 1.2, max: 2 }, [], null).fog // → 0.2
  */
 export function stripMeans(
   reference: StripReading | null,
@@ -83,7 +94,11 @@ const ruleWords: Record<ControlFlag['rule'], string> = {
   side: 'has lain on one side of the mean for nine strips',
 }
 
-/** All measures of a row of strips, oldest first, against their means: the flags, and what the newest strip calls for. */
+/**
+ * All measures of a row of strips, oldest first, against their means: the flags, and what the newest strip calls for.
+ * @example
+ * judgeStrips([{ fog: 0.2, low: 0.4, high: 1.2, max: 2 }], stripMeans({ fog: 0.2, low: 0.4, high: 1.2, max: 2 }, [], null)) // → { flags: { fog: [], low: [], contrast: [], max: [] }, newest: 'in-control', says: [] }
+ */
 export function judgeStrips(
   strips: StripReading[],
   means: Record<StripMeasure, number>,

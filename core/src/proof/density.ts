@@ -1,6 +1,10 @@
 import { DomainError, requirePositive } from '../error'
 
-/** Density from two luminances in one linear scale: log10(empty / patch). May be negative where the patch is brighter. */
+/**
+ * Density from two luminances in one linear scale: log10(empty / patch). May be negative where the patch is brighter.
+ * @example
+ * densityFromLuminance({ empty: 1, patch: 0.1 }) // → 1
+ */
 export function densityFromLuminance({ empty, patch }: { empty: number; patch: number }): number {
   requirePositive({ 'The luminance of the empty light': empty, 'The luminance of the patch': patch })
   return Math.log10(empty / patch)
@@ -35,7 +39,11 @@ export interface AreaLight {
   pixels: number
 }
 
-/** Mean linear luminance of an area of a picture given as RGBA bytes, row by row. An area outside the picture throws `outside-picture`. */
+/**
+ * Mean linear luminance of an area of a picture given as RGBA bytes, row by row. An area outside the picture throws `outside-picture`.
+ * @example
+ * areaLight(new Uint8ClampedArray([128, 128, 128, 255]), 1, { x: 0, y: 0, width: 1, height: 1 }).mean > 0 // → true
+ */
 export function areaLight(rgba: Uint8ClampedArray, width: number, area: Area): AreaLight {
   const [x0, y0] = [Math.round(area.x), Math.round(area.y)]
   const [x1, y1] = [Math.round(area.x + area.width), Math.round(area.y + area.height)]

@@ -102,7 +102,11 @@ export const usualDueRules: DueRule[] = [
   },
 ]
 
-/** The tests a bottle is due for at a time (ms), each once with the most pressing reason; `critical` asks what stands before a critical session, which wants its tests done the same day in `zone`. */
+/**
+ * The tests a bottle is due for at a time (ms), each once with the most pressing reason; `critical` asks what stands before a critical session, which wants its tests done the same day in `zone`.
+ * @example
+ * dueTests(usualDueRules, { family: 'fixer', madeAt: 0, used: 0, retired: false, empty: false, tests: [], references: [], unexpectedAt: null, againAt: [] }, { at: 0, zone: 'UTC' }).map((due) => [due.kind, due.why]) // → [['clearing-time', 'reference']]
+ */
 export function dueTests(
   rules: DueRule[],
   bottle: DueFacts,

@@ -14,6 +14,8 @@ export type FixerSalt = (typeof fixerSalts)[number]
  * s to fix a load at `runC` °C whose slowest film is slow or not: twice the clearing time, three times for slow film, moved by 5 % per °C from where it was
  * read, times 1.6 for the other kind of film unless that was read too. Never under 60 s in ammonium thiosulfate, 180 s in plain. The newest of each
  * kind counts; null without a reading. Example: 30 s at 24 °C, ordinary film at 18 °C: 2·30·1.05⁶ = 80 s.
+ * @example
+ * fixingTime([{ seconds: 40, celsius: 20, slow: false }], { runC: 20, slow: true, salt: 'ammonium' }) // → 192
  */
 export function fixingTime(readings: ClearingRead[], run: { runC: number; slow: boolean; salt: FixerSalt }): number | null {
   requireTemperatures({ 'The temperature of the run': run.runC })

@@ -21,6 +21,8 @@ function crossing(points: { x: number; y: number }[], level: number, towards: 'u
 /**
  * Rolls a litre until the clearing time is twice the freshest reading's: least squares of ln seconds over all readings, low and high where the
  * 80 % prediction band crosses. Null below two readings or at a flat or falling trend; low and high null with two, high null if it never crosses.
+ * @example
+ * forecastClearing([{ rollsPerLitre: 0, seconds: 30 }, { rollsPerLitre: 5, seconds: 42.42640687119285 }]) // → { rollsPerLitreLeft: 5, low: null, high: null }
  */
 export function forecastClearing(readings: { rollsPerLitre: number; seconds: number }[]): Forecast | null {
   for (const { rollsPerLitre, seconds } of readings) {
@@ -42,6 +44,8 @@ export function forecastClearing(readings: { rollsPerLitre: number; seconds: num
 /**
  * Whether readings rise by more than their own scatter: with three or more, the rise of the fit over them is more than the 80 % band of a single reading
  * about it. With two nobody knows the scatter.
+ * @example
+ * isTrend([{ rollsPerLitre: 0, seconds: 30 }, { rollsPerLitre: 5, seconds: 40 }]) // → true
  */
 export function isTrend(readings: { rollsPerLitre: number; seconds: number }[]): boolean {
   const fit = leastSquares(readings.map((one) => ({ x: one.rollsPerLitre, y: Math.log(one.seconds) })))
@@ -51,7 +55,11 @@ export function isTrend(readings: { rollsPerLitre: number; seconds: number }[]):
   return fit.slope * (Math.max(...uses) - Math.min(...uses)) > studentT80(fit.n - 2) * fit.residual
 }
 
-/** The same on a straight scale, for density, pH and silver: rolls a litre until the reading meets `limit`, which lies in the direction `towards`. */
+/**
+ * The same on a straight scale, for density, pH and silver: rolls a litre until the reading meets `limit`, which lies in the direction `towards`.
+ * @example
+ * forecastReading([{ rollsPerLitre: 0, value: 1.2 }, { rollsPerLitre: 6, value: 1.05 }], 0.9, 'down')?.rollsPerLitreLeft // → 6
+ */
 export function forecastReading(
   readings: { rollsPerLitre: number; value: number }[],
   limit: number,

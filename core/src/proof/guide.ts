@@ -405,7 +405,16 @@ export const guides: Guide[] = [
   },
 ]
 
+/**
+ * How a kind of test is done and what it says.
+ * @example
+ * guideOf('iodide-drop').helps // → 'refix'
+ */
 export const guideOf = (kind: TestKind): Guide => guides.find((guide) => guide.kind === kind) as Guide
 
-/** The tests a bath of this family can be given. A wash aid has none: its count is all there is. */
+/**
+ * The tests a bath of this family can be given. A wash aid has none: its count is all there is.
+ * @example
+ * testsFor('stop-bath').map((guide) => guide.kind) // → ['stop-indicator']
+ */
 export const testsFor = (family: string): Guide[] => guides.filter((guide) => guide.families.includes(family as Family))

@@ -30,6 +30,9 @@ const bathC = { least: 5, most: 60 }
  * The verdict of one test of a bath or film, with the rule that spoke and why. Density 90 and 75 %; leader 1.5 and 2 times; developer pH 0.1, 0.2
  * and 0.3; clearing 2 times; silver by limit; fixer pH 0.5 and class. A reading that is missing throws `no-reading`, a look unknown to it `unknown-look`,
  * one that cannot be `implausible`; one whose conditions are not known is at best marginal.
+ * @example
+ * judge('stop-indicator', { look: 'yellow' }, { reference: null }).verdict // → 'keep'
+ * judge('clearing-time', { value: 60, celsius: 20, slowClearing: false }, { reference: { value: 30, celsius: 20, slowClearing: false, from: 'batch' } }).verdict // → 'failed'
  */
 export function judge(
   kind: TestKind,

@@ -33,7 +33,11 @@ export function standingAfter(standing: Standing[], mark: TestMark, at: number, 
   return [...rest, { ...base, failed: open ? before.failed : null, failedAt: open ? before.failedAt : null, passes: open ? passes : 0 }]
 }
 
-/** The worst of what stands governs: an open failure before a marginal reading before a pass. Null where nothing was tested. */
+/**
+ * The worst of what stands governs: an open failure before a marginal reading before a pass. Null where nothing was tested.
+ * @example
+ * governing([]) // → null
+ */
 export function governing(standing: Standing[]): { verdict: Verdict; mark: TestMark; at: number; passes: number } | null {
   const verdicts = standing.map((one) =>
     one.failed

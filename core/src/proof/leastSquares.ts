@@ -10,7 +10,11 @@ export interface Fit {
   residual: number
 }
 
-/** Null below two points or where all lie at one x. */
+/**
+ * Null below two points or where all lie at one x.
+ * @example
+ * leastSquares([{ x: 0, y: 1 }, { x: 2, y: 5 }])?.slope // → 2
+ */
 export function leastSquares(points: { x: number; y: number }[]): Fit | null {
   const n = points.length
   if (n < 2) return null

@@ -40,6 +40,8 @@ export interface Marks {
 /**
  * Densities of the two marked scraps in a photograph over one light box; `lightOf` measures an area of it (areaLight). The areas' mean luminance in linear light gives what is seen; a wedge of
  * known densities corrects it, joined by straight lines between its steps. A clipped empty area throws `clipped`, a black picture `too-dark`.
+ * @example
+ * pictureDensities(() => ({ mean: 0.5, deviation: 0, clipped: 0, black: 0 }), { empty: { x: 0, y: 0, width: 1, height: 1 }, fresh: { x: 0, y: 0, width: 1, height: 1 }, scrap: { x: 0, y: 0, width: 1, height: 1 }, wedge: [] }).scrap.density // → 0
  */
 export function pictureDensities(lightOf: (area: Area) => AreaLight, marks: Marks): PictureReading {
   const empty = lightOf(marks.empty)

@@ -15,6 +15,8 @@ export interface TestPicture {
  * A made-up photograph of patches of known density on a light box: patches in a row, each on the bare light, with the noise of a sensor. It is what
  * a faithful camera would write as sRGB. `lightLevel` is the linear luminance of the bare light, `gamma` bends the tone curve as phones do (1 faithful),
  * `noise` the standard deviation in steps of 255. The same seed makes the same picture.
+ * @example
+ * testPicture({ width: 40, height: 10, densities: [0, 0.3] }).width // → 40
  */
 export function testPicture(ask: {
   width: number

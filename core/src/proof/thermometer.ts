@@ -11,6 +11,8 @@ const nearProcessC = 5
 /**
  * The temperature behind a reading: the offsets found are joined by a straight line and held constant beyond the outermost points. Without
  * any point the reading is taken as it is. °C.
+ * @example
+ * correctedTemperature(20.5, [{ readC: 20.5, trueC: 20 }]) // → 20
  */
 export function correctedTemperature(readC: number, points: ThermometerPoint[]): number {
   requireTemperatures({ 'The reading': readC })
@@ -24,11 +26,19 @@ export function correctedTemperature(readC: number, points: ThermometerPoint[]):
   return readC + (a.trueC - a.readC) + ((readC - a.readC) / (b.readC - a.readC)) * (b.trueC - b.readC - (a.trueC - a.readC))
 }
 
-/** Whether it was compared near enough to 38 °C to vouch for ±0.2 °C there, as colour work wants. */
+/**
+ * Whether it was compared near enough to 38 °C to vouch for ±0.2 °C there, as colour work wants.
+ * @example
+ * vouchesFor(20, [{ readC: 20.5, trueC: 20 }]) // → true
+ */
 export const vouchesFor = (celsius: number, points: ThermometerPoint[]): boolean =>
   points.some((point) => Math.abs(point.trueC - celsius) <= nearProcessC)
 
-/** Throws `implausible` for a point no thermometer of use would give. */
+/**
+ * Throws `implausible` for a point no thermometer of use would give.
+ * @example
+ * requirePoint({ readC: 30, trueC: 20 }) // throws 'implausible'
+ */
 export function requirePoint({ readC, trueC }: ThermometerPoint): void {
   requireTemperatures({ 'The reading': readC, 'The true temperature': trueC })
   if (Math.abs(readC - trueC) > 5)

@@ -12,6 +12,8 @@ const apartAfter = /^ (?:off|from|apart|away|further|is what it bears)/
 /**
  * A sentence of core or of the server in a person's manner. They are written in metric units with a decimal point; amounts, temperatures,
  * spans of degrees (“2.4 °C from”, “within 6 °C”), g/L and “a litre” become the person's. Example: 'It holds 500 ml at 20 °C' → 'It holds 16.9 fl oz at 68.0 °F'.
+ * @example
+ * inManner('It reads 20 °C.', { units: 'us', decimal: 'point' }) // → 'It reads 68.0 °F.'
  */
 export function inManner(sentence: string, manner: Manner): string {
   if (manner.units === usualManner.units && manner.decimal === usualManner.decimal) return sentence

@@ -23,6 +23,9 @@ const notANumber = (text: string) => new DomainError('not-a-number', `“${text}
  * A number as people write it: `2.5`, `2,5`, `1/2`, `1 1/2`, `1 000`. With the person's decimal sign `1.000` is one of 1 and
  * 1000; without it a separator before exactly three digits throws `number-ambiguous`, as do two kinds of separators and
  * `11/2`, which is 5.5 or 1 1/2; anything else that is no number throws `not-a-number`.
+ * @example
+ * parseNumber('2,5') // → 2.5
+ * parseNumber('1 1/2') // → 1.5
  */
 export function parseNumber(text: string, { decimal, milligrams = false }: NumberReading = {}): number {
   const trimmed = text.trim().replace('½', ' 1/2').replace('¼', ' 1/4').replace('¾', ' 3/4').trim()

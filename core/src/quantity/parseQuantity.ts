@@ -18,6 +18,11 @@ const defaults = { mass: 'g', volume: 'ml', temperature: '°C' } as const
  * A bare number is in `bare`; a bare time throws `unit-missing`, because 9.5 may be minutes or seconds. Decimal minutes and
  * hours take one digit: '9.30 min' is 9:18 to one and 9:30 to another and throws `number-ambiguous`.
  * Other codes: `unit-ambiguous`, `unit-unknown`, `not-a-number`, `out-of-range`.
+ * @example
+ * parseQuantity('2.5 L', 'volume') // → 2500
+ * parseQuantity('68 °F', 'temperature') // → 20
+ * parseQuantity('9:30', 'time') // → 570
+ * parseQuantity('1 lb 4 oz', 'mass') // → 566.99
  */
 export function parseQuantity(text: string, kind: QuantityKind, { bare, decimal }: QuantityReading = {}): number {
   const clean = text

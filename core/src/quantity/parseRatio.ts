@@ -4,6 +4,9 @@ import { parseNumber } from './number'
 /**
  * Reads a dilution: '1+4' → parts [1, 4]. A colon is written both for 1+4 and for one in four, so any ':' marks the result ambiguous
  * and the asker must choose. Fewer than two parts, or a part of 0 or less, throws `not-a-ratio`.
+ * @example
+ * parseRatio('1+4') // → { parts: [1, 4], ambiguous: false }
+ * parseRatio('1:4').ambiguous // → true
  */
 export function parseRatio(text: string): { parts: number[]; ambiguous: boolean } {
   const pieces = text.split(/[+:]/)

@@ -33,7 +33,11 @@ export interface RunClock {
   endsAt: number | null
 }
 
-/** Events in the order in which they happened; one that arrived twice counts once. */
+/**
+ * Events in the order in which they happened; one that arrived twice counts once.
+ * @example
+ * inOrder([{ ...runEvents[0], id: 'r2', at: 5 }, ...runEvents]).map((event) => event.id) // → ['r1', 'r2']
+ */
 export const inOrder = (events: RunEvent[]): RunEvent[] =>
   [...new Map(events.map((event) => [event.id, event])).values()].sort(
     (a, b) => a.at - b.at || a.device.localeCompare(b.device) || a.seq - b.seq,
@@ -42,6 +46,8 @@ export const inOrder = (events: RunEvent[]): RunEvent[] =>
 /**
  * Where a run stands at `now` (ms), from its plan and everything that happened. Nothing is counted: a reload, sleep or a lost connection
  * changes nothing. Steps in a bath end by the clock and the next begins; in water and air the plan waits for "next", and a hold keeps any step from ending.
+ * @example
+ * runClock(run, runEvents, 60_000).remainingS // → 540
  */
 export function runClock(plan: Plan, events: RunEvent[], now: number): RunClock {
   const times: StepTime[] = []
@@ -129,7 +135,11 @@ function endOfPlan(plan: Plan, time: StepTime | undefined, phase: RunClock['phas
   return plan.steps.slice(time.step + 1).reduce((at, step) => at + step.seconds * 1000, time.startedAt + time.plannedS * 1000)
 }
 
-/** Every cue of the running step and, where the clock goes on by itself, of the steps after it: what a device schedules ahead. Times in ms. */
+/**
+ * Every cue of the running step and, where the clock goes on by itself, of the steps after it: what a device schedules ahead. Times in ms.
+ * @example
+ * cuesAhead(run, runClock(run, runEvents, 1000)).length > 0 // → true
+ */
 export function cuesAhead(plan: Plan, clock: RunClock): { at: number; kind: Cue['kind'] | 'get-ready' | 'over'; word: string }[] {
   const time = clock.times.at(-1)
   if (!time || (clock.phase !== 'running' && clock.phase !== 'over')) return []

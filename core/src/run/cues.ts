@@ -18,7 +18,11 @@ export const getReadyS = 15
 const agitateWord = (agitation: Agitation): string =>
   agitation.inversions === undefined ? 'Agitate' : `Invert ${agitation.inversions} times`
 
-/** The cues of one step without gaps, in order; they end with the step. */
+/**
+ * The cues of one step without gaps, in order; they end with the step.
+ * @example
+ * cuesOf(run.steps[0]).at(-1)?.kind // → 'pour-out'
+ */
 export function cuesOf(step: Pick<PlanStep, 'seconds' | 'drainS' | 'agitation'>): Cue[] {
   const { agitation, seconds } = step
   const outS = Math.max(seconds - step.drainS, 0)

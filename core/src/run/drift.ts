@@ -41,6 +41,8 @@ function between(a: DriftReading, b: DriftReading, until: number, timeAt: (c: nu
 /**
  * Share of a step done at the last reading, ∫ dt / t(T(t)): the first temperature holds from 0, between readings it is a straight line. May exceed 1.
  * Example: half the time a bath at 20 °C takes, spent at 20 °C, is 0.5.
+ * @example
+ * driftProgress({ readings: [{ s: 0, c: 20 }, { s: 300, c: 20 }], timeAt: () => 600 }) // → 0.5
  */
 export function driftProgress(drift: Drift): number {
   const readings = sorted(drift)
@@ -50,7 +52,11 @@ export function driftProgress(drift: Drift): number {
   }, 0)
 }
 
-/** s from its beginning at which a step is done if the last temperature holds; a moment already past where it was done before the last reading. */
+/**
+ * s from its beginning at which a step is done if the last temperature holds; a moment already past where it was done before the last reading.
+ * @example
+ * driftEnd({ readings: [{ s: 0, c: 20 }], timeAt: () => 600 }) // → 600
+ */
 export function driftEnd(drift: Drift): number {
   const readings = sorted(drift)
   let done = 0

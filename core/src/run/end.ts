@@ -38,6 +38,8 @@ interface Ending {
 /**
  * What is written when a run is over: what went through the bottles whose liquid was poured back, and how its films were developed.
  * @throws Refused 'not-over' while its clock has steps to go
+ * @example
+ * decideFinish({ id: 'r', state: 'running', plan: run, events: [] }, [acted], { events: [], at: 0 }) // throws 'not-over'
  */
 export function decideFinish(run: OpenRun, bottles: Acted[], { events, at }: Ending) {
   const clock = runClock(run.plan, [...run.events, ...events], at)
@@ -45,7 +47,11 @@ export function decideFinish(run: OpenRun, bottles: Acted[], { events, at }: End
   return { lines: linesOfUses(usesAtEnd(run.plan), bottles, { runId: run.id, strict: false }), ...developedOf(run.plan, clock) }
 }
 
-/** What is written when a run is given up: what the films really were in by then; nothing where it had not begun. */
+/**
+ * What is written when a run is given up: what the films really were in by then; nothing where it had not begun.
+ * @example
+ * decideGivingUp({ id: 'r', state: 'planned', plan: run, events: [] }, [], { events: [], at: 0 }) // → []
+ */
 export function decideGivingUp(run: OpenRun, bottles: Acted[], { events, at }: Ending): NewLine[] {
   if (run.state !== 'running') return []
   const clock = runClock(run.plan, [...run.events, ...events], at)

@@ -54,7 +54,11 @@ function refuseNew(run: PlannedRun, plan: Plan): void {
     )
 }
 
-/** What the clock or the beakers would do otherwise than planned, in words. */
+/**
+ * What the clock or the beakers would do otherwise than planned, in words.
+ * @example
+ * changesOf(run, { ...run, steps: run.steps.map((step) => ({ ...step, seconds: step.seconds + (step.kind === 'fix' ? 30 : 0) })) }) // → ['Fix takes 5:30 instead of 5:00']
+ */
 export function changesOf(before: Plan, after: Plan): string[] {
   return after.steps.flatMap((step, i) => {
     const old = before.steps[i]
@@ -76,6 +80,8 @@ export function changesOf(before: Plan, after: Plan): string[] {
  * What is written when a planned run is begun: all that was planned is looked at again as it comes out `now`, and what is used once leaves its bottles. What changed is
  * taken only where it was agreed to.
  * @throws Refused 'vessel-running', 'in-use', 'plan-changed', 'not-enough', or the rule of a finding that is new
+ * @example
+ * decideStart({ run: { id: 'r', plan: run, overruled: null }, plan: run, away: [], bottles: [{ ...acted, id: 'd1' }] }, { agreed: false }).lines.map((line) => [line.bottleId, line.ml]) // → [['d1', -150]]
  */
 export function decideStart(
   { run, plan, away, bottles }: { run: PlannedRun; plan: Plan; away: Away[]; bottles: Acted[] },

@@ -7,6 +7,8 @@ import type { BottleUse } from '../process/process'
  * The lines a run's uses of its bottles come to, step by step. `strict`: what is not there is refused; else a bottle that holds less than the carry-out gives what it
  * has. A bottle that stands in two steps gives twice.
  * @throws Refused 'not-enough'
+ * @example
+ * linesOfUses(usesAtEnd(run), [acted], { runId: 'r', strict: false })[0].ml // → 0
  */
 export function linesOfUses(uses: BottleUse[], bottles: Acted[], { runId, strict }: { runId: string; strict: boolean }): NewLine[] {
   const held = new Map(bottles.map((bottle) => [bottle.id, bottle.state.volumeMl]))

@@ -60,7 +60,11 @@ export const starterParts: StarterPart[] = [
   },
 ]
 
-/** What would be here once those rows of the set were written. */
+/**
+ * What would be here once those rows of the set were written.
+ * @example
+ * asWritten({ formulas: [], jars: [], chart: [] }, []).formulas.length // → 0
+ */
 export function asWritten(present: Present, rows: ImportRow[]): Present {
   const next = {
     ...present,
@@ -79,7 +83,11 @@ export function asWritten(present: Present, rows: ImportRow[]): Present {
   return next
 }
 
-/** What a part comes to in a house: what is there already under its name stays as it is. `wrong` lines say why they cannot be written. */
+/**
+ * What a part comes to in a house: what is there already under its name stays as it is. `wrong` lines say why they cannot be written.
+ * @example
+ * understandStarter(starterParts.find((part) => part.key === 'shelves'), { formulas: [], jars: [], chart: [] }, () => 'new', catalogue).every((line) => line.state === 'new') // → true
+ */
 export function understandStarter(part: StarterPart, present: Present, newId: () => string, catalogue: Catalogue): Understood[] {
   const file = JSON.stringify({ format: exchangeFiles[part.kind].shape.format.value, version: 1, rows: part.rows })
   const understand = understander(part.kind, present, newId, catalogue)

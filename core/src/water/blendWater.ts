@@ -3,6 +3,8 @@ import { DomainError, requireAmounts, requireTemperatures } from '../error'
 /**
  * ml of hot and of cold water that make `targetMl` at `targetC`: hot share = (target − cold) / (hot − cold), which conserves the heat.
  * 750 ml at 51 °C from taps of 84 and 8 °C is 424 hot and 326 cold. Taps that cannot reach it throw `unreachable-temperature`.
+ * @example
+ * blendWater({ targetMl: 1000, targetC: 40, hotC: 60, coldC: 10 }) // → { hotMl: 600, coldMl: 400 }
  */
 export function blendWater({ targetMl, targetC, hotC, coldC }: { targetMl: number; targetC: number; hotC: number; coldC: number }): {
   hotMl: number

@@ -3,6 +3,8 @@ import { DomainError, requirePositive, requireTemperatures } from '../error'
 /**
  * s until a jug or bottle in a bath has come from one temperature to another, after Newton: T(t) = bath + (T0 − bath) · e^(−t/τ).
  * A temperature that is not between the jug's and the bath's throws `unreachable-temperature`.
+ * @example
+ * Math.round(timeToTemperature({ fromC: 30, bathC: 20, toC: 21, tauS: 600 })) // → 1382
  */
 export function timeToTemperature({ fromC, bathC, toC, tauS }: { fromC: number; bathC: number; toC: number; tauS: number }): number {
   requireTemperatures({ 'The jug’s temperature': fromC, 'The bath’s temperature': bathC, 'The temperature wanted': toC })
@@ -20,6 +22,8 @@ export function timeToTemperature({ fromC, bathC, toC, tauS }: { fromC: number; 
 /**
  * The time constant in s of a jug in a bath, fitted to two or more readings: the line of ln|T − bath| against time falls by 1/τ.
  * Readings that do not come nearer to the bath throw `no-data`.
+ * @example
+ * Math.round(fitTimeConstant([{ s: 0, c: 30 }, { s: 600, c: 25 }], 20)) // → 866
  */
 export function fitTimeConstant(readings: { s: number; c: number }[], bathC: number): number {
   requireTemperatures({ 'The bath’s temperature': bathC, ...Object.fromEntries(readings.map(({ c }, i) => [`Reading ${i + 1}`, c])) })

@@ -57,12 +57,20 @@ export interface Decided {
   made?: NewFilling[]
 }
 
-/** ml each bottle holds after what was decided, by its id: what a page shows before it is done. */
+/**
+ * ml each bottle holds after what was decided, by its id: what a page shows before it is done.
+ * @example
+ * volumesAfter([acted], decidePour({ bottle: acted }, { entryId: 'e', kind: 'pour-out', ml: 100, rolls: 0, colourRolls: 0, paper: 0, waterInMl: 0, note: '' })) // → { f1: 840 }
+ */
 export function volumesAfter(bottles: Pick<Acted, 'id' | 'state'>[], { lines }: Decided): Record<string, number> {
   return Object.fromEntries(
     bottles.map(({ id, state }) => [id, lines.reduce((sum, line) => sum + (line.bottleId === id ? line.ml : 0), state.volumeMl)]),
   )
 }
 
-/** Sentences said one after another; empty ones left out. */
+/**
+ * Sentences said one after another; empty ones left out.
+ * @example
+ * together('into F1', '', 'by hand') // → 'into F1. by hand'
+ */
 export const together = (...said: string[]): string => said.filter(Boolean).join('. ')

@@ -20,6 +20,8 @@ export interface Combining {
 /**
  * ml of each part, and of the water at the end.
  * @throws Refused 'not-combined', 'wrong-part', 'not-enough', or the rule that speaks against a bottle
+ * @example
+ * volumesOfParts({ name: 'Toner', wanted: [{ part: 'A', formulaId: 'fixer' }], from: [acted] }, { newId: 'n', parts: [1, 4], totalMl: 500, sizeMl: 500 }) // → { ml: [100], waterMl: 400 }
  */
 export function volumesOfParts({ name, wanted, from }: Combining, { parts, totalMl }: AskedCombining): { ml: number[]; waterMl: number } {
   if (wanted.length === 0 || wanted.length !== from.length || parts.length < from.length)
@@ -39,6 +41,8 @@ export function volumesOfParts({ name, wanted, from }: Combining, { parts, total
 /**
  * What is written when the parts of a formula are poured together, in their order, with water. `meets` is asked of what is really in them, with `volumesOfParts`.
  * @throws Refused 'never-meets', and what `volumesOfParts` refuses
+ * @example
+ * decideCombining({ name: 'Toner', wanted: [{ part: 'A', formulaId: 'fixer' }], from: [acted] }, { newId: 'n', parts: [1, 4], totalMl: 500, sizeMl: 500 }).lines[0].ml // → -100
  */
 export function decideCombining(combining: Combining, asked: AskedCombining, meets: Meets = null): Decided {
   const { ml } = volumesOfParts(combining, asked)

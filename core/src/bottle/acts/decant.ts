@@ -10,6 +10,8 @@ export interface AskedDecanting {
 /**
  * What is written when a bottle is decanted into others, unchanged: each takes its date, its use and its tests along.
  * @throws Refused 'not-enough', or the rule that speaks against the bottle
+ * @example
+ * decideDecanting(acted, { into: [{ id: 'n', sizeMl: 500, ml: 500 }] }).lines[0].ml // → -500
  */
 export function decideDecanting(from: Acted, { into, overrule }: AskedDecanting): Decided {
   const note = requireUsable(from, overrule)

@@ -15,6 +15,8 @@ export interface AskedDilution {
 /**
  * What is written when working strength (ml) is made out of a stock bottle.
  * @throws Refused 'already-diluted', 'not-enough', or the rule that speaks against the bottle
+ * @example
+ * decideDilution(acted, { newId: 'n', parts: [1, 4], totalMl: 500, sizeMl: 500 }).lines[0].ml // → -100
  */
 export function decideDilution(from: Acted, { newId: id, parts, totalMl, sizeMl, overrule }: AskedDilution): Decided {
   const why = requireUsable(from, overrule)

@@ -5,6 +5,8 @@ import { requireInUse } from './requiring'
 /**
  * What is written when what a bottle holds (ml) was measured: the difference to its lines becomes a line.
  * @throws Refused 'retired', 'too-full'
+ * @example
+ * decideMeasure(acted, { entryId: 'e', ml: 900, note: '' }).lines[0].ml // → -40
  */
 export function decideMeasure(bottle: Acted, asked: { entryId: string; ml: number; note: string }): Decided {
   requireInUse(bottle)

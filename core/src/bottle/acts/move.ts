@@ -8,6 +8,8 @@ const words: Record<Container, string> = { bottle: 'in its bottle, with its air'
 /**
  * What is written when a bottle comes onto another shelf, or into another kind of container; a shelf nobody measured counts with `assumedShelfC`.
  * @throws Refused 'nothing'
+ * @example
+ * decideMoving('f1', { entryId: 'e', shelf: { name: 'Film bench', celsius: null }, container: null }).lines[0].celsius // → 20
  */
 export function decideMoving(
   bottleId: string,

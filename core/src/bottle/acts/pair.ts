@@ -6,6 +6,8 @@ import { asOne, decideRetiring } from './retire'
 /**
  * What is written when two fixing baths become a pair, at a time (ms).
  * @throws Refused 'same-bottle', 'not-two-bath', 'retired'
+ * @example
+ * decidePairing({ ...acted, use: { ...fixer.use, school: 'two-bath' } }, { ...acted, id: 'f2', use: { ...fixer.use, school: 'two-bath' } }, 0).lines.map((line) => line.twoBath?.position) // → [1, 2]
  */
 export function decidePairing(first: Acted, second: Acted, at: number): Decided {
   if (first.id === second.id) throw impossible('same-bottle', 'A pair is two bottles.', { field: 'secondId' })
@@ -26,6 +28,8 @@ export function decidePairing(first: Acted, second: Acted, at: number): Decided 
 /**
  * What is written when the second bath becomes the first: the old first is discarded, a fresh second stands in.
  * @throws Refused 'same-bottle', 'not-a-pair', 'last-move', 'wrong-fresh'
+ * @example
+ * decideMovingUp(acted, { ...acted, id: 'f2' }, { ...acted, id: 'f3' }) // throws 'not-a-pair'
  */
 export function decideMovingUp(first: Acted, second: Acted, fresh: Acted): Decided {
   if (new Set([first.id, second.id, fresh.id]).size < 3)

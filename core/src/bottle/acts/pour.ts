@@ -55,6 +55,8 @@ function requireLikely(bottle: Acted, { ml, rolls, paper, colourRolls }: AskedPo
 /**
  * What is written when liquid is poured out of a bottle, back, away, onto it, or films or prints went through it. `from`: the bottle it is topped up from.
  * @throws Refused 'not-enough', 'too-full', 'retired', 'closed-for', 'too-many', 'never-meets', or the rule that speaks against the bottle
+ * @example
+ * decidePour({ bottle: acted }, { entryId: 'e', kind: 'use', ml: 30, rolls: 2, colourRolls: 0, paper: 0, waterInMl: 0, note: '' }).lines[0].ml // → -30
  */
 export function decidePour(
   { bottle, from, meets = null }: { bottle: Acted; from?: Acted | undefined; meets?: Meets },

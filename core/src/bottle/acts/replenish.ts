@@ -14,6 +14,8 @@ export interface AskedReplenish {
 /**
  * What is written when a bath is replenished (ml): water for what evaporated, the bleed to the waste, replenisher in. `from`: the bottle it comes from.
  * @throws Refused 'not-replenished', 'retired', 'not-enough', 'too-full', or what `decideJoining` refuses
+ * @example
+ * decideReplenish({ bottle: acted }, { entryId: 'e', ml: 70, evaporatedMl: 0 }) // throws 'not-replenished'
  */
 export function decideReplenish(
   { bottle, from, meets = null }: { bottle: Acted; from?: Acted | undefined; meets?: Meets },

@@ -4,6 +4,8 @@ import type { Acted, Decided, NewLine } from './act'
 /**
  * What is written when a bottle is taken out of use; with `discard` what it holds goes to the waste.
  * @throws Refused 'stale' where it is retired already
+ * @example
+ * decideRetiring(acted, { why: 'spent', discard: true }).lines.map((line) => line.kind) // → ['retire', 'discard']
  */
 export function decideRetiring(bottle: Acted, { why, discard = false }: { why: string; discard?: boolean }): Decided {
   if (bottle.retiredAt !== null)

@@ -23,7 +23,11 @@ function brokenBy(entries: BottleEntry[], without: Set<string>): BottleEntry | n
   return null
 }
 
-/** Refuses a line that is not taken back but done anew. */
+/**
+ * Refuses a line that is not taken back but done anew.
+ * @example
+ * requireReversible({ kind: 'move', over: false }) // throws 'not-undone'
+ */
 export function requireReversible({ kind, over }: Pick<Reversed, 'kind' | 'over'>): void {
   if (over) throw conflict('reversed', 'That line has been taken back already.')
   if (kind === 'move' || kind === 'change' || kind === 'move-up')
@@ -34,6 +38,8 @@ export function requireReversible({ kind, over }: Pick<Reversed, 'kind' | 'over'
  * What is written when lines of one or more ledgers are taken back together. `ledgers`: every line of each of those bottles, with its label; `ids`: names of reversing lines
  * that are given; `asked`: the bottle it is asked for from.
  * @throws Refused 'reversed'; 'needed', naming the later line that would have come from nothing
+ * @example
+ * decideReversing([{ id: 'use', bottleId: 'f1', kind: 'use', ml: -60, over: false }], [{ bottleId: 'f1', label: 'F1', entries: ledger }], { reason: 'wrong bottle' })[0].ml // → 60
  */
 export function decideReversing(
   lines: Reversed[],

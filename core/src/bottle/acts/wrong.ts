@@ -8,6 +8,8 @@ import { asOne, decideRetiring } from './retire'
 /**
  * What is written when some of a bottle (ml) was poured into the wrong one: both are retired, since nobody knows any more what is in them.
  * @throws Refused 'same-bottle', 'not-enough'
+ * @example
+ * decideWrongBottle({ from: acted, into: { ...acted, id: 'f2', label: 'F2' } }, { entryId: 'e', ml: 50, reason: 'dark' }).retired?.map((one) => one.bottleId) // → ['f1', 'f2']
  */
 export function decideWrongBottle(
   { from, into, meets = null }: { from: Acted; into: Acted; meets?: Meets },

@@ -11,7 +11,11 @@ export interface Begun {
   findings: Finding[]
 }
 
-/** Grave findings want a reason; answers it, null where there is nothing to overrule. `what`: how it is done all the same, as 'mixed'. */
+/**
+ * Grave findings want a reason; answers it, null where there is nothing to overrule. `what`: how it is done all the same, as 'mixed'.
+ * @example
+ * requireReason(['Metol comes out.'], 'it was filtered', 'mixed') // → 'it was filtered'
+ */
 export function requireReason(grave: string[], reason: string | undefined, what: string): string | null {
   if (grave.length === 0) return null
   if (reason === undefined)
@@ -22,6 +26,8 @@ export function requireReason(grave: string[], reason: string | undefined, what:
 /**
  * Whether a formula may be begun at the scales; answers why in spite of what speaks against it, null where nothing does. What never meets is no matter of reasons.
  * @throws Refused 'of-parts', 'bought', 'never-meets', 'part-of-pack', 'unwise'
+ * @example
+ * decideBegin({ name: 'F', ofParts: false, bought: false, findings: [] }, { note: '' }) // → null
  */
 export function decideBegin(
   { name, ofParts, bought, findings }: Begun,

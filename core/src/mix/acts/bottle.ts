@@ -13,6 +13,8 @@ const fillTolerance = 1.02
 /**
  * Whether a mix may be bottled like that (ml).
  * @throws Refused 'not-mixed', 'too-much'
+ * @example
+ * requireBottling(begun, [{ ml: 1000 }]) // throws 'not-mixed'
  */
 export function requireBottling({ at, formula }: MixState, bottles: { ml: number }[]): void {
   if (at !== 'bottle') throw conflict('not-mixed', 'Not everything is in and topped up yet.')
@@ -31,7 +33,11 @@ export interface Taken {
   bottles: Map<string, number>
 }
 
-/** What was weighed and drawn for a mix, whether it is bottled or given up. */
+/**
+ * What was weighed and drawn for a mix, whether it is bottled or given up.
+ * @example
+ * takenBy(begun, mixEvents, catalogue).jars.get('j1') // → 1.9
+ */
 export function takenBy({ lines }: MixState, events: MixEvent[], catalogue: Catalogue): Taken {
   const taken: Taken = { jars: new Map(), bottles: new Map() }
   const held = new Map<number, ChemicalId>()
@@ -50,7 +56,11 @@ export function takenBy({ lines }: MixState, events: MixEvent[], catalogue: Cata
 
 const heldMore = 'held more than its record'
 
-/** Lines of the jars it was taken from (`grams` they hold); one that held more than its record said is corrected first, since it was there. */
+/**
+ * Lines of the jars it was taken from (`grams` they hold); one that held more than its record said is corrected first, since it was there.
+ * @example
+ * jarLinesOf({ jars: new Map([['j1', 2]]), bottles: new Map() }, [{ id: 'j1', grams: 1.5 }], 'Developer').map((line) => [line.kind, line.grams]) // → [['correct', 0.5], ['consume', -2]]
+ */
 export const jarLinesOf = (
   taken: Taken,
   jars: { id: string; grams: number }[],
@@ -64,7 +74,11 @@ export const jarLinesOf = (
     ]
   })
 
-/** The same of the bottles stock solutions were drawn from. */
+/**
+ * The same of the bottles stock solutions were drawn from.
+ * @example
+ * bottleLinesOf({ jars: new Map(), bottles: new Map([['f1', 50]]) }, [acted], 'Developer')[0].ml // → -50
+ */
 export const bottleLinesOf = (taken: Taken, bottles: { id: string; state: { volumeMl: number } }[], name: string): NewLine[] =>
   [...taken.bottles].flatMap(([bottleId, ml]) => {
     const lacking = ml - (bottles.find((bottle) => bottle.id === bottleId)?.state.volumeMl ?? 0)

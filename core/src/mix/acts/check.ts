@@ -5,6 +5,8 @@ import type { MixState } from '../mixState'
 /**
  * What is written when a second person has looked at the weight of a step. `weighedBy`: ids of those who weighed it.
  * @throws Refused 'no-check', 'same-person'
+ * @example
+ * decideCheck(begun, { eventId: 'e3', step: 0 }, { checker: { id: 'p', name: 'Odo' }, weighedBy: [] }) // throws 'no-check'
  */
 export function decideCheck(
   state: MixState,

@@ -10,6 +10,8 @@ import { whatGoesIn } from '../whatGoesIn'
 /**
  * Refuses a mix in which what really goes in never meets; `what`: the jar or bottle that is asked for.
  * @throws Refused 'never-meets'
+ * @example
+ * requireHarmless({ ...developer, additions: [{ chemical: 'sodium-hypochlorite', millilitres: 50 }, { chemical: 'citric-acid', grams: 20 }] }, 'The jar of citric acid', catalogue) // throws 'never-meets'
  */
 export function requireHarmless(formula: Formula, what: string, catalogue: Catalogue): void {
   const [block] = blocksOf(formula, catalogue)
@@ -19,6 +21,8 @@ export function requireHarmless(formula: Formula, what: string, catalogue: Catal
 /**
  * Refuses to draw a line from a bottle (`held`: what is really in it) that is not its stock solution, or in which something is that never meets the rest.
  * @throws Refused 'other-stock', 'never-meets'
+ * @example
+ * requireStock(begun, weighing, fixer, catalogue) // throws 'other-stock'
  */
 export function requireStock(state: MixState, { line }: MixLine, held: Formula, catalogue: Catalogue): void {
   const works = held.additions.some(({ chemical }) => {

@@ -35,6 +35,8 @@ function corrected(events: MixEvent[], { corrects, step }: Weigh): Weigh | null 
 /**
  * Whether an event belongs where the mix stands; answers the weight that is put right by it, where one is.
  * @throws Refused 'check-apart', 'no-step', 'not-there', 'no-water', 'too-large', 'out-of-step', 'out-of-band', 'needs-check'
+ * @example
+ * decideStep({ state: begun, events: mixEvents, begunMl: 1000, current: null }, { id: 'e3', kind: 'weigh', step: 0, amount: 0.1, jarId: 'j1' }) // → null
  */
 export function decideStep({ state, events, begunMl, current }: OpenMix, event: SentEvent): Weigh | null {
   const line = 'step' in event ? state.lines[event.step] : undefined
@@ -60,6 +62,8 @@ export function decideStep({ state, events, begunMl, current }: OpenMix, event: 
 /**
  * An odd weight is believed only when somebody says so. `heldG`: what its jar holds by its record (g); null where it is not of a jar.
  * @throws Refused 'odd-amount' with the question to ask
+ * @example
+ * requireLikelyWeight(weighing, { id: 'e3', kind: 'weigh', step: 0, amount: 20, jarId: 'j1' }, { heldG: 50, corrects: null }) // throws 'odd-amount'
  */
 export function requireLikelyWeight(
   line: MixLine,

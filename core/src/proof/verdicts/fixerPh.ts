@@ -9,6 +9,11 @@ const fixerClasses: Record<FixerClass, [number, number]> = {
   alkaline: [7.5, 9],
 }
 
+/**
+ * The class of a fixer by its fresh pH, and whether it hardens: the range it is held against.
+ * @example
+ * fixerClassOf(5, false) // → 'acid'
+ */
 export const fixerClassOf = (freshPh: number, hardening: boolean): FixerClass =>
   hardening ? 'alum-hardening' : freshPh < 6 ? 'acid' : freshPh <= 7.5 ? 'neutral' : 'alkaline'
 

@@ -1,0 +1,138 @@
+import type { Acted } from './bottle/acts/act'
+import type { BottleEntry, BottleFacts } from './bottle/bottle'
+import { bottleState } from './bottle/bottleState'
+import { dayMs } from './calendar/span'
+import type { Formula } from './formula/formula'
+import { linesOf } from './formula/lines'
+import type { UsedFormula } from './formula/use'
+import type { ShelfJar } from './jar/asOnShelf'
+import { mixState } from './mix/mixState'
+import type { MixEvent } from './mix/mixEvent'
+import { planFor } from './process/planFor'
+import type { RunEvent } from './run/runEvent'
+
+/** What the worked examples of the doc comments speak of, in one made-up darkroom: a developer, a fixer and a stop bath, their jars and bottles, a mix and a run. */
+export const developer: UsedFormula = {
+  id: 'developer',
+  name: 'Metol–hydroquinone borax developer',
+  family: 'film-developer',
+  finalMl: 1000,
+  startMl: 750,
+  mixC: 50,
+  additions: [
+    { chemical: 'metol', grams: 2 },
+    { chemical: 'sodium-sulfite', grams: 100 },
+    { chemical: 'hydroquinone', grams: 5 },
+    { chemical: 'borax-decahydrate', grams: 2 },
+  ],
+  use: {
+    school: 'one-shot',
+    capacityRollsPerL: null,
+    keeping: { fullDays: 180, halfDays: 60, workingDays: 1 },
+    dilutions: [[1, 1]],
+    minConcentrateMlPerRoll: 100,
+  },
+}
+export const fixer: UsedFormula = {
+  id: 'fixer',
+  name: 'Plain fixer',
+  family: 'fixer',
+  finalMl: 1000,
+  startMl: 700,
+  mixC: 50,
+  additions: [
+    { chemical: 'sodium-thiosulfate-pentahydrate', grams: 240 },
+    { chemical: 'sodium-sulfite', grams: 15 },
+  ],
+  use: {
+    school: 'counted',
+    capacityRollsPerL: 20,
+    keeping: { fullDays: 180, halfDays: 90, workingDays: 60 },
+    dilutions: [[1]],
+    minConcentrateMlPerRoll: 0,
+  },
+}
+export const stopBath: Formula = {
+  id: 'stop',
+  name: 'Citric stop bath',
+  family: 'stop-bath',
+  finalMl: 1000,
+  startMl: 800,
+  mixC: 20,
+  additions: [{ chemical: 'citric-acid-monohydrate', grams: 15 }],
+}
+
+/** A full litre bottle of the fixer, ten days old, through which four rolls went. */
+export const bottle: BottleFacts = { sizeMl: 1000, parts: null, madeAt: 0, retiredAt: null }
+const line = { waterInMl: 0, reverses: null }
+export const ledger: BottleEntry[] = [
+  { ...line, id: 'fill', kind: 'fill', at: 0, ml: 1000 },
+  { ...line, id: 'use', kind: 'use', at: 5 * dayMs, ml: -60, rolls: 4 },
+]
+export const tenDays = 10 * dayMs
+export const acted: Acted = {
+  ...{ id: 'f1', label: 'F1', name: 'Plain fixer', family: 'fixer', formulaId: 'fixer', use: fixer.use },
+  ...bottle,
+  state: bottleState(fixer, bottle, ledger, tenDays),
+}
+
+export const jars: ShelfJar[] = [
+  { id: 'j1', chemical: 'metol', grams: 50, openedAt: 0 },
+  { id: 'j2', chemical: 'sodium-sulfite-heptahydrate', grams: 900, openedAt: 0 },
+  { id: 'j3', chemical: 'hydroquinone', grams: 3, openedAt: null },
+  { id: 'j4', chemical: 'borax-decahydrate', grams: 250, openedAt: null },
+]
+/** The first line of the developer. */
+const [first] = linesOf(developer)
+if (!first) throw new Error('The developer has lines.')
+export const metolLine = first
+
+/** The developer begun at the scales: the water is in, and 1.9 g of metol are on the pan. */
+export const mixEvents: MixEvent[] = [
+  { id: 'e1', kind: 'water', celsius: 50 },
+  { id: 'e2', kind: 'weigh', step: 0, amount: 1.9, jarId: 'j1' },
+]
+export const begun = mixState(developer, 1000, mixEvents)
+const [weighed] = begun.lines
+if (!weighed) throw new Error('The mix has lines.')
+export const weighing = weighed
+
+const shelfBottle = { rangeC: null, temperatureCoefficient: null, usualS: null, critical: [] }
+const developerFacts: BottleFacts = { sizeMl: 1000, parts: null, madeAt: 0, retiredAt: null }
+export const run = planFor(
+  {
+    vesselId: 'tank',
+    films: [{ film: 'Millrace 400', format: '135-36', ei: 400, pushStops: 0 }],
+    chartRowIds: ['row'],
+    baths: [
+      { family: 'film-developer', bottleId: 'd1', parts: [1, 1] },
+      { family: 'fixer', bottleId: 'f1', parts: [1] },
+    ],
+    temperatureC: 20,
+    agitation: '30-5-30',
+    preWet: false,
+    washAid: false,
+    wettingAgent: false,
+  },
+  {
+    vessels: [{ id: 'tank', name: 'Tank 2', kind: 'hand', reels: 2, coversMl: [300, 600], carryMl: null }],
+    chart: [{ id: 'row', film: 'Millrace 400', formulaId: 'developer', parts: [1, 1], ei: 400, temperatureC: 20, seconds: 600 }],
+    bottles: [
+      {
+        ...shelfBottle,
+        ...{
+          id: 'd1',
+          label: 'D1',
+          name: developer.name,
+          family: 'film-developer',
+          formulaId: 'developer',
+          parts: null,
+          use: developer.use,
+        },
+        state: bottleState(developer, developerFacts, [{ ...line, id: 'fill', kind: 'fill', at: 0, ml: 1000 }], tenDays),
+      },
+      { ...shelfBottle, ...acted },
+    ],
+  },
+)
+export const runEvents: RunEvent[] = [{ id: 'r1', seq: 0, device: 'tablet', at: 0, kind: 'start', step: 0 }]
