@@ -55,7 +55,10 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
     <SafelightNotice />
     <main ref="main" class="relative min-h-0 overflow-y-auto" tabindex="-1">
       <!-- another bottle or run is another page: nothing of the one before may come late into it -->
-      <RouterView :key="route.path" />
+      <!-- the Shelf is what one comes back to: it stays drawn -->
+      <RouterView v-slot="{ Component }">
+        <KeepAlive include="ShelfStation"><component :is="Component" :key="route.path" /></KeepAlive>
+      </RouterView>
     </main>
     <BenchEdge v-if="inside && !benchHidden" />
     <EndedPanel v-if="inside" />

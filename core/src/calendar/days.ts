@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon'
 
+const longestDayMs = 25 * 3_600_000
 const at = (ms: number, zone: string): DateTime => DateTime.fromMillis(ms, { zone })
 
 /**
@@ -21,7 +22,9 @@ export const inDays = (ms: number, days: number, zone: string): number => at(ms,
  * @example
  * sameDay(Date.UTC(2026, 6, 1, 22, 30), Date.UTC(2026, 6, 1, 23, 30), 'Europe/Lisbon') // → false
  */
-export const sameDay = (one: number, other: number, zone: string): boolean => startOfDay(one, zone) === startOfDay(other, zone)
+export const sameDay = (one: number, other: number, zone: string): boolean =>
+  // no day is longer than 25 hours: a list of hundreds asks no calendar where it cannot be
+  Math.abs(one - other) < longestDayMs && startOfDay(one, zone) === startOfDay(other, zone)
 
 /**
  * How many midnights of that IANA zone lie between two times (ms): 0 on the same day, 1 for tomorrow.

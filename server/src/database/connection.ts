@@ -3,6 +3,7 @@ import pg from 'pg'
 import { DataTypes, Sequelize, type Transaction } from 'sequelize'
 import type { Database } from '../table/database'
 import { modelsOf } from './models'
+import { transactionsOf, type Connections } from './transaction'
 
 const timestamptz = 1184
 const bigint = 20
@@ -55,10 +56,6 @@ export function connect(url: string): Database {
   const send = sequelize.query.bind(sequelize) as (sql: unknown, options?: object) => Promise<unknown>
   sequelize.query = ((sql: unknown, options: { transaction?: Transaction | null } = {}) =>
     send(sql, { ...options, transaction: options.transaction ?? inside.getStore() ?? null })) as never
-  interface Connections {
-    getConnection: () => Promise<pg.Client>
-    releaseConnection: (client: pg.Client) => void
-  }
   const { connectionManager } = sequelize as unknown as { connectionManager: Connections }
   const ask = async ({ name, text, names }: Prepared, bind: Record<string, unknown>): Promise<unknown[]> => {
     const values = names.map((one) => bind[one])
@@ -80,7 +77,7 @@ export function connect(url: string): Database {
       count++
       return (await ask(preparedOf(sql), bind as Record<string, unknown>)) as T[]
     },
-    transaction: (work) => sequelize.transaction((tx) => inside.run(tx, work)),
+    transaction: transactionsOf(sequelize, connectionManager, (tx, work) => inside.run(tx, work)),
     beforeClose: (end) => void ends.push(end),
     close: async () => {
       await Promise.all(ends.map((end) => end()))

@@ -1,4 +1,5 @@
-import { pauseMs, stayConnected } from './staying'
+import { pauseMs } from '@selvrin/core'
+import { stayConnected } from './staying'
 
 test('pauses grow to a limit, and two who lost the same thing do not come back together', () => {
   const pauses = [0, 1, 2, 3, 10].map((failed) => [pauseMs(failed, () => 0), pauseMs(failed, () => 1)])

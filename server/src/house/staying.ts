@@ -1,9 +1,4 @@
-const leastMs = 500
-const mostMs = 15_000
-
-/** ms before the next try after so many that failed: longer each time, and never the same for two who lost the same thing at once. */
-export const pauseMs = (failed: number, random: () => number = Math.random): number =>
-  Math.min(mostMs, leastMs * 2 ** failed) * (0.5 + random() / 2)
+import { pauseMs } from '@selvrin/core'
 
 /**
  * Keeps a connection: dials, and dials again whenever it fails or is lost, with pauses that grow until one holds. `dial` settles when the connection stands, and calls
@@ -15,7 +10,7 @@ export function stayConnected(dial: (lost: () => void) => Promise<unknown>): () 
   let timer: NodeJS.Timeout | undefined
   const again = (): void => {
     clearTimeout(timer)
-    if (!ended) timer = setTimeout(attempt, pauseMs(failed++))
+    if (!ended) timer = setTimeout(attempt, pauseMs(failed++, Math.random))
   }
   function attempt(): void {
     if (ended) return

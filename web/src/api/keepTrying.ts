@@ -1,9 +1,7 @@
+import { pauseMs } from '@selvrin/core'
 import { watch } from 'vue'
 import { CallError, sentence } from './call'
 import { connected } from './live'
-
-const firstPauseMs = 1000
-const longestPauseMs = 15_000
 
 /** Whether it is worth asking again: a lost connection, a server in trouble, a session that may be taken up again. */
 const mayPass = (error: unknown): boolean => !(error instanceof CallError) || !error.final
@@ -11,13 +9,12 @@ const mayPass = (error: unknown): boolean => !(error instanceof CallError) || !e
 /** A pause that grows from try to try, spread so that a house full of tablets does not ask at once; it ends early when the server is heard again. */
 const pause = (tries: number): Promise<void> =>
   new Promise((resolve) => {
-    const longest = Math.min(longestPauseMs, firstPauseMs * 2 ** tries)
     const end = () => {
       clearTimeout(timer)
       stop()
       resolve()
     }
-    const timer = setTimeout(end, longest * (0.5 + Math.random() / 2))
+    const timer = setTimeout(end, pauseMs(tries, Math.random))
     const stop = watch(connected, (heard) => heard && end())
   })
 

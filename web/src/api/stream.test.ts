@@ -53,16 +53,24 @@ test('a stream that was lost and is back says that something may have been misse
 })
 
 test('where the browser gives up it is opened anew, and not after it was closed', () => {
+  jest.spyOn(Math, 'random').mockReturnValue(1)
   newest().readyState = 2
   newest().onerror()
-  jest.advanceTimersByTime(4999)
+  jest.advanceTimersByTime(499)
   expect(Source.made).toHaveLength(1)
   jest.advanceTimersByTime(1)
   expect([Source.made.length, newest().url]).toEqual([2, '/api/events'])
+  // refused once more: it waits twice as long
+  newest().readyState = 2
+  newest().onerror()
+  jest.advanceTimersByTime(999)
+  expect(Source.made).toHaveLength(2)
+  jest.advanceTimersByTime(1)
+  expect(Source.made).toHaveLength(3)
   newest().onopen()
   newest().readyState = 2
   newest().onerror()
   close()
   jest.advanceTimersByTime(60_000)
-  expect([Source.made.length, newest().closed]).toEqual([2, true])
+  expect([Source.made.length, newest().closed]).toEqual([3, true])
 })

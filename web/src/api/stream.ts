@@ -1,3 +1,5 @@
+import { pauseMs } from '@selvrin/core'
+
 /** What is heard of the house, as it goes between a stream and the tabs that listen. */
 export type Said =
   | { what: 'open' }
@@ -6,16 +8,16 @@ export type Said =
   | { what: 'lost' }
   | { what: 'event' | 'reading'; data: string }
 
-const againMs = 5000
-
 /** Opens the house's event stream and keeps it open. Answers how to close it. */
 export function openStream(say: (said: Said) => void): () => void {
   let source: EventSource
   let opened = false
   let retry: ReturnType<typeof setTimeout> | undefined
+  let failed = 0
   function open(): void {
     source = new EventSource('/api/events')
     source.onopen = () => {
+      failed = 0
       say({ what: 'open' })
       if (opened) say({ what: 'again' })
       opened = true
@@ -23,7 +25,7 @@ export function openStream(say: (said: Said) => void): () => void {
     source.onerror = () => {
       say({ what: 'lost' })
       // a browser gives up where it is refused, as by a server that is just starting
-      if (source.readyState === source.CLOSED) retry = setTimeout(open, againMs)
+      if (source.readyState === source.CLOSED) retry = setTimeout(open, pauseMs(failed++, Math.random))
     }
     source.addEventListener('again', () => say({ what: 'again' }))
     source.addEventListener('reading', ({ data }: MessageEvent<string>) => say({ what: 'reading', data }))

@@ -14,6 +14,7 @@ import BathMark from '../marks/BathMark.vue'
 import { showMoment, showRolls } from '../marks/words'
 import PrintLabels from '../print/PrintLabels.vue'
 import { useSession } from '../session/store'
+import { useBottles } from '../stores'
 import { actionsOf, type Panel } from './bottleActions'
 import BottleFacts from './BottleFacts.vue'
 
@@ -60,7 +61,6 @@ const page = usePage(
 const { load, missing } = page
 watch(page.value, (answer) => {
   if (answer) show(answer.got)
-  else bottle.value = null
   curve.value = answer?.life ?? null
 })
 function show(page: BottlePage): void {
@@ -75,7 +75,17 @@ async function loadOlder(): Promise<void> {
     older.value = { rows: [...older.value.rows, ...page.rows], more: page.more }
   })
 }
-watch(id, () => page.begin(), { immediate: true })
+/** What the shelf knows of it stands there at once; its ledger and what could be done for it come after. */
+const bottles = useBottles()
+const whole = computed(() => page.value.value !== null)
+function begin(): void {
+  page.begin()
+  const row = bottles.rows.find((one) => one.id === id.value)
+  bottle.value = row
+    ? { ...row, ledger: [], more: false, mixedFrom: null, batchNote: '', decant: null, lostPerOpening: null, runs: [] }
+    : null
+}
+watch(id, begin, { immediate: true })
 
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const actions = computed(() => (bottle.value && session.isTechnician ? actionsOf(bottle.value) : { first: [], more: [] }))
@@ -164,7 +174,7 @@ async function done(written?: Bottle): Promise<void> {
               </li>
             </ul>
           </section>
-          <section aria-labelledby="ledger">
+          <section v-if="whole" aria-labelledby="ledger">
             <h2 id="ledger" class="mb-2 text-2xl font-bold">Ledger</h2>
             <LedgerTable :lines="[...bottle.ledger, ...older.rows]" :zone="zone" @take-back="takeBack" />
             <button v-if="older.more" class="button button-small mt-3" :disabled="busy" @click="loadOlder">Older lines</button>

@@ -2,7 +2,7 @@
 import { familyNames, isReused, mayBeUsed, takesPrints, type Family } from '@selvrin/core'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onDeactivated, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
@@ -82,6 +82,11 @@ function openCode(): void {
 }
 
 const quick = useQuickUse()
+// what was just written can be undone while one looks at it
+onDeactivated(() => {
+  quick.written.value = pouredAway.value = null
+  arranging.value = false
+})
 const canTap = (bottle: Bottle) => session.isTechnician && isReused(bottle) && mayBeUsed(bottle)
 
 const { problem, act } = useAction()

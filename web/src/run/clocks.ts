@@ -1,4 +1,4 @@
-import { inOrder, runClock, type RunClock, type RunEvent } from '@selvrin/core'
+import { inOrder, pauseMs, runClock, type RunClock, type RunEvent } from '@selvrin/core'
 import { api, type LiveEvent, type LiveRows, type Run } from '@selvrin/core/contract'
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
@@ -11,7 +11,6 @@ import { deviceName } from './device'
 import { keepsNothing, runLog } from './log'
 
 const tickMs = 200
-const sendAgainMs = 3000
 /** what the server takes in one request */
 const mostAtOnce = 200
 
@@ -27,6 +26,7 @@ export const useClocks = defineStore('clocks', () => {
   let seq = 0
   let sending = false
   let retry = 0
+  let failed = 0
 
   const put = (run: Run) => {
     runs.value = new Map(runs.value).set(run.id, run)
@@ -88,9 +88,10 @@ export const useClocks = defineStore('clocks', () => {
           left -= events.length
         }
       waiting.value = 0
+      failed = 0
     } catch {
       waiting.value = left
-      retry = window.setTimeout(() => void send(), sendAgainMs)
+      retry = window.setTimeout(() => void send(), pauseMs(failed++, Math.random))
     } finally {
       sending = false
     }
