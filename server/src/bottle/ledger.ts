@@ -1,5 +1,6 @@
-import type { LedgerEntry } from '@selvrin/core/contract'
-import type { CreationAttributes } from 'sequelize'
+import type { LedgerEntry, LedgerLine } from '@selvrin/core/contract'
+import { Op, type CreationAttributes } from 'sequelize'
+import { nameOf, withName } from '../house/left'
 import { notFound } from '../house/refusal'
 import type { Database, Row } from '../table/database'
 import { settle } from './checkpoint'
@@ -53,4 +54,16 @@ export async function ledgerPage(
     return shown
   })
   return { rows, more: lines.length > pageLines }
+}
+
+/** Lines of every ledger as they go into a file, in the order of writing, from behind one. */
+export async function allLines(db: Database, { after, limit }: { after: string | null; limit: number }): Promise<LedgerLine[]> {
+  const last = after === null ? null : await db.BottleEntry.findByPk(after, { attributes: ['seq'] })
+  if (after !== null && !last) return []
+  const where = last ? { seq: { [Op.gt]: last.seq } } : {}
+  const rows = await db.BottleEntry.findAll({ where, include: [withName()], order: [['seq', 'asc']], limit })
+  return rows.map((row) => {
+    const { test, note, ...line } = row.get()
+    return { ...line, by: nameOf(row.by), overrules: test?.overruled == null ? null : test.kind, note: test?.overruled ?? note }
+  })
 }

@@ -1,5 +1,5 @@
 import type { BottleEntry, Carry } from '@selvrin/core'
-import type { Bottle, BottlePage, FormulaBody, LedgerEntry, LedgerLine } from '@selvrin/core/contract'
+import type { Bottle, BottlePage, FormulaBody, LedgerEntry } from '@selvrin/core/contract'
 import type { Database } from '../table/database'
 
 /** A bottle as it stands in the record, before anything is reckoned. */
@@ -144,17 +144,6 @@ export const ledgerLines = (
      from bottle_entry e left join person p on p.id = e.by_person left join run r on r.id = e.run_id left join bottle o on o.id = e.other_bottle_id
        left join bottle_entry v on v.reverses = e.id
      where e.bottle_id = $bottleId and ($after::uuid is null or (e.at, e.seq) < (select at, seq from bottle_entry where id = $after)) order by e.at desc, e.seq desc limit $limit`,
-    asked,
-  )
-
-/** Lines of every ledger as they go into a file, in the order of writing. SQL because a page begins behind another line's number. */
-export const allLines = (db: Database, asked: { after: string | null; limit: number }): Promise<LedgerLine[]> =>
-  db.query<LedgerLine>(
-    `select e.id, e.bottle_id as "bottleId", e.kind, e.at, coalesce(p.name, 'someone who left') as by, e.ml, e.throughput,
-       e.water_in_ml as "waterInMl", e.reverses, e.container, e.celsius, e.brings, e.two_bath as "twoBath", e.other_bottle_id as "otherBottleId",
-       e.group_id as "groupId", case when e.test ->> 'overruled' is not null then e.test ->> 'kind' end as overrules, coalesce(e.test ->> 'overruled', e.note) as note
-     from bottle_entry e left join person p on p.id = e.by_person
-     where $after::uuid is null or e.seq > (select seq from bottle_entry where id = $after) order by e.seq limit $limit`,
     asked,
   )
 

@@ -2,6 +2,9 @@ import type { Response } from 'express'
 import type { House } from '../house/house'
 import { whoIs, type Who } from '../http/who'
 
+/** Bytes that may wait for a browser that does not read, as a tablet asleep: beyond them its stream ends, and it asks for everything when it wakes. */
+const mostWaiting = 1_000_000
+
 export const everyone = (): boolean => true
 
 /** The browsers that listen here, each by its session. */
@@ -18,7 +21,11 @@ export function listenersOf(house: House) {
     /** Writes to those who may hear it. */
     say: (text: string, may: (who: Who) => boolean): void => {
       const bytes = Buffer.from(text)
-      for (const [response, who] of listeners) if (may(who)) response.write(bytes)
+      for (const [response, who] of listeners) {
+        if (!may(who)) continue
+        if (response.writableLength > mostWaiting) drop(response)
+        else response.write(bytes)
+      }
     },
     /** A stream is its session's: where that is gone, or belongs to another role now, it ends. */
     look: async (which: (who: Who) => boolean): Promise<void> => {
