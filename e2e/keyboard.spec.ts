@@ -27,6 +27,8 @@ test('by the keyboard alone: mixing, testing, planning, a run; the focus is neve
   await test.step('a mix', async () => {
     await key('3')
     await hears(/^Scales$/)
+    // a machine that does other things beside fetches the list a moment later
+    await expect(page.getByRole('link', { name: /Plain metol developer$/ })).toBeVisible()
     await tabTo(page, /Plain metol developer$/)
     await key('Enter')
     await hears(/Plain metol developer$/)
