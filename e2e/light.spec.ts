@@ -121,6 +121,8 @@ test('lighter only by L and Enter held for a second; the dimmer is a layer on to
   await expect(page.locator('[data-dim]')).toHaveCSS('opacity', '0.1')
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-light', 'safelight')
+  // the light is there before anyone is: keys are heard once the room is
+  await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible()
   await page.locator('main').focus()
   await page.keyboard.down('l')
   await page.keyboard.down('Enter')

@@ -100,6 +100,7 @@ export { decidePour, type AskedPour } from './bottle/acts/pour'
 export { decideReplenish, type AskedReplenish } from './bottle/acts/replenish'
 export { decideRetiring } from './bottle/acts/retire'
 export { decideReversing, requireReversible, type Reversed } from './bottle/acts/reverse'
+export { decideUsingOtherwise } from './bottle/acts/useOtherwise'
 export { decideWrongBottle } from './bottle/acts/wrong'
 export { decidePlanning } from './run/plan'
 export { decideFinish, decideGivingUp, type OpenRun } from './run/end'
@@ -125,6 +126,7 @@ export { controlChart, type ControlFlag } from './proof/controlChart'
 export {
   judgeStrips,
   measureOf,
+  requireLimits,
   requireStrip,
   stripMeans,
   stripMeasureNames,
@@ -137,7 +139,7 @@ export {
 } from './proof/controlStrip'
 export { areaLight, densityFromLuminance, linearLight, type Area } from './proof/density'
 export { pictureDensities, type Marks, type PictureReading } from './proof/pictureDensities'
-export { correctedTemperature, requirePoint, vouchesFor, type ThermometerPoint } from './proof/thermometer'
+export { correctedTemperature, decideComparison, requirePoint, vouchesFor, type ThermometerPoint } from './proof/thermometer'
 export { shortages, type Shortage } from './jar/shortages'
 export { asOnShelf, assayOf, jarFactor, jarsFor, takingFrom, type ShelfJar, type Taking } from './jar/asOnShelf'
 export { belowReorder, lackingFor, type ToOrder } from './jar/shopping'

@@ -1,4 +1,4 @@
-import { DomainError } from '../error'
+import { impossible, DomainError } from '../error'
 import { controlChart, type ControlFlag } from './controlChart'
 import { toThousandth } from './verdicts/judgement'
 
@@ -150,4 +150,15 @@ function causes(
   if (off('contrast') < 0 || falling) says.push('Contrast is falling: the developer is exhausted or too cold.')
   if (off('fog') > 0 && off('low') >= 0) says.push('High base + fog: light leaks, old film, or a developer that is too warm.')
   return says
+}
+
+/**
+ * Refuses limits of a control chart of which one lies wrong.
+ * @throws Refused 'limits'
+ * @example
+ * requireLimits({ ...usualStripLimits, fog: { action: 0.05, control: 0.03 } }) // throws 'limits'
+ */
+export function requireLimits(limits: StripLimits): void {
+  if (Object.values(limits).some((limit) => limit.control <= limit.action))
+    throw impossible('limits', 'The control limit of a measure lies outside its action limit.')
 }

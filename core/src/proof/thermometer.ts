@@ -1,4 +1,4 @@
-import { DomainError, requireTemperatures } from '../error'
+import { DomainError, impossible, requireTemperatures } from '../error'
 
 /** A comparison of one thermometer with the truth: stirred ice water (0 °C) or the reference thermometer. */
 export interface ThermometerPoint {
@@ -46,4 +46,28 @@ export function requirePoint({ readC, trueC }: ThermometerPoint): void {
       'implausible',
       `It reads ${readC} °C at ${trueC} °C: more than 5 °C off. Stir the ice, wait, and read again, or retire the thermometer.`,
     )
+}
+
+/** °C two readings of a comparison lie apart at the least. */
+const apartC = 0.5
+
+/** What a thermometer really read, before the offsets that are known already: one at the bench gives its readings corrected. °C */
+function uncorrected(shownC: number, points: ThermometerPoint[]): number {
+  let readC = shownC
+  for (let i = 0; i < 8; i++) readC -= correctedTemperature(readC, points) - shownC
+  return readC
+}
+
+/**
+ * What a comparison of a thermometer comes to: its points by temperature, as it really read them, and in words. `corrected`: offsets its readings came with.
+ * @throws DomainError 'implausible'; Refused 'same-point'
+ * @example
+ * decideComparison([{ readC: 38.4, trueC: 38 }, { readC: 0.2, trueC: 0 }], []).reason // → '0.2 °C is 0.0 °C, 38.4 °C is 38.0 °C'
+ */
+export function decideComparison(read: ThermometerPoint[], corrected: ThermometerPoint[]): { points: ThermometerPoint[]; reason: string } {
+  const points = read.map((point) => ({ ...point, readC: uncorrected(point.readC, corrected) })).sort((a, b) => a.readC - b.readC)
+  points.forEach(requirePoint)
+  if (points.some((point, i) => i > 0 && point.readC - (points[i - 1]?.readC ?? 0) < apartC))
+    throw impossible('same-point', 'Two of the readings are the same: compare at temperatures that lie apart.')
+  return { points, reason: points.map(({ readC, trueC }) => `${readC.toFixed(1)} °C is ${trueC.toFixed(1)} °C`).join(', ') }
 }

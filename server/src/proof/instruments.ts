@@ -1,4 +1,4 @@
-import { correctedTemperature, requirePoint, requireStrip, safeMinutes, type ThermometerPoint } from '@selvrin/core'
+import { decideComparison, requireLimits, requireStrip, safeMinutes } from '@selvrin/core'
 import { api, type Instrument } from '@selvrin/core/contract'
 import { asSeen, saveNext } from '../http/changing'
 import { pageOf } from '../http/page'
@@ -58,27 +58,13 @@ const add: Handler<typeof api.proof.addInstrument> = async ({ db, body: { id, ki
   return instrumentRow(db, id)
 }
 
-/** What a thermometer at the bench really read, before the offsets that are known already: its readings come corrected. */
-function uncorrected(shownC: number, points: ThermometerPoint[]): number {
-  let readC = shownC
-  for (let i = 0; i < 8; i++) readC -= correctedTemperature(readC, points) - shownC
-  return readC
-}
-
 const compare: Handler<typeof api.proof.thermometer> = async (call) => {
   const { db, params, body, now } = call
   const instrument = await locked(db, params.id, 'thermometer', body.version)
-  const read = instrument.deviceId
-    ? body.points.map((point) => ({ ...point, readC: uncorrected(point.readC, instrument.points) }))
-    : body.points
-  const points = read.sort((a, b) => a.readC - b.readC)
-  points.forEach(requirePoint)
-  if (points.some((point, i) => i > 0 && point.readC - (points[i - 1]?.readC ?? 0) < 0.5))
-    throw new Refusal(422, 'same-point', 'Two of the readings are the same: compare at temperatures that lie apart.')
+  const { points, reason } = decideComparison(body.points, instrument.deviceId ? instrument.points : [])
   await keep(db, instrument, { points, testedAt: now })
   // whoever reads it at the bench looks it up again
   if (instrument.deviceId) await changeAll(db.Device, {}, { id: instrument.deviceId })
-  const reason = points.map((point) => `${point.readC.toFixed(1)} °C is ${point.trueC.toFixed(1)} °C`).join(', ')
   await writeProof(call, instrument.id, { id: body.proofId, kind: 'thermometer-points', reading: {}, reason })
   return instrumentRow(db, instrument.id)
 }
@@ -114,8 +100,7 @@ const readStrip: Handler<typeof api.proof.strip> = async (call) => {
 
 const setLimits: Handler<typeof api.proof.limits> = async ({ db, params, body: { version, limits } }) => {
   const instrument = await locked(db, params.id, 'process', version)
-  if (Object.values(limits).some((limit) => limit.control <= limit.action))
-    throw new Refusal(422, 'limits', 'The control limit of a measure lies outside its action limit.')
+  requireLimits(limits)
   await keep(db, instrument, { limits })
   return instrumentRow(db, instrument.id)
 }
