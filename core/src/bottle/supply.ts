@@ -1,4 +1,4 @@
-import { inDays, startOfDay } from '../calendar/days'
+import { daysAfter } from '../calendar/days'
 import { goodUntil } from './goodUntil'
 import { orderOfUse } from './orderOfUse'
 
@@ -44,9 +44,9 @@ export function supplyOf(
     until: goodUntil(bottle, now) ?? Infinity,
   }))
   const answer = { order: order.map((bottle) => bottle.id), rollsLeft: order.reduce((sum, bottle) => sum + bottle.rollsLeft, 0) }
-  for (let day = 0; day < horizonDays; day++) {
-    const at = day === 0 ? now : startOfDay(inDays(now, day, zone), zone)
-    const next = startOfDay(inDays(now, day + 1, zone), zone)
+  const begins = [now, ...daysAfter(now, horizonDays, zone)]
+  for (const [day, next] of begins.slice(1).entries()) {
+    const at = begins[day] ?? now
     const booked = planned.reduce((sum, one) => sum + (one.at >= at && one.at < next ? one.rolls : 0), 0)
     let wanted = rollsPerDay + booked
     const aged = held.some((bottle) => bottle.left > 1e-9 && bottle.until < at)

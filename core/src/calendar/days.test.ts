@@ -1,4 +1,4 @@
-import { calendarDays, inDays, sameDay, startOfDay } from './days'
+import { calendarDays, daysAfter, inDays, sameDay, startOfDay } from './days'
 
 const zone = 'Europe/Lisbon'
 const hours = (ms: number) => ms / 3_600_000
@@ -17,6 +17,11 @@ test('days of the calendar are counted by midnights, however long each is', () =
   expect(calendarDays(before23, inDays(before23, 3, zone), zone)).toBe(3)
   expect(calendarDays(before25, inDays(before25, 3, zone), zone)).toBe(3)
   expect([calendarDays(before25, before25 + 1, zone), calendarDays(before25, before25 - 24 * 3_600_000, zone)]).toEqual([0, -1])
+})
+
+test('the days after one are its next midnights, also across a change of the clocks', () => {
+  const begins = daysAfter(before25, 3, zone).map((ms) => new Date(ms).toISOString())
+  expect(begins).toEqual(['2026-10-24T23:00:00.000Z', '2026-10-26T00:00:00.000Z', '2026-10-27T00:00:00.000Z'])
 })
 
 test('a day begins at the midnight of the zone, and its last minute belongs to it', () => {

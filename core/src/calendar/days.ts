@@ -1,4 +1,5 @@
 import { DateTime } from 'luxon'
+import { remembered } from '../remembered'
 
 const longestDayMs = 25 * 3_600_000
 const at = (ms: number, zone: string): DateTime => DateTime.fromMillis(ms, { zone })
@@ -33,3 +34,22 @@ export const sameDay = (one: number, other: number, zone: string): boolean =>
  */
 export const calendarDays = (from: number, to: number, zone: string): number =>
   Math.round(at(to, zone).startOf('day').diff(at(from, zone).startOf('day'), 'days').days)
+
+const calendars = {}
+/**
+ * The beginnings (ms) of so many days after the one in which `from` lies, in that IANA zone. Worked out once a day: every formula's supply asks for the same.
+ * @example
+ * daysAfter(0, 2, 'UTC').map((ms) => ms / 86_400_000) // → [1, 2]
+ */
+export function daysAfter(from: number, count: number, zone: string): number[] {
+  const today = startOfDay(from, zone)
+  return remembered(calendars, ['days', today, count, zone], () => {
+    const begins = at(today, zone)
+    return Array.from({ length: count }, (_, i) =>
+      begins
+        .plus({ days: i + 1 })
+        .startOf('day')
+        .toMillis(),
+    )
+  })
+}
