@@ -6,8 +6,8 @@ import { notFound } from '../house/refusal'
 import type { Handler } from '../http/route'
 import { changeAll } from '../table/all'
 import type { Database } from '../table/database'
-import { wholeLedger } from './checkpoint'
 import { lockBottles, writeEntries } from './ledger'
+import { linesBehind } from './queries'
 import { bottlePage } from './rows'
 import { entriesOf } from './write'
 
@@ -31,9 +31,12 @@ interface Call {
 /** Every line of the bottles those lines are of. */
 async function ledgersOf(db: Database, bottleIds: string[]) {
   const rows = await db.Bottle.findAll({ attributes: ['id', 'letter', 'number'], where: { id: bottleIds }, raw: true })
-  const ledgers = []
-  for (const { id, letter, number } of rows) ledgers.push({ bottleId: id, label: `${letter}${number}`, entries: await wholeLedger(db, id) })
-  return ledgers
+  const lines = await linesBehind(db, { ids: bottleIds, whole: true })
+  return rows.map(({ id, letter, number }) => ({
+    bottleId: id,
+    label: `${letter}${number}`,
+    entries: lines.filter((line) => line.bottleId === id),
+  }))
 }
 
 /** Bottles come back into use whose retirement is taken back; one that only came to be by what is taken back is none any more. */

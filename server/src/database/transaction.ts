@@ -18,15 +18,16 @@ export const transactionsOf =
   async <T>(work: () => Promise<T>): Promise<T> => {
     const tx = new Begun(sequelize, {})
     const client = await connections.getConnection()
+    const say = (word: 'begin' | 'commit' | 'rollback') => client.query(word)
     Object.assign(tx, { connection: Object.assign(client, { uuid: tx.id }) })
     try {
-      await client.query('begin')
+      await say('begin')
       const answer = await inside(tx, work)
-      await client.query('commit')
+      await say('commit')
       return answer
     } catch (error) {
       // where the connection is lost the work is undone with it
-      await client.query('rollback').catch(() => undefined)
+      await say('rollback').catch(() => undefined)
       throw error
     } finally {
       Object.assign(tx, { finished: 'over' })
