@@ -68,6 +68,8 @@ export function createApp(house: House, { webDir, trustProxy, hosts = [] }: Opti
   const app = express()
   app.disable('x-powered-by')
   app.set('query parser', 'simple')
+  // answers of the interface are kept nowhere, and files carry a tag of their own
+  app.set('etag', false)
   if (trustProxy !== undefined) app.set('trust proxy', trusted(trustProxy))
   app.use(...headers)
   app.use(ownHost(house, hosts))

@@ -91,7 +91,7 @@ export const carryTo = (carry: Carry, use: FormulaUse, bottle: BottleFacts, at: 
 
 /** What a ledger comes to after one more entry that stands; entries in order of time. */
 export function carryOn(before: Carry, use: FormulaUse, bottle: BottleFacts, entry: BottleEntry): Carry {
-  const carry: Carry = { ...carryTo(before, use, bottle, entry.at), at: Math.max(entry.at, before.at ?? entry.at) }
+  const carry: Carry = { ...before, aged: agedTo(before, use, bottle, entry.at), at: Math.max(entry.at, before.at ?? entry.at) }
   const counts = countsOf(entry)
   const loads = counts.rolls + counts.paper
   if (loads > 0) through(carry, use, counts)

@@ -6,13 +6,14 @@ import type { Database } from '../table/database'
 import { linesBehind, rebuildSums, type StoredEntry } from './queries'
 
 /** As many lines may stand behind a checkpoint before a write moves it up. */
-export const mostTail = 12
+export const mostTail = 6
 /** ledgers held in memory together while checkpoints are rebuilt */
 const rebuiltAtOnce = 20
 
 /** What a checkpoint is reckoned from. */
 interface Ledgered extends BottleFacts {
   id: string
+  formulaId: string
   body: FormulaBody
   ownUse: FormulaBody['use'] | null
   tail: StoredEntry[]
@@ -33,10 +34,10 @@ export const carryFrom = (formula: UsedFormula, bottle: BottleFacts, tail: Bottl
   carryOf(formula, bottle, tail, carry ?? emptyCarry())
 
 /** Moves the checkpoint of a locked bottle up to its last line. */
-export async function moveUp(db: Database, { id, body, ownUse, tail, carry, ...bottle }: Ledgered): Promise<void> {
+export async function moveUp(db: Database, { id, formulaId, body, ownUse, tail, carry, ...bottle }: Ledgered): Promise<void> {
   const last = tail.at(-1)
   if (!last) return
-  const reached = carryFrom(usedFormula('', body, ownUse), bottle, tail, carry)
+  const reached = carryFrom(usedFormula(formulaId, body, ownUse), bottle, tail, carry)
   const facts = { carry: reached, carried: col('entries') as never, carriedAt: last.at, carriedSeq: last.seq }
   await db.BottleCheckpoint.update(facts, { where: { bottleId: id } })
 }
@@ -52,7 +53,15 @@ export async function settle(db: Database, ids: string[]): Promise<void> {
   })
   const tails = await tailsOf(db, long)
   for (const { bottleId: id, bottle, carry } of checkpoints)
-    if (bottle?.madeOf) await moveUp(db, { ...bottle.get(), id, body: bottle.madeOf.body, tail: tails.get(id) ?? [], carry })
+    if (bottle?.madeOf)
+      await moveUp(db, {
+        ...bottle.get(),
+        id,
+        formulaId: bottle.madeOf.formulaId,
+        body: bottle.madeOf.body,
+        tail: tails.get(id) ?? [],
+        carry,
+      })
 }
 
 /** Makes every checkpoint anew from the ledgers; with `all` false only those that have fallen far behind, as after an upgrade. */

@@ -125,6 +125,19 @@ test('the checkpoint is what the ledger sums up to, through long histories, line
   expect((await show(bottle.id)).state.volumeMl).toBe(toldAfter.volumeMl)
 }, 60_000)
 
+test('what waited while others wrote comes after their lines, and nothing is reckoned anew for it', async () => {
+  const bottle = await fresh(5000, 6000)
+  for (let i = 0; i < 20; i++) await write(bottle.id, 'pour-out', 10)
+  // asked for a little before the last line was written, as whoever waits for the bottle has
+  house.advance(-2000)
+  expect((await write(bottle.id, 'pour-out', 1)).status).toBe(200)
+  house.advance(2000)
+  const [last] = (await show(bottle.id)).ledger
+  expect([last?.ml, last?.balanceMl]).toEqual([-1, 4799])
+  const carried = await house.one<{ carried: number }>('select carried from bottle_checkpoint where bottle_id = $1', [bottle.id])
+  expect(carried?.carried).toBeGreaterThan(10)
+}, 30_000)
+
 test('a long ledger comes in pages, each line with the volume after it', async () => {
   const bottle = await fresh(5000, 6000)
   for (let i = 0; i < 104; i++) await write(bottle.id, 'pour-out', 1)

@@ -8,6 +8,7 @@ import {
   stateFrom,
   sulfiteLostPerOpening,
   sulfitePerLitre,
+  type Carry,
   type Catalogue,
   type Due,
   type DueRule,
@@ -56,26 +57,46 @@ export interface Held {
   with: (lines: StoredEntry[], raised?: number) => Held
 }
 
-function heldOf(row: KnownRow, known: Known, now: number): Held {
+const formulaOf = ({ formulaId, body, ownUse }: KnownRow) => usedFormula(formulaId, body, ownUse)
+
+function heldOf(row: KnownRow, known: Known, now: number, reached = carryFrom(formulaOf(row), row, row.tail, row.carry)): Held {
   return {
     row,
     catalogue: known.catalogue,
-    bottle: bottleOf(row, known, now),
-    with: (lines, raised = 0) => heldOf({ ...row, version: row.version + raised, tail: [...row.tail, ...lines] }, known, now),
+    bottle: bottleOf(row, reached, known, now),
+    with: (lines, raised = 0) => {
+      const next = { ...row, version: row.version + raised, tail: [...row.tail, ...lines] }
+      // what takes a line back changes what came before it
+      const onlyAdds = lines.every((line) => line.reverses === null && line.at >= (reached.at ?? 0))
+      return heldOf(next, known, now, onlyAdds ? carryFrom(formulaOf(row), row, lines, reached) : undefined)
+    },
   }
 }
 
-function bottleOf(row: KnownRow, { catalogue, rules, zone }: Known, now: number): Bottle {
+function bottleOf(row: KnownRow, reached: Carry, { catalogue, rules, zone }: Known, now: number): Bottle {
   const { body, phOff, ownUse, tail, odd, fresh } = row
-  const formula = usedFormula(row.formulaId, body, ownUse)
+  const formula = formulaOf(row)
   // a line written by someone a moment later than this request began counts all the same
   const at = tail.reduce((latest, entry) => Math.max(latest, entry.at), now)
-  const state = stateFrom(formula, row, carryFrom(formula, row, tail, row.carry), at, catalogue)
-  const facts = dueFactsOf(row, body.family, state, { odd, fresh })
-  const { id, version, label, code, formulaId, formulaNumber, batchId, shelfId, sizeMl, parts, madeAt, madeBy, retiredAt, retiredWhy, ph } =
-    row
+  const state = stateFrom(formula, row, reached, at, catalogue)
+  const critical = named(dueTests(rules, dueFactsOf(row, body.family, state, { odd, fresh }), { at, zone, critical: true }))
+  // named one by one: objects that are spread into each other cost a shelf as much as all that is reckoned
   return {
-    ...{ id, version, label, code, formulaId, formulaNumber, batchId, shelfId, sizeMl, parts, madeAt, madeBy, retiredAt, retiredWhy, ph },
+    id: row.id,
+    version: row.version,
+    label: row.label,
+    code: row.code,
+    formulaId: row.formulaId,
+    formulaNumber: row.formulaNumber,
+    batchId: row.batchId,
+    shelfId: row.shelfId,
+    sizeMl: row.sizeMl,
+    parts: row.parts,
+    madeAt: row.madeAt,
+    madeBy: row.madeBy,
+    retiredAt: row.retiredAt,
+    retiredWhy: row.retiredWhy,
+    ph: row.ph,
     name: body.name,
     family: body.family as Family,
     use: formula.use as Bottle['use'],
@@ -83,11 +104,12 @@ function bottleOf(row: KnownRow, { catalogue, rules, zone }: Known, now: number)
     rangeC: body.rangeC,
     temperatureCoefficient: body.temperatureCoefficient,
     usualS: body.usualS,
-    state: phOff === null || retiredAt !== null ? state : { ...state, findings: [...state.findings, phFinding(phOff)].sort(byGravity) },
+    state: phOff === null || row.retiredAt !== null ? state : { ...state, findings: [...state.findings, phFinding(phOff)].sort(byGravity) },
     phOff,
     reserved: row.reserved,
-    due: named(dueTests(rules, facts, { at, zone })),
-    critical: named(dueTests(rules, facts, { at, zone, critical: true })),
+    // a kind is named with its most pressing reason, of which a critical session's is the last
+    due: critical.filter((one) => one.why !== 'critical'),
+    critical,
   }
 }
 
@@ -114,7 +136,7 @@ async function held(db: Database, ask: Omit<Parameters<typeof bottleRows>[1], 's
     db,
     rows.map((row) => row.versionId),
   )
-  return rows.map((row) => heldOf({ ...row, body: bodies.get(row.versionId) as FormulaBody }, known, now))
+  return rows.map((row) => heldOf(Object.assign(row, { body: bodies.get(row.versionId) as FormulaBody }), known, now))
 }
 
 /** Bottles of the shelf by label, with their states: a constant number of statements, however many there are. */
@@ -140,8 +162,9 @@ async function heldOne(db: Database, id: string, now: number): Promise<Held> {
 
 /** Locked bottles as they are held, in the order asked for: nothing about them changes until the end of the transaction but by its own lines. */
 export async function openBottles(db: Database, ids: string[], now: number): Promise<Held[]> {
-  await lockAll(db, ids)
-  const open = new Map((await heldById(db, ids, now)).map((one) => [one.row.id, one]))
+  // said in one piece: the look comes after the lock all the same
+  const [, found] = await Promise.all([lockAll(db, ids), heldById(db, ids, now)])
+  const open = new Map(found.map((one) => [one.row.id, one]))
   for (const { row } of open.values()) if (row.tail.length > mostTail) await moveUp(db, row)
   return ids.map((id) => {
     const one = open.get(id)
@@ -157,7 +180,7 @@ export async function bottlePage(db: Database, id: string, now: number): Promise
   const { row, bottle, catalogue } = await heldOne(db, id, now)
   const { rows, more } = await ledgerPage(db, { bottleId: id, after: null, heldMl: row.heldMl })
   const runs = await runsOf(db, id)
-  const formula = usedFormula(row.formulaId, row.body, row.ownUse)
+  const formula = formulaOf(row)
   const share = shareOf(row.parts)
   const sulfiteGPerL = sulfitePerLitre(formula, catalogue) * share
   const liquidMl = bottle.state.volumeMl

@@ -3,7 +3,7 @@ import pg from 'pg'
 import { DataTypes, Sequelize, type Transaction } from 'sequelize'
 import type { Database } from '../table/database'
 import { modelsOf } from './models'
-import { transactionsOf, type Connections } from './transaction'
+import { sendBehind, together, transactionsOf, type Begun, type Connections } from './transaction'
 
 const timestamptz = 1184
 const bigint = 20
@@ -42,7 +42,7 @@ export function connect(url: string): Database {
   let count = 0
   const ends: (() => Promise<void>)[] = []
   /** The transaction a piece of work runs in: every statement of it goes there, so that none waits for a second connection while it holds the first. */
-  const inside = new AsyncLocalStorage<Transaction>()
+  const inside = new AsyncLocalStorage<Begun>()
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
     dialectModule: pg,
@@ -51,19 +51,27 @@ export function connect(url: string): Database {
   })
   // statements here are short and many: planning and compiling one anew each time, as it is guessed costly over a long history, takes longer than running it
   sequelize.addHook('afterConnect', async (connection: unknown) => {
-    await (connection as pg.Client).query('set jit = off; set plan_cache_mode = force_generic_plan')
+    const client = connection as pg.Client & { pipeline: boolean }
+    await client.query('set jit = off; set plan_cache_mode = force_generic_plan')
+    // what is said next need not wait for the answer to what was said before
+    client.pipeline = true
   })
   const send = sequelize.query.bind(sequelize) as (sql: unknown, options?: object) => Promise<unknown>
   sequelize.query = ((sql: unknown, options: { transaction?: Transaction | null } = {}) =>
     send(sql, { ...options, transaction: options.transaction ?? inside.getStore() ?? null })) as never
   const { connectionManager } = sequelize as unknown as { connectionManager: Connections }
-  const ask = async ({ name, text, names }: Prepared, bind: Record<string, unknown>): Promise<unknown[]> => {
-    const values = names.map((one) => bind[one])
-    const tx = inside.getStore() as { connection?: pg.Client } | undefined
-    if (tx?.connection) return (await tx.connection.query({ name, text, values })).rows as unknown[]
+  const statement = (sql: string, bind: object) => {
+    count++
+    const { name, text, names } = preparedOf(sql)
+    return { name, text, values: names.map((one) => (bind as Record<string, unknown>)[one]) }
+  }
+  const query = async <T extends object>(sql: string, bind: object = {}): Promise<T[]> => {
+    const asked = statement(sql, bind)
+    const tx = inside.getStore()
+    if (tx) return (await together(tx.connection, () => tx.connection.query(asked))).rows as T[]
     const client = await connectionManager.getConnection()
     try {
-      return (await client.query({ name, text, values })).rows as unknown[]
+      return (await client.query(asked)).rows as T[]
     } finally {
       connectionManager.releaseConnection(client)
     }
@@ -73,9 +81,15 @@ export function connect(url: string): Database {
     sequelize,
     url,
     statements: () => count,
-    query: async <T extends object>(sql: string, bind: object = {}) => {
-      count++
-      return (await ask(preparedOf(sql), bind as Record<string, unknown>)) as T[]
+    query,
+    write: async (sql, bind) => {
+      const tx = inside.getStore()
+      if (tx)
+        sendBehind(
+          tx,
+          together(tx.connection, () => tx.connection.query(statement(sql, bind))),
+        )
+      else await query(sql, bind)
     },
     transaction: transactionsOf(sequelize, connectionManager, (tx, work) => inside.run(tx, work)),
     beforeClose: (end) => void ends.push(end),

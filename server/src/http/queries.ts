@@ -10,8 +10,8 @@ export const takeKey = async (db: Database, asked: { personId: string; key: stri
   ).length > 0
 
 /** Keeps the answer to a request under its key. SQL because every write ends with it: it is planned once. */
-export const keepAnswer = (db: Database, asked: { personId: string; key: string; answer: string }): Promise<unknown> =>
-  db.query('update idempotency set answer = $answer where person_id = $personId and key = $key', asked)
+export const keepAnswer = (db: Database, asked: { personId: string; key: string; answer: string }): Promise<void> =>
+  db.write('update idempotency set answer = $answer where person_id = $personId and key = $key', asked)
 
 /** Who a session belongs to, while it lasts, by its token's hash. SQL because every request begins with it: it is planned once. */
 export const sessionOf = async (

@@ -12,6 +12,8 @@ export interface Database extends Tables {
   statements: () => number
   /** A whole statement for what is a set or a sum, its parameters named `$name` and bound by the driver. Stands in a `queries.ts`, nowhere else. */
   query: <T extends object>(sql: string, bind?: object) => Promise<T[]>
+  /** The same for what only writes: in a transaction it is sent and not waited for; what refuses it is told when the transaction ends, which then undoes everything. */
+  write: (sql: string, bind: object) => Promise<void>
   /** All statements of the work go into one transaction, wherever they are sent from. */
   transaction: <T>(work: () => Promise<T>) => Promise<T>
   /** something that ends with it */
