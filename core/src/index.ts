@@ -87,7 +87,16 @@ export { lifeCurve, type LifeCurve, type LifePoint } from './bottle/lifeCurve'
 export { pauseMs } from './pauseMs'
 export { dayMs } from './calendar/span'
 export { calendarDays, daysAfter, inDays, sameDay, startOfDay } from './calendar/days'
-export { together, volumesAfter, type Acted, type Decided, type NewFilling, type NewLine } from './bottle/acts/act'
+export {
+  together,
+  volumesAfter,
+  wouldHold,
+  type Acted,
+  type Decided,
+  type NewFilling,
+  type NewLine,
+  type WouldHold,
+} from './bottle/acts/act'
 export { decideCombining, volumesOfParts, type AskedCombining, type Combining } from './bottle/acts/combine'
 export { decideDecanting, type AskedDecanting } from './bottle/acts/decant'
 export { decideDilution, type AskedDilution } from './bottle/acts/dilute'

@@ -51,6 +51,14 @@ const bottle = z.object({
 })
 /** what went through: kinds and equivalents */
 const throughput = z.object({ kind: z.enum(throughputKinds), equivalents: z.number() })
+/** what a bottle would hold after an act, with the lines that would be written */
+export const wouldHold = z.object({
+  bottleId: id,
+  label: z.string(),
+  beforeMl: z.number(),
+  afterMl: z.number(),
+  lines: z.array(z.object({ kind: z.enum(entryKinds), throughput: z.array(throughput) })),
+})
 const ledgerEntry = z.object({
   id,
   kind: z.enum(entryKinds),
@@ -243,6 +251,13 @@ export const bottleApi = {
     body: z.strictObject({ entryId: id, intoId: id, ml: positive.max(100_000), reason }),
     response: z.object({ from: bottle, into: bottle }),
   }),
+  wouldReverse: endpoint(
+    'GET',
+    '/api/bottles/:id/entries/:entryId/reverse',
+    'technician',
+    'What taking a line back would write, in every bottle it was written with',
+    { params: z.strictObject({ id, entryId: id }), response: z.object({ would: z.array(wouldHold) }) },
+  ),
   reverse: endpoint('POST', '/api/bottles/:id/entries/:entryId/reverse', 'technician', 'Take a wrong line back', {
     params: z.strictObject({ id, entryId: id }),
     body: z.strictObject({ newId: id, reason }),

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { plan } from '../process/plan'
 import { runEvent } from '../run/runEvent'
 import { celsius, done, find, id, idParams, listQuery, millis, name, note, page, parts, reason, version } from '../shape/common'
+import { wouldHold } from './bottle'
 import { endpoint } from './endpoint'
 
 export const vesselBody = {
@@ -129,6 +130,11 @@ export const runApi = {
     body: z.strictObject({ id, request: planRequest, overrule: reason.optional() }),
     response: run,
   }),
+  wouldStart: endpoint('GET', '/api/runs/:id/start', 'technician', 'What starting it would write, as the shelf is now', {
+    params: idParams,
+    /** `plan` as it comes out now; `changed`: what is otherwise than when it was planned */
+    response: z.object({ changed: z.array(z.string()), plan, would: z.array(wouldHold) }),
+  }),
   start: endpoint('POST', '/api/runs/:id/start', 'technician', 'The liquids are measured out: takes what is used once from its bottles', {
     params: idParams,
     body: z.strictObject({
@@ -160,6 +166,10 @@ export const runApi = {
       /** what the device has not sent yet: it says which baths were reached */ events: z.array(runEvent).max(200).default([]),
     }),
     response: done,
+  }),
+  wouldTakeBack: endpoint('GET', '/api/runs/:id/take-back', 'technician', 'What taking a whole run back would write', {
+    params: idParams,
+    response: z.object({ would: z.array(wouldHold) }),
   }),
   takeBack: endpoint(
     'POST',

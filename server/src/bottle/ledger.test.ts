@@ -165,13 +165,22 @@ test('decanting splits a bottle with its history, and taking it back takes all o
       params: { id: bottle.id, entryId: line?.id ?? '' },
       body: { newId: uuid(), reason: 'it stays together' },
     })
+  const ahead = () => ilse.call(api.bottle.wouldReverse, { params: { id: bottle.id, entryId: line?.id ?? '' } })
   await write(into[0] ?? '', 'pour-out', 10)
-  expect((await back()).body.message).toContain(made[0]?.label ?? '-')
+  const refused = (await back()).body.message
+  expect(refused).toContain(made[0]?.label ?? '-')
+  expect((await ahead()).body.message).toBe(refused)
   const poured = (await show(into[0] ?? '')).ledger.find((one) => one.kind === 'pour-out')
   await ilse.call(api.bottle.reverse, {
     params: { id: into[0] ?? '', entryId: poured?.id ?? '' },
     body: { newId: uuid(), reason: 'not poured' },
   })
+  // looked at before the tap: what then is, and nothing is written by looking
+  const lines = () => house.one('select count(*) from bottle_entry')
+  const before = await lines()
+  const would = (await ahead()).body.would as { bottleId: string; afterMl: number }[]
+  expect(would.map((one) => [one.bottleId, one.afterMl]).sort()).toEqual([[bottle.id, 1000], ...into.map((id) => [id, 0])].sort())
+  expect(await lines()).toEqual(before)
   expect((await back()).status).toBe(200)
   expect((await show(bottle.id)).state.volumeMl).toBe(1000)
   expect((await show(into[1] ?? '')).retiredWhy).toContain('taken back')

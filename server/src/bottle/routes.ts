@@ -19,7 +19,7 @@ import { retiredIds } from './queries'
 import { replenish } from './replenish'
 import { retire } from './retire'
 import { bottleById, bottleList, bottlePage, bottlesById } from './rows'
-import { takeBack } from './takeBack'
+import { takeBack, wouldReverse } from './takeBack'
 import { wrong } from './wrong'
 
 const life: Handler<typeof api.bottle.life> = async ({ db, params, now }) => {
@@ -54,6 +54,7 @@ export const bottleRoutes = [
   answers(api.bottle.moveUp, moveUp),
   answers(api.bottle.change, useOtherwise),
   answers(api.bottle.wrong, wrong),
+  answers(api.bottle.wouldReverse, wouldReverse),
   answers(api.bottle.reverse, takeBack),
   answers(api.bottle.retire, retire),
 ]

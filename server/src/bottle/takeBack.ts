@@ -1,4 +1,4 @@
-import { decideReversing, requireReversible, type EntryKind } from '@selvrin/core'
+import { decideReversing, requireReversible, wouldHold, type EntryKind, type NewLine, type WouldHold } from '@selvrin/core'
 import type { api } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
 import { afterTakenBack } from '../film/consequences'
@@ -8,7 +8,7 @@ import { changeAll } from '../table/all'
 import type { Database } from '../table/database'
 import { lockBottles, writeEntries } from './ledger'
 import { linesBehind } from './queries'
-import { bottlePage } from './rows'
+import { bottlePage, bottlesById } from './rows'
 import { entriesOf } from './write'
 
 export interface Line {
@@ -49,17 +49,28 @@ async function bringBack(db: Database, lines: Line[], { now, reason }: Call): Pr
   if (made.length > 0) await changeAll(db.Bottle, gone, { id: made, retiredAt: null })
 }
 
-/** Takes lines of one or more ledgers back together, with all that followed from them; refused where later lines need them. */
-export async function takeLinesBack(db: Database, lines: Line[], call: Call): Promise<void> {
-  const { by, now, reason, asked, ids } = call
-  const bottleIds = [...new Set(lines.map((line) => line.bottleId))]
-  await lockBottles(db, bottleIds)
+const bottlesIn = (lines: Line[]): string[] => [...new Set(lines.map((line) => line.bottleId))]
+
+/** What taking those lines back would write; refused where later lines need them. */
+async function reversalOf(db: Database, lines: Line[], { reason, asked, ids }: Pick<Call, 'reason' | 'asked' | 'ids'>): Promise<NewLine[]> {
   const reversed = await db.BottleEntry.findAll({ attributes: ['reverses'], where: { reverses: lines.map((line) => line.id) }, raw: true })
   const over = new Set(reversed.map((line) => line.reverses))
   // rows of the ledger are no plain objects: what is wanted of them is named
   const standing = lines.map(({ id, bottleId, kind, ml }) => ({ id, bottleId, kind, ml, over: over.has(id) }))
-  const decided = decideReversing(standing, await ledgersOf(db, bottleIds), { reason, asked, ids })
-  await writeEntries(db, entriesOf(decided, { by, now }))
+  return decideReversing(standing, await ledgersOf(db, bottlesIn(lines)), { reason, asked, ids })
+}
+
+/** What each bottle would hold if those lines were taken back. */
+export async function wouldTakeBack(db: Database, lines: Line[], { asked, now }: { asked?: string; now: number }): Promise<WouldHold[]> {
+  const decided = await reversalOf(db, lines, { reason: '', ...(asked === undefined ? {} : { asked }) })
+  return wouldHold(await bottlesById(db, bottlesIn(lines), now), { lines: decided })
+}
+
+/** Takes lines of one or more ledgers back together, with all that followed from them. */
+export async function takeLinesBack(db: Database, lines: Line[], call: Call): Promise<void> {
+  const { by, now, reason } = call
+  await lockBottles(db, bottlesIn(lines))
+  await writeEntries(db, entriesOf(await reversalOf(db, lines, call), { by, now }))
   await afterTakenBack(db, { proofIds: lines.flatMap((line) => line.proofId ?? []), by, now, reason })
   await bringBack(db, lines, call)
 }
@@ -73,16 +84,24 @@ interface Asked {
   now: number
 }
 
-/** Takes one line of a bottle's ledger back, and what was written together with it. */
-export async function reverseEntry(db: Database, { bottleId, entryId, newId, reason, by, now }: Asked): Promise<void> {
+/** A line of a bottle's ledger that may be taken back, with what was written together with it. */
+async function groupOf(db: Database, { bottleId, entryId }: Pick<Asked, 'bottleId' | 'entryId'>): Promise<Line[]> {
   const named = await db.BottleEntry.findOne({ where: { id: entryId, bottleId }, raw: true })
   if (!named) throw notFound('line of the ledger')
   requireReversible({ kind: named.kind, over: named.reverses !== null })
-  const group = named.groupId
+  return named.groupId
     ? await db.BottleEntry.findAll({ where: { groupId: named.groupId, kind: { [Op.ne]: 'reverse' } }, order: [['seq', 'asc']], raw: true })
     : [named]
-  await takeLinesBack(db, group, { by, now, reason, asked: bottleId, ids: new Map([[entryId, newId]]) })
 }
+
+/** Takes one line of a bottle's ledger back, and what was written together with it. */
+export async function reverseEntry(db: Database, { bottleId, entryId, newId, reason, by, now }: Asked): Promise<void> {
+  await takeLinesBack(db, await groupOf(db, { bottleId, entryId }), { by, now, reason, asked: bottleId, ids: new Map([[entryId, newId]]) })
+}
+
+export const wouldReverse: Handler<typeof api.bottle.wouldReverse> = async ({ db, params: { id, entryId }, now }) => ({
+  would: await wouldTakeBack(db, await groupOf(db, { bottleId: id, entryId }), { asked: id, now }),
+})
 
 export const takeBack: Handler<typeof api.bottle.reverse> = async ({ db, params, body, who, now }) => {
   await reverseEntry(db, { bottleId: params.id, entryId: params.entryId, ...body, by: who.id, now })

@@ -1,14 +1,17 @@
 import { decideFinish, decideGivingUp } from '@selvrin/core'
-import type { api } from '@selvrin/core/contract'
+import type { api, Run } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
 import { writeEntries } from '../bottle/ledger'
-import { takeLinesBack } from '../bottle/takeBack'
+import { takeLinesBack, wouldTakeBack as wouldBack } from '../bottle/takeBack'
 import { entriesOf } from '../bottle/write'
 import { asSeen, saveNext } from '../http/changing'
 import type { Handler } from '../http/route'
+import type { Database } from '../table/database'
 import { changeAll, destroyAll } from '../table/all'
-import { keepEvents, lockRun, runRow } from './rows'
+import { keepEvents, lockRun, requireState, runRow } from './rows'
 import { bottlesOf } from './uses'
+
+const over: Run['state'][] = ['done', 'abandoned']
 
 /** Out and written down. */
 export const finish: Handler<typeof api.run.finish> = async ({ db, params, body, who, now }) => {
@@ -35,12 +38,23 @@ export const abandon: Handler<typeof api.run.abandon> = async ({ db, params, bod
   return { done: true as const }
 }
 
+/** The lines of a run that were not taken back yet. */
+const linesOf = (db: Database, runId: string) =>
+  db.BottleEntry.findAll({
+    where: { runId, kind: { [Op.ne]: 'reverse' as const }, '$reversal.id$': null },
+    include: [{ association: 'reversal', attributes: [] }],
+    order: ['seq'],
+  })
+
+export const wouldTakeBack: Handler<typeof api.run.wouldTakeBack> = async ({ db, params, now }) => {
+  const run = requireState(await runRow(db, params.id), over)
+  return { would: await wouldBack(db, await linesOf(db, run.id), { now }) }
+}
+
 /** A run that never should have been written, with its lines and films. */
 export const takeBack: Handler<typeof api.run.takeBack> = async ({ db, params, body, who, now }) => {
-  const run = await lockRun(db, params.id, ['done', 'abandoned'], body.version)
-  const standing = { runId: run.id, kind: { [Op.ne]: 'reverse' as const }, '$reversal.id$': null }
-  const lines = await db.BottleEntry.findAll({ where: standing, include: [{ association: 'reversal', attributes: [] }], order: ['seq'] })
-  await takeLinesBack(db, lines, { by: who.id, now, reason: `Run ${run.number} taken back: ${body.reason}` })
+  const run = await lockRun(db, params.id, over, body.version)
+  await takeLinesBack(db, await linesOf(db, run.id), { by: who.id, now, reason: `Run ${run.number} taken back: ${body.reason}` })
   await changeAll(db.Roll, { takenBack: true }, { runId: run.id })
   const row = asSeen(db.Run, { id: run.id, version: run.version })
   await saveNext(row.set({ state: 'taken-back', takenBackWhy: body.reason }))

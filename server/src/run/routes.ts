@@ -1,11 +1,11 @@
 import { api } from '@selvrin/core/contract'
 import { pageOf, wordsOf } from '../http/page'
 import { answers, type Handler } from '../http/route'
-import { abandon, finish, takeBack } from './ending'
+import { abandon, finish, takeBack, wouldTakeBack } from './ending'
 import { plan } from './planning'
 import { runSummaries } from './queries'
 import { keepEvents, lockRun, runRow } from './rows'
-import { start } from './starting'
+import { start, wouldStart } from './starting'
 import { vesselRoutes } from './vessels'
 
 const record: Handler<typeof api.run.record> = async ({ db, params, body, who }) => {
@@ -24,9 +24,11 @@ const list: Handler<typeof api.run.list> = async ({ db, query: { which, state, f
 export const runRoutes = [
   ...vesselRoutes,
   answers(api.run.plan, plan),
+  answers(api.run.wouldStart, wouldStart),
   answers(api.run.start, start),
   answers(api.run.finish, finish),
   answers(api.run.abandon, abandon),
+  answers(api.run.wouldTakeBack, wouldTakeBack),
   answers(api.run.takeBack, takeBack),
   answers(api.run.list, list),
   answers(api.run.get, ({ db, params }) => runRow(db, params.id)),

@@ -24,15 +24,20 @@ export async function runRow(db: Database, id: string): Promise<Run> {
   }
 }
 
+/** The run, where it is in one of those states. */
+export function requireState(run: Run, states: Run['state'][]): Run {
+  if (!states.includes(run.state))
+    throw new Refusal(409, 'run-state', `Run ${run.number} is ${run.state}: that is not possible any more.`, { current: run })
+  return run
+}
+
 /** The run with its row locked, in the state wanted; `version` where the caller names one. */
 export async function lockRun(db: Database, id: string, states: Run['state'][], version?: number): Promise<Run> {
   await db.Run.findByPk(id, { attributes: ['id'], lock: true })
   const run = await runRow(db, id)
   if (version !== undefined && run.version !== version)
     throw new Refusal(409, 'stale', 'Someone changed this run meanwhile. The page shows where it stands.', { current: run })
-  if (!states.includes(run.state))
-    throw new Refusal(409, 'run-state', `Run ${run.number} is ${run.state}: that is not possible any more.`, { current: run })
-  return run
+  return requireState(run, states)
 }
 
 /** What happened on the clock; an event that is here already counts once. */

@@ -60,9 +60,14 @@ test('a run writes what it took and what went through, once, and the films’ re
   expect(answer.status).toBe(200)
   const before = { developer: await volume(developer.id), fixer: await volume(fixer.id) }
   const at = house.now()
+  const ahead = (await ilse.send('GET', `/api/runs/${id}/start`)).body
+  expect([ahead.changed, (await volume(developer.id)).volumeMl]).toEqual([[], before.developer.volumeMl])
   const start = await ilse.send('POST', `/api/runs/${id}/start`, { version: answer.body.version, at })
   expect(start.status).toBe(200)
   expect((await volume(developer.id)).volumeMl).toBeCloseTo(before.developer.volumeMl - 300, 4)
+  const would = { bottleId: developer.id, beforeMl: before.developer.volumeMl, afterMl: before.developer.volumeMl - 300 }
+  expect(ahead.would).toEqual([expect.objectContaining(would)])
+  expect((await ilse.send('GET', `/api/runs/${id}/start`)).body.code).toBe('run-state')
   const events = [event('start', at, 0), event('next', at + (630 + 60 + 300 + 480 + 5) * 1000, 3)]
   const early = await ilse.send('POST', `/api/runs/${id}/finish`, { version: start.body.version, at: at + 1000, events: [] })
   expect([early.status, early.body.code]).toEqual([409, 'not-over'])
@@ -102,7 +107,10 @@ test('a bath that failed a test after the plan was made is not poured; with the 
   const { id, fixer, request } = await planned(1)
   await ilse.send('POST', '/api/proofs', { id: uuid(), kind: 'iodide-drop', bottleId: fixer.id, reading: { look: 'cloud' } })
   const start = (run: string) => ilse.send('POST', `/api/runs/${run}/start`, { version: 1, at: house.now() })
-  expect((await start(id)).body).toMatchObject({ code: 'plan-bottle', message: expect.stringContaining('failed a test') })
+  const refused = await start(id)
+  expect(refused.body).toMatchObject({ code: 'plan-bottle', message: expect.stringContaining('failed a test') })
+  // what stands against it is said before it is begun
+  expect((await ilse.send('GET', `/api/runs/${id}/start`)).body.message).toBe(refused.body.message)
   const again = uuid()
   const films = request.films.map((film) => ({ ...film, id: uuid() }))
   expect((await ilse.send('POST', '/api/runs', { id: again, request: { ...request, films } })).body.code).toBe('plan-bottle')

@@ -1,5 +1,5 @@
-import { decideStart, type Away } from '@selvrin/core'
-import type { api, PlanRequest } from '@selvrin/core/contract'
+import { changesOf, decideStart, wouldHold, type Away } from '@selvrin/core'
+import type { api, PlanRequest, Run } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
 import { lockBottles, writeEntries } from '../bottle/ledger'
 import { bottlesById } from '../bottle/rows'
@@ -8,7 +8,7 @@ import { asSeen, saveNext } from '../http/changing'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
 import { planNow, promise } from './planning'
-import { lockRun, runRow } from './rows'
+import { lockRun, requireState, runRow } from './rows'
 
 /** What is poured back and stands in other runs' tanks meanwhile. */
 async function awayFrom(db: Database, runId: string): Promise<Away[]> {
@@ -19,19 +19,29 @@ async function awayFrom(db: Database, runId: string): Promise<Away[]> {
   return out.map(({ bottleId, ml, run }) => ({ bottleId, ml, run: run?.number }))
 }
 
+const bottleIds = (run: Run): string[] => (run.request as PlanRequest).baths.map((bath) => bath.bottleId)
+
+/** All a start is decided from, as the shelf is now. */
+async function stateOf(db: Database, run: Run, now: number) {
+  const plan = await planNow(db, run.request as PlanRequest, run.id, now)
+  return { run, plan, away: await awayFrom(db, run.id), bottles: await bottlesById(db, bottleIds(run), now) }
+}
+
+/** What starting it would write, as it comes out now. */
+export const wouldStart: Handler<typeof api.run.wouldStart> = async ({ db, params, now }) => {
+  const run = requireState(await runRow(db, params.id), ['planned'])
+  const state = await stateOf(db, run, now)
+  const { plan, lines } = decideStart(state, { agreed: true })
+  return { changed: changesOf(run.plan, plan), plan, would: wouldHold(state.bottles, { lines }) }
+}
+
 /** The liquids are measured out: all that was planned is looked at again, and what is used once is taken from its bottles. */
 export const start: Handler<typeof api.run.start> = async ({ db, params, body, who, now }) => {
   const run = await lockRun(db, params.id, ['planned'], body.version)
   const request = run.request as PlanRequest
   await db.Vessel.findByPk(request.vesselId, { attributes: ['id'], lock: true })
-  await lockBottles(
-    db,
-    request.baths.map((bath) => bath.bottleId),
-  )
-  const plan = await planNow(db, request, run.id, now)
-  const ids = request.baths.map((bath) => bath.bottleId)
-  const state = { run, plan, away: await awayFrom(db, run.id), bottles: await bottlesById(db, ids, now) }
-  const decided = decideStart(state, body)
+  await lockBottles(db, bottleIds(run))
+  const decided = decideStart(await stateOf(db, run, now), body)
   await promise(db, run.id, decided.plan)
   await writeEntries(db, entriesOf(decided.lines, { by: who.id, now }))
   const row = asSeen(db.Run, { id: run.id, version: run.version })

@@ -20,6 +20,7 @@ import BottleFacts from './BottleFacts.vue'
 
 import { entryWords } from './entryWords'
 import LedgerTable from './LedgerTable.vue'
+import WouldTakeBack from './WouldTakeBack.vue'
 
 const BottleTests = defineAsyncComponent(() => import('./BottleTests.vue'))
 const LifeChart = defineAsyncComponent(() => import('./LifeChart.vue'))
@@ -105,6 +106,7 @@ function takeBack(entry: LedgerEntry): void {
   newId.value = uuid()
   wrong.value = entry
 }
+const wouldReverse = () => call(api.bottle.wouldReverse, { params: { id: id.value, entryId: wrong.value?.id ?? '' } })
 async function reverse(reason: string): Promise<void> {
   const entry = wrong.value
   if (!entry) return
@@ -202,7 +204,9 @@ async function done(written?: Bottle): Promise<void> {
         :problem="problem"
         @close="wrong = null"
         @take="reverse"
-      />
+      >
+        <WouldTakeBack :ask="wouldReverse" />
+      </TakeBackPanel>
     </template>
     <PageState v-else :missing="missing" :problem="page.problem.value" what="the bottle" back="Back to the shelf" back-to="/shelf" />
   </div>

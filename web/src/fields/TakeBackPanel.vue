@@ -14,6 +14,7 @@ const why = ref('')
   <ModalPanel open :title="`Take back: ${what}`" @close="$emit('close')">
     <form class="space-y-4" @submit.prevent="$emit('take', why)">
       <p>{{ says }}</p>
+      <slot />
       <TextField v-model="why" label="What was wrong with it?" />
       <ProblemLine :problem="problem" />
       <div class="flex gap-3">

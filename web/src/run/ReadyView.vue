@@ -5,6 +5,8 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import { usePage } from '../api/usePage'
+import WouldHold from '../bottle/WouldHold.vue'
 import { now } from '../clock'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
@@ -19,16 +21,22 @@ const { run } = defineProps<{ run: Run }>()
 const clocks = useClocks()
 const router = useRouter()
 const { busy, problem, current, act } = useAction()
+/** What starting it would write as the shelf is now, or what stands against it. */
+const ahead = usePage(
+  () => call(api.run.wouldStart, { params: { id: run.id } }),
+  (event) => event.subject === 'bottle' || event.subject === 'run',
+)
+void ahead.load()
 /** What the run comes to now, where something changed since it was planned. */
 const changed = computed(() => {
-  const plan = (current.value as Run | null)?.plan
-  return plan && JSON.stringify(plan.steps) !== JSON.stringify(run.plan.steps) ? plan : null
+  const refused = (current.value as Run | null)?.plan
+  const plan = refused ?? ahead.value.value?.plan
+  return plan && (refused ? JSON.stringify(plan.steps) !== JSON.stringify(run.plan.steps) : ahead.value.value?.changed.length) ? plan : null
 })
 const plan = computed(() => changed.value ?? run.plan)
 const dropping = ref(false)
 const why = ref('')
 const startAt = ref(0)
-const taken = computed(() => run.plan.steps.filter((step) => step.bottle?.oneShot).map((step) => `${step.bottle?.label}`))
 
 async function begin(): Promise<void> {
   // the same moment when it is tried again, so that it counts once
@@ -61,8 +69,7 @@ async function drop(): Promise<void> {
       <TimeFactors v-if="plan.developing" :developing="plan.developing" :temperature-c="plan.temperatureC" />
       <div class="card space-y-3">
         <p>
-          Gloves on, liquids in order, thermometer in the developer.
-          {{ taken.length > 0 ? `What is measured out now leaves ${taken.join(' and ')}.` : '' }} Tank loaded in the dark and closed. About
+          Gloves on, liquids in order, thermometer in the developer. Tank loaded in the dark and closed. About
           {{
             showTime(
               plan.steps.reduce((sum, step) => sum + step.seconds, 0),
@@ -71,7 +78,11 @@ async function drop(): Promise<void> {
           }}
           in all.
         </p>
-        <ProblemLine :problem="problem" />
+        <WouldHold v-if="ahead.value.value?.would.length" :would="ahead.value.value.would" />
+        <ProblemLine :problem="problem || ahead.missing.value" />
+        <p v-if="ahead.value.value?.changed.length && !problem" class="border-l-4 border-alarm pl-4 font-semibold" role="status">
+          Since it was planned: {{ ahead.value.value.changed.join(', ') }}. Look at it again before it goes on.
+        </p>
         <button class="button button-main min-h-16 w-full" :disabled="busy" data-next @click="begin">
           {{ changed ? 'Take it as it is now, to the clock' : 'All measured out, to the clock' }}
         </button>

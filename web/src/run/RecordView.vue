@@ -4,6 +4,7 @@ import { api, type Run } from '@selvrin/core/contract'
 import { computed, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import WouldTakeBack from '../bottle/WouldTakeBack.vue'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
@@ -78,6 +79,7 @@ const measured = computed(() => inOrder(run.events).filter((event) => event.kind
     </button>
     <ModalPanel :open="takingBack" :title="`Take run ${run.number} back`" @close="takingBack = false">
       <form class="space-y-4" @submit.prevent="takeBack">
+        <WouldTakeBack :ask="() => call(api.run.wouldTakeBack, { params: { id: run.id } })" />
         <p>Its lines in every bottle are taken back, and its films are off the record. The run itself stays readable.</p>
         <TextField v-model="why" label="Why?" />
         <ProblemLine :problem="problem" />

@@ -68,6 +68,28 @@ export function volumesAfter(bottles: Pick<Acted, 'id' | 'state'>[], { lines }: 
   )
 }
 
+/** What a bottle would hold after an act, and what would be written into its ledger for it. ml */
+export interface WouldHold {
+  bottleId: string
+  label: string
+  beforeMl: number
+  afterMl: number
+  lines: { kind: EntryKind; throughput: Throughput[] }[]
+}
+
+/**
+ * What an act would write, bottle by bottle; bottles it leaves alone are left out.
+ * @example
+ * wouldHold([acted, { ...acted, id: 'f2', label: 'F2' }], { lines: [{ bottleId: 'f1', kind: 'pour-out', ml: -100 }] }).map((one) => [one.label, one.beforeMl, one.afterMl]) // → [['F1', 940, 840]]
+ */
+export function wouldHold(bottles: Pick<Acted, 'id' | 'label' | 'state'>[], decided: Decided): WouldHold[] {
+  const after = volumesAfter(bottles, decided)
+  return bottles.flatMap(({ id, label, state }) => {
+    const lines = decided.lines.filter((line) => line.bottleId === id).map(({ kind, throughput = [] }) => ({ kind, throughput }))
+    return lines.length === 0 ? [] : [{ bottleId: id, label, beforeMl: state.volumeMl, afterMl: after[id] ?? state.volumeMl, lines }]
+  })
+}
+
 /**
  * Sentences said one after another; empty ones left out.
  * @example
