@@ -2,7 +2,7 @@
 // Prints, of one run: pours a second as a share of what the bare transaction does, the shelf against its bare statement, how long others wait; with --against each
 // job as a ratio to the same job of the other checkout; with scales (1 10 100) how much each grows with the history.
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { cpus, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import pg from 'pg'
 import { v7 as uuid } from 'uuid'
@@ -106,6 +106,8 @@ async function throughput(name, mine) {
   const alone = await rate(1, 60, (job) => pour(ids[job]))
   const together = await rate(clients, pours, (job) => pour(ids[job % ids.length]))
   line(`p95 of ${clients} ÷ median of one`, '', '', (p95(together.times) / median(alone.times)).toFixed(2))
+  // a pour is work nearly all of its time: more at once than there are cores wait for each other whoever serves them
+  line(`  at best, on ${cpus().length} cores`, '', '', (clients / cpus().length).toFixed(2))
   const db = new pg.Client({ connectionString: url })
   await db.connect()
   await db.query('set jit = off')

@@ -138,6 +138,20 @@ test('what waited while others wrote comes after their lines, and nothing is rec
   expect(carried?.carried).toBeGreaterThan(10)
 }, 30_000)
 
+test('a line whose time is finer than a millisecond is counted once, also at the end of what is carried', async () => {
+  const bottle = await fresh(1000, 1000)
+  await house.sql(
+    `insert into bottle_entry (id, bottle_id, kind, at, ml)
+     select gen_random_uuid(), $1, 'pour-out', last.at + interval '0.1007 milliseconds' * i, -10
+     from generate_series(1, 20) i, (select max(at) as at from bottle_entry where bottle_id = $1) last`,
+    [bottle.id],
+  )
+  // the first folds what is there, the second reckons on from it
+  for (const ml of [1, 1]) await write(bottle.id, 'pour-out', ml)
+  const { state, ledger } = await show(bottle.id)
+  expect([state.volumeMl, ledger[0]?.balanceMl]).toEqual([798, 798])
+})
+
 test('a long ledger comes in pages, each line with the volume after it', async () => {
   const bottle = await fresh(5000, 6000)
   for (let i = 0; i < 104; i++) await write(bottle.id, 'pour-out', 1)

@@ -63,7 +63,8 @@ interface Asked {
 /**
  * Bottles by label with all that is known of each, those of `ids` or a page. SQL because what is in a bottle is asked of its batch, its formula, its ledger, its runs
  * and films, and all that was poured into it: in one round, however many there are. The few films that came out wrong come first, since a plan that begins with the
- * bottles would go through their whole histories; what is poured back is missing from its bottle only while it is in a tank.
+ * bottles would go through their whole histories; what is poured back is missing from its bottle only while it is in a tank. A line behind the checkpoint is so by its number as well: a
+ * time is kept to the ms there, and a line that came in with a finer one would be counted twice.
  */
 export const bottleRows = (db: Database, asked: Asked): Promise<BottleRow[]> =>
   db.query<BottleRow>(
@@ -82,7 +83,7 @@ export const bottleRows = (db: Database, asked: Asked): Promise<BottleRow[]> =>
        coalesce((select json_agg(json_build_object('id', e.id, 'bottleId', e.bottle_id, 'seq', e.seq, 'kind', e.kind, 'at', (extract(epoch from e.at) * 1000)::float8, 'ml', e.ml,
            'throughput', e.throughput, 'waterInMl', e.water_in_ml, 'reverses', e.reverses, 'brings', e.brings, 'celsius', e.celsius,
            'container', e.container, 'twoBath', e.two_bath, 'test', e.test) order by e.at, e.seq)
-         from bottle_entry e where e.bottle_id = b.id and (e.at, e.seq) > (coalesce(c.carried_at, '-infinity'::timestamptz), coalesce(c.carried_seq, 0))), '[]') as tail,
+         from bottle_entry e where e.bottle_id = b.id and (e.at, e.seq) > (coalesce(c.carried_at, '-infinity'::timestamptz), coalesce(c.carried_seq, 0)) and e.seq > coalesce(c.carried_seq, 0)), '[]') as tail,
        (select json_build_object('ml', coalesce(sum(u.ml) filter (where u.one_shot), 0), 'rolls', coalesce(sum(u.equivalents) filter (where not u.one_shot), 0),
            'runs', coalesce(json_agg(distinct r.number order by r.number) filter (where r.number is not null), '[]'))
          from run_bath u join run r on r.id = u.run_id where u.bottle_id = b.id and r.id is distinct from $exceptRun::uuid
@@ -117,7 +118,7 @@ export const linesBehind = (db: Database, asked: { ids: string[]; whole: boolean
        e.container, e.two_bath as "twoBath", e.test
      from unnest($ids::uuid[]) as b(id) left join bottle_checkpoint c on c.bottle_id = b.id and not $whole
        cross join lateral (
-         select * from bottle_entry e where e.bottle_id = b.id and (e.at, e.seq) > (coalesce(c.carried_at, '-infinity'::timestamptz), coalesce(c.carried_seq, 0)) order by e.at, e.seq
+         select * from bottle_entry e where e.bottle_id = b.id and (e.at, e.seq) > (coalesce(c.carried_at, '-infinity'::timestamptz), coalesce(c.carried_seq, 0)) and e.seq > coalesce(c.carried_seq, 0) order by e.at, e.seq
        ) e`,
     asked,
   )
