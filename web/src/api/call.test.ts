@@ -71,3 +71,36 @@ test('only a refusal of the request itself is final; a lost session, a limit or 
   finals.push((await caught(pour)).final)
   expect(finals).toEqual([true, true, true, true, false, false, false, false, false])
 })
+
+/** A server that never answers, and lets go when it is told to. */
+const never = (signal: AbortSignal) =>
+  new Promise((_, reject) => signal.addEventListener('abort', () => reject(new DOMException('gone', 'AbortError'))))
+const hanging = () => {
+  globalThis.fetch = ((_url: string, { signal, headers }: { signal: AbortSignal; headers?: Record<string, string> }) => {
+    sent.push({ url: '', method: '', key: headers?.['idempotency-key'], body: undefined })
+    return never(signal)
+  }) as never
+}
+
+test('an answer that does not come is not waited for for ever, and the same write tried again counts once', async () => {
+  hanging()
+  const write = () => call(api.bottle.pour, { params: { id: 'b' }, body: { entryId: 'slow' } as never, waitMs: 20 })
+  const late = await caught(write)
+  expect([late.problem.code, late.offline, late.final]).toEqual(['slow', true, false])
+  await caught(write)
+  expect(sent[1]?.key).toBe(sent[0]?.key)
+  // one that breaks off in the middle is no answer either
+  globalThis.fetch = ((_url: string, { signal }: { signal: AbortSignal }) =>
+    Promise.resolve({ ok: true, status: 200, json: () => never(signal) })) as never
+  expect((await caught(write)).problem.code).toBe('slow')
+})
+
+test('what nobody waits for any more ends at once, and is no lost connection', async () => {
+  hanging()
+  const wanted = new AbortController()
+  const asked = call(api.bottle.list, { signal: wanted.signal })
+  wanted.abort()
+  await expect(asked).rejects.toMatchObject({ name: 'AbortError' })
+  await expect(call(api.bottle.list, { signal: wanted.signal })).rejects.toMatchObject({ name: 'AbortError' })
+  expect(sent).toHaveLength(1)
+})

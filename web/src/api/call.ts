@@ -25,7 +25,14 @@ interface Parts<E extends Endpoint> {
   body?: z.input<E['body']>
   /** a file that goes along, where the endpoint takes one */
   file?: Blob
+  /** nobody wants the answer any more; what was sent may still be done */
+  signal?: AbortSignal
+  /** ms after which an answer is not waited for any longer */
+  waitMs?: number
 }
+
+/** A read is soon there or never; a write may wait for others, a file for a slow line. ms */
+const usualWaitMs = { read: 20_000, write: 60_000, file: 180_000 }
 
 /** Keys of writes whose answer never came: the same write tried again counts once. */
 const openKeys = new Map<string, string>()
@@ -33,6 +40,12 @@ const offline = new CallError(0, {
   code: 'offline',
   message: 'The connection to the darkroom’s server is lost. What you typed is still here: try again when it is back.',
 })
+
+const slow = (waitMs: number) =>
+  new CallError(0, {
+    code: 'slow',
+    message: `The darkroom’s server has not answered for ${Math.round(waitMs / 1000)} s. What you typed is still here: try again; the same try counts once.`,
+  })
 
 let signedOut: () => void = () => undefined
 /** What to do when the server no longer knows who we are. */
@@ -47,10 +60,34 @@ function formOf(text: string, file: Blob): FormData {
   return form
 }
 
-/** Calls a route of the contract; refusals and lost connections throw a CallError. */
+/** Fetches with an end: lost, cancelled or not answered in time, it throws; the answer is read whole. */
+async function fetched(
+  url: string,
+  options: RequestInit,
+  waitMs: number,
+  unwanted?: AbortSignal,
+): Promise<{ response: Response; answer: unknown }> {
+  const ending = new AbortController()
+  const stop = () => ending.abort()
+  const timer = setTimeout(() => ending.abort('slow'), waitMs)
+  unwanted?.addEventListener('abort', stop)
+  try {
+    unwanted?.throwIfAborted()
+    const response = await fetch(url, { ...options, signal: ending.signal })
+    return { response, answer: await response.json().catch(() => (ending.signal.aborted ? Promise.reject(offline) : null)) }
+  } catch {
+    unwanted?.throwIfAborted()
+    throw ending.signal.reason === 'slow' ? slow(waitMs) : offline
+  } finally {
+    clearTimeout(timer)
+    unwanted?.removeEventListener('abort', stop)
+  }
+}
+
+/** Calls a route of the contract; refusals and lost connections throw a CallError, one nobody waits for any more the signal’s reason. */
 export async function call<E extends Endpoint>(
   endpoint: E,
-  { params, query, body, file }: Parts<E> = {},
+  { params, query, body, file, signal, waitMs }: Parts<E> = {},
 ): Promise<z.output<E['response']>> {
   const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) =>
     encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[name])),
@@ -63,23 +100,18 @@ export async function call<E extends Endpoint>(
   const text = write ? JSON.stringify(body ?? {}) : undefined
   const what = `${endpoint.method} ${url} ${text ?? ''} ${file ? `${file.size} ${file.type}` : ''}`
   if (write && !openKeys.has(what)) openKeys.set(what, uuid())
-  let response: Response
-  try {
-    response = await fetch(url, {
-      method: endpoint.method,
-      credentials: 'same-origin',
-      ...(write
-        ? {
-            headers: { ...(file ? {} : { 'content-type': 'application/json' }), 'idempotency-key': openKeys.get(what) ?? uuid() },
-            body: file ? formOf(text as string, file) : (text as string),
-          }
-        : {}),
-    })
-  } catch {
-    throw offline
+  const options: RequestInit = {
+    method: endpoint.method,
+    credentials: 'same-origin',
+    ...(write
+      ? {
+          headers: { ...(file ? {} : { 'content-type': 'application/json' }), 'idempotency-key': openKeys.get(what) ?? uuid() },
+          body: file ? formOf(text as string, file) : (text as string),
+        }
+      : {}),
   }
+  const { response, answer } = await fetched(url, options, waitMs ?? usualWaitMs[file ? 'file' : write ? 'write' : 'read'], signal)
   openKeys.delete(what)
-  const answer: unknown = await response.json().catch(() => null)
   if (response.ok) return answer as z.output<E['response']>
   if (response.status === 401 && endpoint.access !== 'public') signedOut()
   throw new CallError(

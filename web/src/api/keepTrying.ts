@@ -6,16 +6,18 @@ import { connected } from './live'
 /** Whether it is worth asking again: a lost connection, a server in trouble, a session that may be taken up again. */
 const mayPass = (error: unknown): boolean => !(error instanceof CallError) || !error.final
 
-/** A pause that grows from try to try, spread so that a house full of tablets does not ask at once; it ends early when the server is heard again. */
-const pause = (tries: number): Promise<void> =>
+/** A pause that grows from try to try, spread so that a house full of tablets does not ask at once; it ends early when the server is heard again, or nobody waits any more. */
+const pause = (tries: number, unwanted: AbortSignal): Promise<void> =>
   new Promise((resolve) => {
     const end = () => {
       clearTimeout(timer)
       stop()
+      unwanted.removeEventListener('abort', end)
       resolve()
     }
     const timer = setTimeout(end, pauseMs(tries, Math.random))
     const stop = watch(connected, (heard) => heard && end())
+    unwanted.addEventListener('abort', end)
   })
 
 /**
@@ -23,18 +25,20 @@ const pause = (tries: number): Promise<void> =>
  * wants the answer any more.
  */
 export async function keepTrying<T>(
-  work: () => Promise<T>,
+  work: (unwanted: AbortSignal) => Promise<T>,
   told: (problem: string) => void,
-  unwanted: () => boolean = () => false,
+  unwanted: AbortSignal = new AbortController().signal,
 ): Promise<T | null> {
   for (let tries = 0; ; tries++) {
     try {
-      return await work()
+      const answer = await work(unwanted)
+      return unwanted.aborted ? null : answer
     } catch (error) {
+      if (unwanted.aborted) return null
       told(sentence(error))
       if (!mayPass(error)) throw error
-      await pause(tries)
-      if (unwanted()) return null
+      await pause(tries, unwanted)
+      if (unwanted.aborted) return null
     }
   }
 }

@@ -4,6 +4,7 @@ import { ref, shallowRef } from 'vue'
 import type { z } from 'zod'
 import { call } from './call'
 import { keepTrying } from './keepTrying'
+import { latest } from './latest'
 import { onChange } from './live'
 import { patched, type Order } from './patch'
 
@@ -41,12 +42,12 @@ export const listStore = <E extends Endpoint>(
     let meanwhile: Map<string, Row | null> | null = null
     const told = new Map<string, Row | null>()
 
-    async function fetchAll(): Promise<void> {
+    async function fetchAll(signal: AbortSignal): Promise<void> {
       const all: Row[] = []
       meanwhile = new Map()
       let after: string | null = null
       do {
-        const page = (await call(endpoint, { query: { ...query, ...(after === null ? {} : { after }) } as never })) as {
+        const page = (await call(endpoint, { query: { ...query, ...(after === null ? {} : { after }) } as never, signal })) as {
           rows: Row[]
           after: string | null
         }
@@ -58,27 +59,17 @@ export const listStore = <E extends Endpoint>(
       loaded.value = true
       problem.value = ''
     }
-    let turn = 0
-    const tryOn = (): Promise<unknown> => {
-      const mine = ++turn
-      return keepTrying(
-        () => fetchAll(),
-        (said) => void (problem.value = said),
-        () => mine !== turn,
+    const turns = latest()
+    const tryOn = (told: () => void = () => undefined): Promise<unknown> =>
+      keepTrying(
+        fetchAll,
+        (said) => {
+          problem.value = said
+          told()
+        },
+        turns.begin(),
       )
-    }
-    const firstTry = (): Promise<unknown> =>
-      new Promise((resolve) => {
-        const mine = ++turn
-        keepTrying(
-          () => fetchAll(),
-          (said) => {
-            problem.value = said
-            resolve(undefined)
-          },
-          () => mine !== turn,
-        ).then(resolve, resolve)
-      })
+    const firstTry = (): Promise<unknown> => new Promise((resolve) => void tryOn(() => resolve(undefined)).then(resolve, resolve))
     /**
      * Loads once; with `fresh` again, even while an earlier load is under way. What is shown stays until the answer is there. A first load answers when the
      * list is there, however long the server is away; a later one after its first try, and goes on trying behind it.

@@ -2,6 +2,7 @@ import type { Endpoint, LiveEvent } from '@selvrin/core/contract'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { call, CallError, sentence } from './call'
 import { keepTrying } from './keepTrying'
+import { latest } from './latest'
 import { onChange } from './live'
 import type { RowOf } from './rows'
 
@@ -22,12 +23,12 @@ export function usePaged<E extends Endpoint>(
   const loaded = ref(false)
   const problem = ref('')
   const busy = ref(false)
-  let turn = 0
+  const turns = latest()
 
   /** Asks from `from` on: null for the beginning, as far as it was looked through already. */
   async function ask(from: string | null): Promise<void> {
     const asked = query()
-    const mine = ++turn
+    const unwanted = turns.begin()
     if (asked === null) {
       rows.value = []
       after.value = null
@@ -37,14 +38,14 @@ export function usePaged<E extends Endpoint>(
     busy.value = true
     const limit = from === null ? Math.min(200, Math.max(atOnce, rows.value.length)) : atOnce
     const page = await keepTrying(
-      () => call(endpoint, { query: { ...asked, limit, ...(from === null ? {} : { after: from }) } as never }),
-      (said) => void (mine === turn && (problem.value = said)),
-      () => mine !== turn,
+      (signal) => call(endpoint, { query: { ...asked, limit, ...(from === null ? {} : { after: from }) } as never, signal }),
+      (said) => void (problem.value = said),
+      unwanted,
     ).catch((error: unknown) => {
-      if (error instanceof CallError && mine === turn) problem.value = sentence(error)
+      if (error instanceof CallError && !unwanted.aborted) problem.value = sentence(error)
       return null
     })
-    if (mine !== turn) return
+    if (unwanted.aborted) return
     busy.value = false
     if (page === null) return
     const { rows: more, after: next } = page as { rows: Row[]; after: string | null }
@@ -79,7 +80,7 @@ export function usePaged<E extends Endpoint>(
     }),
   )
   onBeforeUnmount(() => {
-    turn++
+    turns.end()
     clearTimeout(again)
   })
   void ask(null)

@@ -50,10 +50,10 @@ const { busy, problem, act } = useAction()
 const id = computed(() => String(route.params.id))
 
 const page = usePage(
-  async () => {
+  async (signal) => {
     const [got, life] = await Promise.all([
-      call(api.bottle.get, { params: { id: id.value } }),
-      call(api.bottle.life, { params: { id: id.value } }),
+      call(api.bottle.get, { params: { id: id.value }, signal }),
+      call(api.bottle.life, { params: { id: id.value }, signal }),
     ])
     return { got, life }
   },
@@ -106,7 +106,8 @@ function takeBack(entry: LedgerEntry): void {
   newId.value = uuid()
   wrong.value = entry
 }
-const wouldReverse = () => call(api.bottle.wouldReverse, { params: { id: id.value, entryId: wrong.value?.id ?? '' } })
+const wouldReverse = (signal: AbortSignal) =>
+  call(api.bottle.wouldReverse, { params: { id: id.value, entryId: wrong.value?.id ?? '' }, signal })
 async function reverse(reason: string): Promise<void> {
   const entry = wrong.value
   if (!entry) return

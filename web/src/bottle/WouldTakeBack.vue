@@ -5,9 +5,9 @@ import { usePage } from '../api/usePage'
 import WouldHold from './WouldHold.vue'
 
 /** What taking something back would write, as the ledgers stand now; or why it cannot be. */
-const { ask } = defineProps<{ ask: () => Promise<{ would: Would[] }> }>()
+const { ask } = defineProps<{ ask: (signal: AbortSignal) => Promise<{ would: Would[] }> }>()
 const { value, missing, load } = usePage(
-  () => ask(),
+  (signal) => ask(signal),
   (event: LiveEvent) => event.subject === 'bottle',
 )
 void load()

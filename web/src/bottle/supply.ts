@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { call } from '../api/call'
 import { keepTrying } from '../api/keepTrying'
+import { latest } from '../api/latest'
 import { onChange } from '../api/live'
 
 /** How long each formula's bottles last: the server works out anew what a change can have changed, and tells it. */
@@ -11,16 +12,16 @@ export const useSupply = defineStore('supply', () => {
   const consumption = shallowRef<ConsumptionRow[]>([])
   const loaded = ref(false)
   const problem = ref('')
-  let turn = 0
+  const turns = latest()
   async function load(fresh = false): Promise<void> {
     if (loaded.value && !fresh) return
-    const mine = ++turn
+    const unwanted = turns.begin()
     const answer = await keepTrying(
-      () => call(api.shelf.supply),
+      (signal) => call(api.shelf.supply, { signal }),
       (said) => void (problem.value = said),
-      () => mine !== turn,
+      unwanted,
     ).catch(() => null)
-    if (answer === null || mine !== turn) return
+    if (answer === null) return
     supplies.value = answer.supplies
     consumption.value = answer.consumption
     loaded.value = true

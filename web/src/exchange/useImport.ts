@@ -10,6 +10,9 @@ export interface Progress {
   of: number
 }
 
+/** ten thousand lines are written in one go */
+const longestMs = 600_000
+
 /** Sends rows to be written all or none, in portions, saying how far it is; `stop` ends it before anything is written. */
 export function useImport() {
   const progress = ref<Progress | null>(null)
@@ -33,7 +36,7 @@ export function useImport() {
         throw new Error('Stopped: nothing was written.')
       }
       progress.value = { words: 'Writing', done: rows.length, of: rows.length }
-      return (await call(api.import.apply, { params: { id } })).written
+      return (await call(api.import.apply, { params: { id }, waitMs: longestMs })).written
     } finally {
       sending = false
       progress.value = null

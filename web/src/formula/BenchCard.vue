@@ -74,7 +74,7 @@ const quick = [500, 1000, 2000, 2500, 5000]
 
 onMounted(() => void Promise.all([formulas.load(), jars.load(), bottles.load()]))
 const whole = usePage(
-  () => call(api.formula.get, { params: { id: id.value } }),
+  (signal) => call(api.formula.get, { params: { id: id.value }, signal }),
   // a batch of it may be bottled somewhere else while this is open
   (event) => event.subject === 'mix',
 )

@@ -30,7 +30,7 @@ const id = computed(() => String(route.params.id))
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 
 const page = usePage(
-  () => call(api.jar.get, { params: { id: id.value } }),
+  (signal) => call(api.jar.get, { params: { id: id.value }, signal }),
   (event) => event.id === id.value,
 )
 const { value: jar, missing, load } = page

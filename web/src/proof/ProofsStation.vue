@@ -24,7 +24,7 @@ const router = useRouter()
 const bottles = useBottles()
 const instruments = useInstruments()
 const page = usePage(
-  () => call(api.proof.list, { query: { limit: 12 } }),
+  (signal) => call(api.proof.list, { query: { limit: 12 }, signal }),
   (event) => event.subject === 'proof' || proofs.value.some((proof) => proof.bottleId === event.id),
 )
 const proofs = computed((): Proof[] => page.value.value?.rows ?? [])

@@ -55,10 +55,10 @@ const retiring = ref(false)
 const meter = useBench('ph-meter')
 
 const page = usePage(
-  async () => {
+  async (signal) => {
     const [got, known] = await Promise.all([
-      call(api.bottle.get, { params: { id: bottleId.value } }),
-      call(api.proof.context, { params: { id: bottleId.value } }),
+      call(api.bottle.get, { params: { id: bottleId.value }, signal }),
+      call(api.proof.context, { params: { id: bottleId.value }, signal }),
     ])
     return { got, known }
   },

@@ -19,7 +19,7 @@ const code = String(route.params.code).toUpperCase()
 /** A label outlives its bottle's use. */
 const retired = async () => {
   const found = await keepTrying(
-    () => call(api.bottle.retired, { query: { find: code } }),
+    (signal) => call(api.bottle.retired, { query: { find: code }, signal }),
     (said) => void (problem.value = said),
   ).catch(() => null)
   return found?.rows.find((row) => row.code === code)

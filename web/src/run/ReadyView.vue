@@ -23,7 +23,7 @@ const router = useRouter()
 const { busy, problem, current, act } = useAction()
 /** What starting it would write as the shelf is now, or what stands against it. */
 const ahead = usePage(
-  () => call(api.run.wouldStart, { params: { id: run.id } }),
+  (signal) => call(api.run.wouldStart, { params: { id: run.id }, signal }),
   (event) => event.subject === 'bottle' || event.subject === 'run',
 )
 void ahead.load()

@@ -79,7 +79,7 @@ const measured = computed(() => inOrder(run.events).filter((event) => event.kind
     </button>
     <ModalPanel :open="takingBack" :title="`Take run ${run.number} back`" @close="takingBack = false">
       <form class="space-y-4" @submit.prevent="takeBack">
-        <WouldTakeBack :ask="() => call(api.run.wouldTakeBack, { params: { id: run.id } })" />
+        <WouldTakeBack :ask="(signal) => call(api.run.wouldTakeBack, { params: { id: run.id }, signal })" />
         <p>Its lines in every bottle are taken back, and its films are off the record. The run itself stays readable.</p>
         <TextField v-model="why" label="Why?" />
         <ProblemLine :problem="problem" />
