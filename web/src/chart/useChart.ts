@@ -1,4 +1,5 @@
 import { init, type EChartsType } from 'echarts/core'
+import { useResizeObserver } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref, watch, type Ref } from 'vue'
 import { light } from '../light/light'
 
@@ -10,7 +11,6 @@ export function useChart(
 ): Ref<boolean> {
   const ready = ref(false)
   let chart: EChartsType | undefined
-  let watcher: ResizeObserver | undefined
   function draw(): void {
     if (!chart) return
     chart.setOption(option(), true)
@@ -19,14 +19,10 @@ export function useChart(
   onMounted(() => {
     if (!box.value) return
     chart = init(box.value, undefined, { renderer: 'svg' })
-    watcher = new ResizeObserver(() => chart?.resize())
-    watcher.observe(box.value)
     draw()
   })
-  onBeforeUnmount(() => {
-    watcher?.disconnect()
-    chart?.dispose()
-  })
+  useResizeObserver(box, () => chart?.resize())
+  onBeforeUnmount(() => chart?.dispose())
   watch([follow, light], draw, { flush: 'post', deep: true })
   return ready
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Device, DeviceKind } from '@selvrin/core/contract'
-import { computed, onMounted, onScopeDispose, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, onMounted, ref } from 'vue'
 import { useShow } from '../session/useShow'
 import { useDevices } from '../stores'
 import CalibratePanel from './CalibratePanel.vue'
@@ -18,8 +19,7 @@ const words: Record<DeviceKind, string> = { scale: 'Scale', thermometer: 'Thermo
 const open = ref<Device | 'new' | null>(null)
 const calibrating = ref<Device | null>(null)
 const at = ref(performance.now())
-const timer = window.setInterval(() => (at.value = performance.now()), 1000)
-onScopeDispose(() => clearInterval(timer))
+useIntervalFn(() => (at.value = performance.now()), 1000)
 const rows = computed(() =>
   devices.rows.map((device) => {
     const reading = readings.latest.get(device.id)

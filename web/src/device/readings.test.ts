@@ -10,6 +10,8 @@ jest.mock('../session/store', () => ({ useSession: () => reactive({ isTechnician
 let state: object | undefined
 jest.mock('pinia', () => ({ defineStore: (_name: string, setup: () => object) => () => (state ??= shallowReactive(setup())) }))
 
+// intervals run where there is a page
+Object.assign(globalThis, { window: globalThis, document: {} })
 const { useBench } = jest.requireActual<{ useBench: typeof UseBench }>('./readings')
 const device = (id: string, more: Partial<Device> = {}) =>
   ({
@@ -36,7 +38,6 @@ beforeEach(() => {
   readers.clear()
   jest.useFakeTimers()
   jest.spyOn(performance, 'now').mockImplementation(() => clock)
-  Object.assign(globalThis, { window: globalThis })
   devices.rows = [device('old scale'), device('new scale'), device('probe', { kind: 'thermometer' })]
   scope = effectScope()
 })

@@ -1,6 +1,7 @@
 import type { Device, DeviceKind, Reading } from '@selvrin/core/contract'
+import { useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, onScopeDispose, ref, shallowReactive, watch, type ComputedRef } from 'vue'
+import { computed, ref, shallowReactive, watch, type ComputedRef } from 'vue'
 import { onReading } from '../api/live'
 import { useSession } from '../session/store'
 import { useDevices } from '../stores'
@@ -33,8 +34,7 @@ export function useBench(kind: DeviceKind): AtBench {
     { immediate: true },
   )
   const now = ref(performance.now())
-  const timer = window.setInterval(() => (now.value = performance.now()), 1000)
-  onScopeDispose(() => clearInterval(timer))
+  useIntervalFn(() => (now.value = performance.now()), 1000)
   const heard = (device: Device) => {
     const reading = readings.latest.get(device.id)
     return reading && reading.value !== null && now.value - reading.heard < freshMs ? reading : null

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useEventListener, useTimeoutFn } from '@vueuse/core'
+import { ref, watch } from 'vue'
 import { useKeys } from '../hand/keys'
 import { useSession } from '../session/store'
 import { openModals } from '../hand/modals'
@@ -9,12 +10,8 @@ const { says, busy = false } = defineProps<{ says: string; busy?: boolean }>()
 const emit = defineEmits<{ undo: []; close: [] }>()
 const staysMs = 20_000
 const held = ref(false)
-let timer = 0
-function wait(): void {
-  clearTimeout(timer)
-  if (!held.value) timer = window.setTimeout(() => emit('close'), staysMs)
-}
-watch([() => says, held], wait, { immediate: true })
+const waiting = useTimeoutFn(() => emit('close'), staysMs)
+watch([() => says, held], () => (held.value ? waiting.stop() : waiting.start()))
 const undo = (): boolean => {
   if (!busy) emit('undo')
   return true
@@ -28,11 +25,7 @@ function chord(event: KeyboardEvent): void {
   event.preventDefault()
   undo()
 }
-onMounted(() => document.addEventListener('keydown', chord))
-onBeforeUnmount(() => {
-  clearTimeout(timer)
-  document.removeEventListener('keydown', chord)
-})
+useEventListener(document, 'keydown', chord)
 </script>
 
 <template>

@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted } from 'vue'
+import { useEventListener } from '@vueuse/core'
 
 const fieldTags = ['INPUT', 'TEXTAREA', 'SELECT']
 
@@ -17,11 +17,9 @@ export const typing = (event: KeyboardEvent): boolean => {
 
 /** Listens for keys while the component is there; the handler answers true when the key was its own. */
 export function useKeys(handler: (event: KeyboardEvent) => boolean): void {
-  const listen = (event: KeyboardEvent) => {
+  useEventListener(document, 'keydown', (event) => {
     if (!event.defaultPrevented && !typing(event) && handler(event)) event.preventDefault()
-  }
-  onMounted(() => document.addEventListener('keydown', listen))
-  onBeforeUnmount(() => document.removeEventListener('keydown', listen))
+  })
 }
 
 /** Space, and PageDown, which some foot pedals send. */

@@ -1,4 +1,5 @@
-import { onBeforeUnmount, onMounted, watch, type Ref } from 'vue'
+import { useEventListener, useMutationObserver, useTimeoutFn } from '@vueuse/core'
+import { onMounted, watch, type Ref } from 'vue'
 import { useRoute } from 'vue-router'
 
 /** What takes the place of something that had the focus has settled by then, and whoever puts the focus themselves has done so. ms */
@@ -22,7 +23,6 @@ export function useHeard(main: Readonly<Ref<HTMLElement | null>>): void {
   let named: Element | null = null
   /** the heading as it was heard last */
   let heardAs = ''
-  let timer = 0
 
   const place = (): HTMLElement | null => [...document.querySelectorAll<HTMLElement>('[role="dialog"]')].at(-1) ?? main.value
   const headingIn = (where: HTMLElement | null): HTMLElement | null =>
@@ -58,10 +58,7 @@ export function useHeard(main: Readonly<Ref<HTMLElement | null>>): void {
       else if (heading) hear(heading)
     } else if (!last.matches(':disabled')) last.focus({ preventScroll: true })
   }
-  const soon = () => {
-    clearTimeout(timer)
-    timer = window.setTimeout(settle, settleMs)
-  }
+  const { start: soon } = useTimeoutFn(settle, settleMs, { immediate: false })
   const took = (event: FocusEvent) => (last = event.target instanceof HTMLElement ? event.target : null)
   // what lets go of the focus while it is still there does so on purpose: a button of the clock, whose next Space is the clock's
   const letGo = (event: FocusEvent) => {
@@ -75,14 +72,11 @@ export function useHeard(main: Readonly<Ref<HTMLElement | null>>): void {
   const pointed = (event: Event) => {
     if (event.target instanceof Element && event.target.closest(focusable) === null) last = null
   }
-  const seen = new MutationObserver(soon)
-  onMounted(() => {
-    seen.observe(document.body, { childList: true, subtree: true, attributes: true, attributeFilter: ['disabled'] })
-    document.addEventListener('focusin', took)
-    document.addEventListener('focusout', letGo)
-    document.addEventListener('pointerdown', pointed, { capture: true })
-    soon()
-  })
+  useMutationObserver(document.body, () => soon(), { childList: true, subtree: true, attributes: true, attributeFilter: ['disabled'] })
+  useEventListener(document, 'focusin', took)
+  useEventListener(document, 'focusout', letGo)
+  useEventListener(document, 'pointerdown', pointed, { capture: true })
+  onMounted(() => soon())
   watch(
     () => route.path,
     () => {
@@ -90,11 +84,4 @@ export function useHeard(main: Readonly<Ref<HTMLElement | null>>): void {
       soon()
     },
   )
-  onBeforeUnmount(() => {
-    seen.disconnect()
-    clearTimeout(timer)
-    document.removeEventListener('focusin', took)
-    document.removeEventListener('focusout', letGo)
-    document.removeEventListener('pointerdown', pointed, { capture: true })
-  })
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
 import { DomainError, fitTimeConstant, showTime, timeToTemperature } from '@selvrin/core'
-import { computed, onScopeDispose, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { now } from '../clock'
 import { useBench } from '../device/readings'
 import QuantityField from '../fields/QuantityField.vue'
@@ -22,8 +23,7 @@ const kept = ref<Kept>({ bathC: null, toC: targetC, readings: [], ...(JSON.parse
 watch(kept, (value) => sessionStorage.setItem(key, JSON.stringify(value)), { deep: true })
 const jugC = ref<number | null>(null)
 const at = ref(now())
-const timer = window.setInterval(() => (at.value = now()), 1000)
-onScopeDispose(() => clearInterval(timer))
+useIntervalFn(() => (at.value = now()), 1000)
 const temperature = (celsius: number) => show.temperature(Math.round(celsius * 10) / 10)
 
 function note(): void {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted } from 'vue'
+import { useEventListener } from '@vueuse/core'
 import { useRouter } from 'vue-router'
 import AskCard from '../fields/AskCard.vue'
 import { anythingTyped, dropTyped } from '../hand/typed'
@@ -14,11 +14,9 @@ function leave(): void {
   if (to !== null) void router.push(to)
 }
 // a reload or a closed tab asks in the browser's own words
-const warn = (event: BeforeUnloadEvent) => {
+useEventListener(window, 'beforeunload', (event) => {
   if (anythingTyped()) event.preventDefault()
-}
-onMounted(() => window.addEventListener('beforeunload', warn))
-onBeforeUnmount(() => window.removeEventListener('beforeunload', warn))
+})
 </script>
 
 <template>

@@ -1,12 +1,9 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { useFullscreen } from '@vueuse/core'
 import { dim, light } from '../light/light'
 
-const full = ref(document.fullscreenElement !== null)
-const follow = () => void (full.value = document.fullscreenElement !== null)
-onMounted(() => document.addEventListener('fullscreenchange', follow))
-onBeforeUnmount(() => document.removeEventListener('fullscreenchange', follow))
-const fill = () => void document.documentElement.requestFullscreen().catch(() => undefined)
+const { isFullscreen: full, enter } = useFullscreen()
+const fill = () => void enter().catch(() => undefined)
 const dimBy = (change: number) => void (dim.value = Math.min(0.9, Math.max(0, Math.round((dim.value + change) * 10) / 10)))
 </script>
 

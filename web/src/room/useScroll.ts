@@ -1,4 +1,5 @@
-import { nextTick, onBeforeUnmount, onMounted, watch, type Ref } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { nextTick, onScopeDispose, watch, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { readKept, writeKept } from '../hand/useKept'
 
@@ -40,13 +41,7 @@ export function useScroll(main: Readonly<Ref<HTMLElement | null>>): void {
     },
     { immediate: true },
   )
-  onMounted(() => {
-    window.addEventListener('popstate', onBack, { capture: true })
-    window.addEventListener('pagehide', keep)
-  })
-  onBeforeUnmount(() => {
-    window.removeEventListener('popstate', onBack, { capture: true })
-    window.removeEventListener('pagehide', keep)
-    stop()
-  })
+  useEventListener(window, 'popstate', onBack, { capture: true })
+  useEventListener(window, 'pagehide', keep)
+  onScopeDispose(stop)
 }

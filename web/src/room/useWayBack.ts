@@ -1,4 +1,5 @@
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { ref } from 'vue'
 import { light, lighter } from '../light/light'
 import { typing } from '../hand/keys'
 
@@ -61,14 +62,7 @@ export function useWayBack(): void {
     held.clear()
     stop()
   }
-  onMounted(() => {
-    for (const type of ['keydown', 'keyup'] as const) window.addEventListener(type, onKey, { capture: true })
-    for (const type of ['touchstart', 'touchend', 'touchcancel'] as const) window.addEventListener(type, onTouch, { passive: true })
-    window.addEventListener('blur', letGo)
-  })
-  onBeforeUnmount(() => {
-    for (const type of ['keydown', 'keyup'] as const) window.removeEventListener(type, onKey, { capture: true })
-    for (const type of ['touchstart', 'touchend', 'touchcancel'] as const) window.removeEventListener(type, onTouch)
-    window.removeEventListener('blur', letGo)
-  })
+  useEventListener(window, ['keydown', 'keyup'], onKey, { capture: true })
+  useEventListener(window, ['touchstart', 'touchend', 'touchcancel'], onTouch, { passive: true })
+  useEventListener(window, 'blur', letGo)
 }

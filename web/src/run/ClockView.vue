@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { showTime, type PlanStep } from '@selvrin/core'
 import { api, type Run } from '@selvrin/core/contract'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useEventListener, useWakeLock } from '@vueuse/core'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { onBeforeRouteLeave, useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
@@ -20,14 +21,15 @@ import { useClocks } from './clocks'
 import EndView from './EndView.vue'
 import { silent as noSound, wake as wakeSound } from './sound'
 import StepRibbon from './StepRibbon.vue'
-import { keepAwake } from './wakeLock'
 
 const { run } = defineProps<{ run: Run }>()
 const clocks = useClocks()
 const session = useSession()
 const show = useShow()
 const router = useRouter()
-const wake = keepAwake()
+/** over plain http most browsers cannot, and the page says so */
+const wake = useWakeLock()
+void wake.request('screen').catch(() => undefined)
 const { busy, problem, act } = useAction()
 
 const clock = computed(() => clocks.clockOf(run.id))
@@ -170,19 +172,12 @@ watch(
 const guard = (event: BeforeUnloadEvent) => {
   if (inside.value) event.preventDefault()
 }
-onMounted(() => {
-  document.addEventListener('keydown', onKey)
-  document.addEventListener('keyup', onKey)
-  document.addEventListener('click', letGo)
-  window.addEventListener('beforeunload', guard)
-})
+useEventListener(document, ['keydown', 'keyup'], onKey)
+useEventListener(document, 'click', letGo)
+useEventListener(window, 'beforeunload', guard)
 onBeforeUnmount(() => {
   benchHidden.value = false
-  document.removeEventListener('keydown', onKey)
-  document.removeEventListener('keyup', onKey)
-  document.removeEventListener('click', letGo)
-  window.removeEventListener('beforeunload', guard)
-  wake.release()
+  void wake.release()
 })
 onBeforeRouteLeave(() => {
   benchHidden.value = false
@@ -257,7 +252,7 @@ async function giveUp(): Promise<void> {
             {{ clocks.refused === 1 ? 'One line of the log was' : `${clocks.refused} lines of the log were` }} refused by the server.
           </p>
           <p v-if="silent">Silent until you touch the screen or press a key here.</p>
-          <p v-if="!wake.possible">This browser cannot keep the screen on: switch its sleep off.</p>
+          <p v-if="!wake.isSupported.value">This browser cannot keep the screen on: switch its sleep off.</p>
         </div>
       </div>
       <StepRibbon :plan="run.plan" :step="clock.phase === 'before' ? -1 : clock.step" :elapsed-s="clock.elapsedS" />

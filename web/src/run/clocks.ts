@@ -1,5 +1,6 @@
 import { inOrder, pauseMs, runClock, type RunClock, type RunEvent } from '@selvrin/core'
 import { api, type LiveEvent, type LiveRows, type Run } from '@selvrin/core/contract'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
@@ -124,12 +125,13 @@ export const useClocks = defineStore('clocks', () => {
     if (known ? now?.version !== known.version : now?.state === 'running') void load(id).catch(() => undefined)
   }
 
-  let ticking = 0
+  let began = false
   /** Starts the tick of what is shown; times are computed from stored starts, so a missed tick loses nothing. */
   function begin(): void {
-    if (ticking !== 0) return
-    ticking = window.setInterval(() => (time.value = now()), tickMs)
-    window.addEventListener('online', () => void send())
+    if (began) return
+    began = true
+    useIntervalFn(() => (time.value = now()), tickMs)
+    useEventListener(window, 'online', () => void send())
     onChange((event) => {
       if (event === 'all') void Promise.all([send(), loadRunning().catch(() => undefined)])
       else if (session.isTechnician) follow(event)

@@ -1,4 +1,5 @@
-import { onBeforeUnmount, onMounted, watch } from 'vue'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { onScopeDispose, watch } from 'vue'
 import { useSession } from '../session/store'
 import { useClocks } from './clocks'
 import { scheduleCues, silent, stopCues, wake } from './sound'
@@ -34,13 +35,7 @@ export function useCues(): void {
     renew,
   )
   const touch = () => void (wanted() && clocks.running.length > 0 && silent.value && wake())
-  const timer = window.setInterval(renew, renewMs)
-  onMounted(() => {
-    for (const type of ['pointerdown', 'keydown'] as const) window.addEventListener(type, touch)
-  })
-  onBeforeUnmount(() => {
-    for (const type of ['pointerdown', 'keydown'] as const) window.removeEventListener(type, touch)
-    clearInterval(timer)
-    for (const id of known) stopCues(id)
-  })
+  useIntervalFn(renew, renewMs)
+  useEventListener(window, ['pointerdown', 'keydown'], touch)
+  onScopeDispose(() => known.forEach(stopCues))
 }
