@@ -4,10 +4,12 @@ import { v7 as uuid } from 'uuid'
 import { onMounted, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import BodyField from '../fields/BodyField.vue'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
+import { useContractForm } from '../fields/useContractForm'
 import { useShow } from '../session/useShow'
 import { useShelves } from '../stores'
 import WaitFor from '../fields/WaitFor.vue'
@@ -17,26 +19,24 @@ defineEmits<{ close: [] }>()
 const show = useShow()
 const shelves = useShelves()
 onMounted(() => void shelves.load())
-const { busy, problem, act } = useAction()
+const { problem, act } = useAction()
 const editing = ref<Shelf | null>(null)
-const name = ref('')
-const celsius = ref<number | null>(null)
-
-function edit(shelf: Shelf | null): void {
+const form = useContractForm(api.shelf.add, {
+  begin: () => ({ id: editing.value?.id ?? uuid(), name: editing.value?.name ?? '', celsius: editing.value?.celsius ?? null }),
+  send: async (body) => {
+    const { id, ...facts } = body
+    const { value: shelf } = editing
+    const work = shelf
+      ? call(api.shelf.change, { params: { id }, body: { version: shelf.version, ...facts } })
+      : call(api.shelf.add, { body })
+    // one that someone else changed meanwhile is shown as it is now
+    await work.finally(() => shelves.load(true))
+    editing.value = null
+  },
+})
+function edit(shelf: Shelf): void {
   editing.value = shelf
-  name.value = shelf?.name ?? ''
-  celsius.value = shelf?.celsius ?? null
-}
-async function save(): Promise<void> {
-  const at = celsius.value
-  const { value: shelf } = editing
-  const good = await act(() =>
-    shelf
-      ? call(api.shelf.change, { params: { id: shelf.id }, body: { version: shelf.version, name: name.value, celsius: at } })
-      : call(api.shelf.add, { body: { id: uuid(), name: name.value, celsius: at } }),
-  )
-  if (good) edit(null)
-  await shelves.load(true)
+  form.again()
 }
 async function remove(shelf: Shelf): Promise<void> {
   await act(() => call(api.shelf.remove, { params: { id: shelf.id }, body: { version: shelf.version } }))
@@ -57,12 +57,16 @@ async function remove(shelf: Shelf): Promise<void> {
         <li v-if="shelves.loaded && shelves.rows.length === 0" class="py-3">None yet: bottles stand together until there is one.</li>
       </ul>
     </WaitFor>
-    <form class="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)_auto] items-start gap-4 max-sm:grid-cols-1" @submit.prevent="save">
-      <TextField v-model="name" :label="editing ? `${editing.name} is called` : 'A new shelf'" />
-      <QuantityField v-model="celsius" kind="temperature" label="How warm, if measured" />
-      <button class="button button-main mt-7" :disabled="busy">{{ editing ? 'Change it' : 'Add it' }}</button>
+    <form class="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)_auto] items-start gap-4 max-sm:grid-cols-1" @submit.prevent="form.submit()">
+      <BodyField v-slot="{ bind }" :of="form.fields" name="name">
+        <TextField v-bind="bind" :label="editing ? `${editing.name} is called` : 'A new shelf'" />
+      </BodyField>
+      <BodyField v-slot="{ bind }" :of="form.fields" name="celsius">
+        <QuantityField v-bind="bind" kind="temperature" label="How warm, if measured" />
+      </BodyField>
+      <button class="button button-main mt-7" :disabled="form.busy.value">{{ editing ? 'Change it' : 'Add it' }}</button>
     </form>
-    <ProblemLine :problem="problem" class="mt-3" />
+    <ProblemLine :problem="form.rest.value || problem" class="mt-3" />
     <button class="button mt-5" @click="$emit('close')">Done</button>
   </ModalPanel>
 </template>

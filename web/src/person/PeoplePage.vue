@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { api, type Person } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, onMounted, reactive, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import BodyField from '../fields/BodyField.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FindField from '../fields/FindField.vue'
 import { matches } from '../fields/matches'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
+import { useContractForm } from '../fields/useContractForm'
 import { showDate, showMonth } from '../marks/words'
 import { useSession } from '../session/store'
 import { usePeople } from '../stores'
@@ -17,7 +19,7 @@ import WaitFor from '../fields/WaitFor.vue'
 
 const session = useSession()
 const people = usePeople()
-const { busy, problem, field, act } = useAction()
+const { busy, problem, act } = useAction()
 onMounted(() => void people.load())
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 /** From so many on a list is searched. */
@@ -31,25 +33,21 @@ const chosen = ref<Person | null>(null)
 const code = ref<{ name: string; login: string; code: string; expiresAt: number } | null>(null)
 const inviting = ref(false)
 const erasing = ref(false)
-const invite = reactive({ id: uuid(), name: '', login: '', role: 'member' as 'member' | 'technician' | null })
 const roles = [
   { value: 'member' as const, name: 'Member', detail: 'sees the shelf and their own films' },
   { value: 'technician' as const, name: 'Technician', detail: 'may change the chemistry' },
 ]
 const person = computed(() => people.rows.find((one) => one.id === chosen.value?.id) ?? chosen.value)
 
-async function send(): Promise<void> {
-  const good = await act(async () => {
-    const answer = await call(api.person.invite, {
-      body: { id: invite.id, name: invite.name, login: invite.login, role: invite.role ?? 'member' },
-    })
+const invite = useContractForm(api.person.invite, {
+  begin: () => ({ id: uuid(), name: '', login: '', role: 'member' as const }),
+  send: async (body) => {
+    const answer = await call(api.person.invite, { body })
     code.value = { name: answer.person.name, login: answer.person.login, code: answer.code, expiresAt: answer.expiresAt }
-  })
-  if (!good) return
-  inviting.value = false
-  Object.assign(invite, { id: uuid(), name: '', login: '', role: 'member' })
-  await people.load(true)
-}
+    inviting.value = false
+    await people.load(true)
+  },
+})
 const change = (part: { role?: 'member' | 'technician'; active?: boolean }) =>
   act(() =>
     call(api.person.change, { params: { id: person.value?.id ?? '' }, body: { version: person.value?.version ?? 1, ...part } }),
@@ -90,7 +88,7 @@ async function erase(): Promise<void> {
   <div class="station max-w-4xl">
     <div class="mb-4 flex items-center gap-5">
       <h1 class="text-3xl font-bold">People</h1>
-      <button class="button button-main ml-auto" @click="((inviting = true), (problem = ''))">Invite someone</button>
+      <button class="button button-main ml-auto" @click="((inviting = true), invite.again())">Invite someone</button>
     </div>
     <WaitFor :of="[people]" what="the people">
       <FindField
@@ -121,17 +119,14 @@ async function erase(): Promise<void> {
     </WaitFor>
 
     <ModalPanel :open="inviting" title="Invite someone" @close="inviting = false">
-      <form class="space-y-4" @submit.prevent="send">
-        <TextField v-model="invite.name" label="Name" :problem="field === 'name' ? problem : ''" />
-        <TextField
-          v-model="invite.login"
-          label="Sign-in name"
-          hint="small letters and digits"
-          :problem="field === 'login' ? problem : ''"
-        />
-        <ChoiceField v-model="invite.role" label="Role" :choices="roles" />
-        <ProblemLine :problem="field === 'name' || field === 'login' ? '' : problem" />
-        <button class="button button-main" :disabled="busy">Make a one-time code</button>
+      <form class="space-y-4" novalidate @submit.prevent="invite.submit()">
+        <BodyField v-slot="{ bind }" :of="invite.fields" name="name"><TextField v-bind="bind" label="Name" /></BodyField>
+        <BodyField v-slot="{ bind }" :of="invite.fields" name="login">
+          <TextField v-bind="bind" label="Sign-in name" hint="small letters and digits" />
+        </BodyField>
+        <BodyField v-slot="{ bind }" :of="invite.fields" name="role"><ChoiceField v-bind="bind" label="Role" :choices="roles" /></BodyField>
+        <ProblemLine :problem="invite.rest.value" />
+        <button class="button button-main" :disabled="invite.busy.value">Make a one-time code</button>
       </form>
     </ModalPanel>
     <ModalPanel :open="code !== null" :title="`One-time code for ${code?.name ?? ''}`" @close="code = null">

@@ -5,11 +5,13 @@ import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import BodyField from '../fields/BodyField.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
+import { useContractForm } from '../fields/useContractForm'
 import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
@@ -34,40 +36,28 @@ const offsets = (one: Instrument) =>
     : one.points.map((point) => `${degrees(point.readC)} on it is ${degrees(point.trueC)}`).join(', ')
 const tested = (one: Instrument) => (one.testedAt === null ? '' : `, ${showDate(one.testedAt, zone.value)}`)
 
+/** a thermometer that is no device; a list has no choice without a name */
+const byEye = 'none'
 const kinds = [
   { value: 'thermometer' as const, name: 'Thermometer' },
   { value: 'lamp' as const, name: 'Lamp, or a screen in safelight' },
   { value: 'process' as const, name: 'Process with control strips' },
 ]
-const kind = ref<Instrument['kind'] | null>('thermometer')
-const name = ref('')
-const deviceId = ref<string | null>('none')
 const probes = computed(() => [
-  { value: 'none', name: 'read by eye' },
+  { value: byEye, name: 'read by eye' },
   ...devices.rows
     .filter((one) => one.kind === 'thermometer' && !instruments.rows.some((known) => known.deviceId === one.id))
     .map((one) => ({ value: one.id, name: one.name })),
 ])
-let newId = uuid()
-async function add(): Promise<void> {
-  const chosen = kind.value
-  if (chosen === null) return
-  const good = await act(() =>
-    call(api.proof.addInstrument, {
-      body: {
-        id: newId,
-        kind: chosen,
-        name: name.value,
-        deviceId: chosen === 'thermometer' && deviceId.value !== 'none' ? deviceId.value : null,
-      },
-    }),
-  )
-  if (!good) return
-  newId = uuid()
-  typing.kept()
-  name.value = ''
-  await instruments.load(true)
-}
+const adding = useContractForm(api.proof.addInstrument, {
+  begin: () => ({ id: uuid(), kind: 'thermometer' as const, name: '', deviceId: null }),
+  send: async (body) => {
+    await call(api.proof.addInstrument, { body: { ...body, deviceId: body.kind === 'thermometer' ? body.deviceId : null } })
+    typing.kept()
+    await instruments.load(true)
+  },
+})
+const kind = adding.form.useStore((state) => state.values.kind)
 
 const open = shallowRef<Instrument | null>(null)
 const ice = ref<number | null>(null)
@@ -155,13 +145,21 @@ async function keep(): Promise<void> {
           </section>
         </div>
       </WaitFor>
-      <form class="card space-y-3 self-start" @submit.prevent="add">
+      <form class="card space-y-3 self-start" @submit.prevent="adding.submit()">
         <h2 class="text-xl font-bold">Add one</h2>
-        <ChoiceField v-model="kind" label="What" :choices="kinds" />
-        <TextField v-model="name" label="Its name" />
-        <ChoiceField v-if="kind === 'thermometer' && probes.length > 1" v-model="deviceId" label="It is" :choices="probes" />
-        <ProblemLine v-if="!open" :problem="problem" />
-        <button class="button button-main" :disabled="busy">Add it</button>
+        <BodyField v-slot="{ bind }" :of="adding.fields" name="kind"><ChoiceField v-bind="bind" label="What" :choices="kinds" /></BodyField>
+        <BodyField v-slot="{ bind }" :of="adding.fields" name="name"><TextField v-bind="bind" label="Its name" /></BodyField>
+        <BodyField v-if="kind === 'thermometer' && probes.length > 1" v-slot="{ bind }" :of="adding.fields" name="deviceId">
+          <ChoiceField
+            :model-value="(bind.modelValue as string | null) ?? byEye"
+            label="It is"
+            :choices="probes"
+            :problem="bind.problem"
+            @update:model-value="(id) => bind['onUpdate:modelValue'](id === byEye ? null : id)"
+          />
+        </BodyField>
+        <ProblemLine :problem="adding.rest.value" />
+        <button class="button button-main" :disabled="adding.busy.value">Add it</button>
       </form>
     </div>
     <ModalPanel

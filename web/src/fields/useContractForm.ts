@@ -1,0 +1,63 @@
+import { schemaSentence, type Endpoint } from '@selvrin/core/contract'
+import { revalidateLogic, useForm } from '@tanstack/vue-form'
+import { computed, nextTick, type Component } from 'vue'
+import { config, type z } from 'zod'
+import { useAction } from '../api/useAction'
+
+// a rule says the contract's own sentence, whoever asks it
+config({ customError: schemaSentence })
+
+/** A body while it is typed: what is not there yet is null. */
+type Typed<T> = { [K in keyof T]: T[K] | null }
+type Body<E extends Endpoint> = z.input<E['body']>
+
+/** What a field of such a form needs of it. */
+export interface FieldsOf {
+  Field: Component
+  /** what the server has against that field */
+  refused: (name: string) => string
+}
+
+interface Asked<E extends Endpoint> {
+  /** what stands in it at first, and again when it was sent */
+  begin: () => Typed<Body<E>>
+  send: (body: z.output<E['body']>) => Promise<unknown>
+}
+
+/**
+ * A form of an endpoint's body. Its rules and their sentences are the contract's: what they refuse is said under its field and nothing is sent; once that was
+ * said, it is looked at again with every key. What the server refuses is said at the same place, or below where no field of the form is meant.
+ */
+export function useContractForm<E extends Endpoint>(endpoint: E, { begin, send }: Asked<E>) {
+  const { busy, problem, field, current, act } = useAction()
+  const form = useForm({
+    defaultValues: begin() as Record<string, unknown>,
+    validationLogic: revalidateLogic({ mode: 'submit', modeAfterSubmission: 'change' }),
+    validators: { onDynamic: endpoint.body as z.ZodType<unknown, Record<string, unknown>> },
+    onSubmit: async ({ value }) => {
+      if (await act(() => send(endpoint.body.parse(value) as z.output<E['body']>))) form.reset(begin() as Record<string, unknown>)
+    },
+    onSubmitInvalid: async ({ formApi }) => {
+      const refusedUnseen = Object.entries((formApi.state.errorMap.onDynamic ?? {}) as Record<string, { message: string }[]>).find(
+        ([name]) => !shown(name),
+      )
+      problem.value = refusedUnseen?.[1][0]?.message ?? ''
+      await nextTick()
+      if (typeof document !== 'undefined') document.querySelector<HTMLElement>('form [aria-invalid="true"]')?.focus()
+    },
+  })
+  const shown = (name: string): boolean => form.fieldInfo[name]?.instance != null
+  const refused = (name: string): string => (field.value === name ? problem.value : '')
+  /** What is said below all fields. */
+  const rest = computed(() => (field.value !== '' && shown(field.value) ? '' : problem.value))
+  const submit = async (): Promise<void> => {
+    problem.value = field.value = ''
+    await form.handleSubmit()
+  }
+  /** The form is opened anew: nothing of the last time stays. */
+  const again = (): void => {
+    problem.value = field.value = ''
+    form.reset(begin() as Record<string, unknown>)
+  }
+  return { form, fields: { Field: form.Field as Component, refused } satisfies FieldsOf, busy, problem, rest, current, submit, again }
+}
