@@ -191,6 +191,31 @@ async function scriptBytes(page: Page, look: () => Promise<void>): Promise<numbe
   return sizes.reduce((sum, size) => sum + size, 0)
 }
 
+test('a newer release is told, and loaded by going on, never over what is being typed', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/people')
+  await expect(page.getByRole('heading', { name: 'People' })).toBeVisible()
+  const loaded = () => page.evaluate(() => performance.timeOrigin)
+  const before = await loaded()
+  // a part of this release that is gone is how a tab left open learns of it at the latest
+  await page.evaluate(() => window.dispatchEvent(new Event('vite:preloadError')))
+  const notice = page.getByRole('complementary', { name: 'Newer release' })
+  await expect(notice).toContainText('A newer Selvrin is here.')
+  await page.getByRole('button', { name: 'Invite someone' }).click()
+  await page.getByLabel('Name', { exact: true }).fill('Perrin')
+  // what the contract refuses is said under its field, before anything is sent
+  await page.getByRole('button', { name: 'Make a one-time code' }).click()
+  await expect(page.getByLabel('Sign-in name')).toHaveAccessibleDescription(/letters|sign-in name/i)
+  await page.getByLabel('Sign-in name').press('Escape')
+  await page.getByRole('button', { name: /drop it/i }).click()
+  expect(await loaded()).toBe(before)
+  await page.getByRole('link', { name: /^Tanks/ }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await expect.poll(loaded).not.toBe(before)
+  expect(new URL(page.url()).pathname).toBe('/tanks')
+  await expect(notice).toBeHidden()
+})
+
 test('the Shelf’s own JavaScript is at most 160 kB, gzipped; with what is fetched ahead for each role it stays under 450 kB', async ({
   browser,
 }) => {

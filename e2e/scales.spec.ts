@@ -206,6 +206,20 @@ test('files: a chart of 10,000 lines is shown before it is written, can be dropp
   const saved = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save as JSON' }).click()
   expect((await saved).suggestedFilename()).toMatch(/^chart-.*\.json$/)
+
+  // on the wall only what is in sight is there, to the last of them, and its heads stay
+  await page.goto('/tanks/chart')
+  const wall = page.getByRole('region', { name: 'Wall chart' })
+  await expect(wall.getByRole('table')).toHaveAttribute('aria-rowcount', /^10\d{3}$/)
+  const inSight = wall.locator('tbody tr[data-index]')
+  expect(await inSight.count()).toBeLessThan(60)
+  await wall.evaluate((box) => (box.scrollTop = box.scrollHeight / 2))
+  await expect(inSight.filter({ hasText: /Film [45]\d{3}/ }).first()).toBeVisible()
+  await expect(wall.getByRole('columnheader', { name: 'Soft borax developer 1+1', exact: true })).toBeInViewport()
+  await wall.getByRole('button', { name: 'Film', exact: true }).click()
+  await wall.getByRole('button', { name: 'Film', exact: true }).click()
+  await wall.evaluate((box) => (box.scrollTop = 0))
+  await expect(inSight.first()).toContainText('Saltpan 50')
   await house.ask(`delete from chart_row where film like 'Film %'`)
 })
 

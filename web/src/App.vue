@@ -10,6 +10,7 @@ import LeavePanel from './room/LeavePanel.vue'
 import { useHeard } from './hand/useHeard'
 import { useScroll } from './room/useScroll'
 import RoomKeys from './room/RoomKeys.vue'
+import ReleaseNotice from './room/ReleaseNotice.vue'
 import RoomLine from './room/RoomLine.vue'
 import SafelightNotice from './room/SafelightNotice.vue'
 import { ownChemical } from '@selvrin/core/contract'
@@ -52,7 +53,10 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
   <div class="grid h-full grid-rows-[auto_auto_minmax(0,1fr)_auto] bg-ground text-ink">
     <RoomLine v-if="inside" />
     <div v-else />
-    <SafelightNotice />
+    <div>
+      <SafelightNotice />
+      <ReleaseNotice />
+    </div>
     <main ref="main" class="relative min-h-0 overflow-y-auto" tabindex="-1">
       <!-- another bottle or run is another page: nothing of the one before may come late into it -->
       <!-- the Shelf is what one comes back to: it stays drawn -->

@@ -6,6 +6,7 @@ import { useRoute } from 'vue-router'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FindField from '../fields/FindField.vue'
 import { matches } from '../fields/matches'
+import LongTable, { type LongColumn } from '../fields/LongTable.vue'
 import ModalPanel from '../fields/ModalPanel.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import { useKept } from '../hand/useKept'
@@ -14,7 +15,7 @@ import { useShow } from '../session/useShow'
 import { useChart, useFormulas } from '../stores'
 import CellPanel from './CellPanel.vue'
 import ChartRowForm from './ChartRowForm.vue'
-import { wallOf, type Cell } from './wall'
+import { wallOf, type Cell, type Wall } from './wall'
 
 /** The darkroom's own wall chart: film by developer, every time at one temperature; behind each the rows it comes from. */
 const show = useShow()
@@ -38,9 +39,23 @@ const shown = computed(() =>
       (developer.value === 'all' || row.formulaId === developer.value),
   ),
 )
-/** most films on the page at once; the rest is found by its letters */
-const most = ref(60)
 const wall = computed(() => wallOf(shown.value, formulas.rows, celsius.value ?? 20))
+/** s of the quickest set of times in a column: what its films are put in order by */
+const quickest = (film: Wall['films'][number], key: string): number | null =>
+  (film.cells.get(key) ?? []).reduce<number | null>(
+    (least, { seconds }) => (seconds === null ? least : Math.min(seconds, least ?? seconds)),
+    null,
+  )
+const columns = computed((): LongColumn<Wall['films'][number]>[] => [
+  { id: 'film', name: 'Film', by: (film) => `${film.film} ${String(film.ei).padStart(6, '0')}`, stays: true, class: 'min-w-36 max-w-52' },
+  ...wall.value.columns.map(({ key, name, parts }) => ({
+    id: key,
+    name,
+    below: parts,
+    by: (film: Wall['films'][number]) => quickest(film, key),
+    class: 'max-w-44 min-w-28',
+  })),
+])
 const wrong = computed(
   () => wall.value.films.flatMap(({ cells }) => [...cells.values()].flat()).filter((cell) => cell.findings.length > 0).length,
 )
@@ -84,42 +99,34 @@ const print = () => window.print()
         <RouterLink to="/starter" class="link inline-flex min-h-11 items-center">starter set</RouterLink>.
       </p>
       <p v-else-if="wall.films.length === 0" class="text-xl">No film like that is charted.</p>
-      <div v-else class="overflow-x-auto">
-        <table class="wall w-full border-collapse text-left">
-          <thead>
-            <tr class="border-b-2 border-ink align-bottom">
-              <th scope="col" class="sticky left-0 z-10 min-w-36 bg-ground py-2 pr-3">Film</th>
-              <th v-for="column in wall.columns" :key="column.key" scope="col" class="max-w-44 min-w-28 px-2 py-2 font-semibold">
-                {{ column.name }}<span class="block font-mono">{{ column.parts }}</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="film in wall.films.slice(0, most)" :key="`${film.film} ${film.ei}`" class="border-b border-line">
-              <th scope="row" class="sticky left-0 z-10 max-w-52 bg-ground py-1 pr-3 break-words">
-                <span class="text-lg">{{ film.film }}</span> <span class="block font-normal text-quiet">EI {{ film.ei }}</span>
-              </th>
-              <td v-for="column in wall.columns" :key="column.key" class="px-2 py-1">
-                <button
-                  v-for="one in film.cells.get(column.key) ?? []"
-                  :key="one.key"
-                  type="button"
-                  class="block min-h-11 w-full cursor-pointer text-left underline-offset-4 hover:underline"
-                  @click="open = one.key"
-                >
-                  <b v-if="one.seconds !== null" class="font-mono text-2xl">{{ showTime(one.seconds) }}</b>
-                  <span v-else class="text-quiet">out of reach</span>
-                  <span class="block text-sm"><b v-if="one.findings.length > 0" aria-hidden="true">▲ </b>{{ cellWords(one) }}</span
-                  ><span class="sr-only">{{ film.film }}, EI {{ film.ei }}, {{ column.name }} {{ column.parts }}</span>
-                </button>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-        <button v-if="wall.films.length > most" class="no-print button mt-4" @click="most += 60">
-          Show {{ Math.min(60, wall.films.length - most) }} more of {{ wall.films.length }}
-        </button>
-      </div>
+      <LongTable
+        v-else
+        class="wall"
+        label="Wall chart"
+        :rows="wall.films"
+        :columns="columns"
+        :row-key="(film) => `${film.film} ${film.ei}`"
+      >
+        <template #cell="{ row: film, column }">
+          <template v-if="column.stays">
+            <span class="text-lg">{{ film.film }}</span> <span class="block font-normal text-quiet">EI {{ film.ei }}</span>
+          </template>
+          <template v-else>
+            <button
+              v-for="one in film.cells.get(column.id) ?? []"
+              :key="one.key"
+              type="button"
+              class="block min-h-11 w-full cursor-pointer text-left underline-offset-4 hover:underline"
+              @click="open = one.key"
+            >
+              <b v-if="one.seconds !== null" class="font-mono text-2xl">{{ showTime(one.seconds) }}</b>
+              <span v-else class="text-quiet">out of reach</span>
+              <span class="block text-sm"><b v-if="one.findings.length > 0" aria-hidden="true">▲ </b>{{ cellWords(one) }}</span
+              ><span class="sr-only">{{ film.film }}, EI {{ film.ei }}, {{ column.name }} {{ column.below }}</span>
+            </button>
+          </template>
+        </template>
+      </LongTable>
       <p class="mt-3 text-quiet">
         At {{ show.temperature(celsius ?? 20) }}. A time that is worked out lies between charted ones, or follows the developer’s own rule.
       </p>
