@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { showTime, type PlanStep, type RunClock } from '@selvrin/core'
+import type { Run } from '@selvrin/core/contract'
+import { computed } from 'vue'
+import { useShow } from '../session/useShow'
+import { useClocks } from './clocks'
+
+/** What is to be known beside the time: what was asked twice, held, measured, kept, or cannot be. */
+const { run, clock, step, next, asking, silent, staysOn } = defineProps<{
+  run: Run
+  clock: RunClock
+  step: PlanStep
+  next: PlanStep | undefined
+  asking: boolean
+  silent: boolean
+  /** the browser can keep the screen on */
+  staysOn: boolean
+}>()
+const clocks = useClocks()
+const show = useShow()
+const moved = computed(() => {
+  const found = clock.times.at(-1)?.moved
+  return found && Math.abs(found.byS) >= 1 ? found : null
+})
+const lastMeasured = computed(() => (clocks.events.get(run.id) ?? []).findLast((event) => event.kind === 'temperature')?.celsius)
+</script>
+
+<template>
+  <p v-if="asking" class="font-bold" role="alert">{{ showTime(clock.remainingS) }} to go. Press Space again to end {{ step.name }} now.</p>
+  <p v-else-if="clock.holding && clock.phase === 'running'" class="font-bold">Held: the film stays in at the end of this step.</p>
+  <p v-else-if="clock.getReady && next" class="font-bold">Get ready: {{ next.name }}.</p>
+  <p v-if="moved" class="font-bold" role="status">
+    {{ show.temperature(moved.celsius) }} instead of {{ show.temperature(run.plan.temperatureC) }}: by the chart {{ step.name }} ends
+    {{ showTime(Math.abs(moved.byS)) }} {{ moved.byS < 0 ? 'earlier' : 'later' }}.
+  </p>
+  <p v-else-if="lastMeasured !== undefined">
+    Measured {{ show.temperature(lastMeasured) }}, planned {{ show.temperature(step.temperatureC) }}.
+  </p>
+  <p v-if="clocks.waiting > 0" role="status">
+    {{ clocks.waiting === 1 ? 'One line of the log waits' : `${clocks.waiting} lines of the log wait` }} for the server; the clock goes on.
+  </p>
+  <p v-if="clocks.keepsNothing" class="font-bold" role="status">
+    This device keeps nothing: its storage is blocked or full. Do not reload until every line is with the server.
+  </p>
+  <p v-if="clocks.refused > 0" role="status">
+    {{ clocks.refused === 1 ? 'One line of the log was' : `${clocks.refused} lines of the log were` }} refused by the server.
+  </p>
+  <p v-if="silent">Silent until you touch the screen or press a key here.</p>
+  <p v-if="!staysOn">This browser cannot keep the screen on: switch its sleep off.</p>
+</template>

@@ -1,0 +1,48 @@
+import type { PlanStep, RunClock } from '@selvrin/core'
+import { afterWords, bigTime, cueWords, describedStep } from './clockWords'
+
+const step = (name: string, more: object = {}) =>
+  ({ name, seconds: 630, waits: false, bath: 'fixer', bottle: undefined, ...more }) as unknown as PlanStep
+const clock = (more: object) =>
+  ({ phase: 'running', remainingS: 100, holding: false, cue: null, next: null, times: [], ...more }) as unknown as RunClock
+const develop = step('Develop')
+const stop = step('Stop')
+
+test('before the first pour the whole step stands there, and what is poured', () => {
+  const before = clock({ phase: 'before' })
+  expect([bigTime(before, develop), cueWords(before, develop)]).toEqual(['10:30', 'Pour in: Develop'])
+  expect(afterWords(before, develop, develop)).toContain('Press Space as the pour begins')
+})
+
+test('what is left is never less than it is, and beyond the end it counts on', () => {
+  expect(bigTime(clock({ remainingS: 60.2 }), develop)).toBe('1:01')
+  expect(bigTime(clock({ remainingS: 0.4 }), develop)).toBe('0:01')
+  expect(bigTime(clock({ remainingS: 0 }), develop)).toBe('+0:00')
+  expect(bigTime(clock({ phase: 'over', remainingS: -75 }), develop)).toBe('+1:15')
+})
+
+test('the end of a step says whether it is held, and what goes in when the hands are ready', () => {
+  expect(cueWords(clock({ phase: 'over' }), develop)).toBe('Time is up')
+  expect(cueWords(clock({ phase: 'over', holding: true }), develop)).toBe('Held')
+  expect(afterWords(clock({ phase: 'over' }), develop, stop)).toBe('Pour Stop when you are ready, and press Space.')
+  expect(afterWords(clock({ phase: 'over' }), develop, undefined)).toBe('Press Space when it is out.')
+})
+
+test('a cue lasts until a time of the step as it is now planned, and says what the next one is', () => {
+  const agitating = clock({ cue: { word: 'Invert', untilS: 580 }, next: { word: 'Rest' }, times: [{ plannedS: 600 }] })
+  expect([cueWords(agitating, develop), afterWords(agitating, develop, stop)]).toEqual(['Invert', 'until 0:20, then rest'])
+  // without a time of its own the plan's counts
+  expect(afterWords(clock({ cue: { word: 'Invert', untilS: 600 }, next: { word: 'Rest' } }), develop, stop)).toBe('until 0:30, then rest')
+})
+
+test('what follows goes in at once, or waits where it may', () => {
+  expect(afterWords(clock({}), develop, stop)).toBe('then Stop goes in at once')
+  expect(afterWords(clock({}), step('Wash', { waits: true }), stop)).toBe('then Stop is ready')
+  expect(afterWords(clock({}), step('Wash'), undefined)).toBe('then out')
+})
+
+test('a step is named by its bottle and how it is thinned', () => {
+  expect(describedStep(step('Fix', { bottle: { label: 'F2', parts: [1] } }))).toBe('F2')
+  expect(describedStep(step('Develop', { bottle: { label: 'D1', parts: [1, 1] } }))).toBe('D1, 1+1')
+  expect([describedStep(step('Wash', { bath: 'water' })), describedStep(undefined)]).toEqual(['water', ''])
+})
