@@ -1,38 +1,28 @@
 <script setup lang="ts">
-import { exchangeKinds, writeFile, type ExchangeKind, type Present, type Understood } from '@selvrin/core'
-import type { Bottle, ImportRow } from '@selvrin/core/contract'
-import { proxy, wrap } from 'comlink'
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
+import { exchangeKinds, writeFile, type ExchangeKind } from '@selvrin/core'
+import { computed, ref, useTemplateRef } from 'vue'
 import { useRoute } from 'vue-router'
-import { catalogue } from '../chemical/chemistry'
 import { useAction } from '../api/useAction'
 import { now } from '../clock'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
-import { useChart, useFormulas, useJars, useShelves, useVessels } from '../stores'
-import { everyBottle, everyLine, everyTest } from './everything'
+import { download } from '../hand/download'
 import ProgressBar from './ProgressBar.vue'
-import type { ExchangeReading } from './understand.worker'
 import UnderstoodList from './UnderstoodList.vue'
-import { useImport, type Progress } from './useImport'
+import { useImport } from './useImport'
+import { usePresent } from './usePresent'
+import { useReading } from './useReading'
 
 /** Formulas, jars and the chart, out to a file and in from one: what would be written is shown line by line first. */
 const route = useRoute()
-const formulas = useFormulas()
-const jars = useJars()
-const chart = useChart()
 const { busy, problem, field, act } = useAction()
-/** retired ones as well: a file holds all */
-const bottles = shallowRef<Bottle[]>([])
-const shelves = useShelves()
-const vessels = useVessels()
-const load = (fresh = false) =>
-  Promise.all([
-    ...[formulas, jars, chart, shelves, vessels].map((list) => list.load(fresh)),
-    fresh || bottles.value.length === 0 ? everyBottle().then((rows) => (bottles.value = rows)) : undefined,
-  ])
-onMounted(() => void load().catch(() => undefined))
+const { load, present, counts, whole } = usePresent()
+const file = useReading()
+const { fileName, lines, grave, wrong, rows, why } = file
+const sending = useImport()
+const progress = computed(() => file.progress.value ?? sending.progress.value)
+const written = ref<number | null>(null)
 
 const asked = route.query.kind
 const kind = ref<ExchangeKind | null>(exchangeKinds.find((one) => one === asked) ?? 'formulas')
@@ -47,92 +37,35 @@ const names: Record<ExchangeKind, string> = {
   tests: 'Tests of the bottles',
 }
 const kinds = exchangeKinds.map((value) => ({ value, name: names[value] }))
-const counts = computed((): Partial<Record<ExchangeKind, number>> => ({
-  formulas: formulas.rows.length,
-  jars: jars.rows.length,
-  chart: chart.rows.length,
-  bottles: bottles.value.length,
-  shelves: shelves.rows.length,
-  tanks: vessels.rows.length,
-}))
-const present = (): Present => ({
-  formulas: formulas.rows,
-  jars: jars.rows,
-  chart: chart.rows,
-  bottles: bottles.value,
-  shelves: shelves.rows,
-  tanks: vessels.rows,
-})
 
 async function save(format: 'json' | 'csv'): Promise<void> {
-  if (kind.value === null) return
-  const all = present()
-  const good = await act(async () => {
-    await load(true)
-    Object.assign(all, present())
-    const told = (done: number) => (reading.value = { words: 'Fetching', done, of: done })
-    if (kind.value === 'ledger') all.ledger = await everyLine(told)
-    if (kind.value === 'tests') all.tests = await everyTest(told)
+  const wanted = kind.value
+  if (wanted === null) return
+  await act(async () => {
+    const all = await whole(wanted, (done) => (file.progress.value = { words: 'Fetching', done, of: done }))
+    const name = `${wanted}-${new Date(now()).toISOString().slice(0, 10)}.${format}`
+    download(name, writeFile(wanted, format, all), format === 'json' ? 'application/json' : 'text/csv')
   })
-  reading.value = null
-  if (!good) return
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(
-    new Blob([writeFile(kind.value, format, all)], { type: format === 'json' ? 'application/json' : 'text/csv' }),
-  )
-  link.download = `${kind.value}-${new Date(now()).toISOString().slice(0, 10)}.${format}`
-  link.click()
-  URL.revokeObjectURL(link.href)
+  file.stop()
 }
-
-const input = useTemplateRef<HTMLInputElement>('input')
-const fileName = ref('')
-const lines = shallowRef<Understood[]>([])
-const reading = ref<Progress | null>(null)
-const sending = useImport()
-const progress = computed(() => reading.value ?? sending.progress.value)
-const written = ref<number | null>(null)
-let worker: Worker | undefined
-/** why what has grave findings is written all the same: one reason for all of the file */
-const why = ref('')
-const grave = computed(() => lines.value.filter((line) => line.row && line.grave).length)
-const rows = computed(() =>
-  lines.value.flatMap((line): ImportRow[] => {
-    if (!line.row) return []
-    return [line.row.kind === 'formulas' && line.grave && why.value.trim() !== '' ? { ...line.row, overrule: why.value.trim() } : line.row]
-  }),
-)
-const wrong = computed(() => lines.value.filter((line) => line.state === 'wrong').length)
-
 function forget(): void {
-  why.value = ''
-  lines.value = []
-  fileName.value = ''
+  file.forget()
   written.value = null
   problem.value = ''
 }
+const input = useTemplateRef<HTMLInputElement>('input')
 async function read(): Promise<void> {
-  const file = input.value?.files?.[0]
+  const chosen = input.value?.files?.[0]
   const wanted = kind.value
-  if (!file || wanted === null) return
+  if (!chosen || wanted === null) return
   forget()
-  fileName.value = file.name
   await act(async () => {
-    reading.value = { words: 'Reading', done: 0, of: 1 }
-    await load(true)
-    worker = new Worker(new URL('./understand.worker.ts', import.meta.url), { type: 'module' })
-    try {
-      const remote = wrap<ExchangeReading>(worker)
-      const told = proxy((done: number, of: number) => (reading.value = { words: 'Reading', done, of }))
-      const plain = JSON.parse(JSON.stringify(present())) as ReturnType<typeof present>
-      const answer = await remote.understand(wanted, await file.text(), plain, catalogue(), told as never)
-      if ('problem' in answer) throw new Error(answer.problem)
-      lines.value = answer.lines
-      if (answer.lines.length === 0) throw new Error('The file has no lines.')
-    } finally {
-      worker?.terminate()
-      reading.value = null
-    }
+    file.progress.value = { words: 'Reading', done: 0, of: 1 }
+    await load(true).catch((error: unknown) => {
+      file.stop()
+      throw error
+    })
+    await file.read(chosen, wanted, present())
   })
   if (input.value) input.value.value = ''
 }
@@ -147,12 +80,10 @@ async function apply(): Promise<void> {
 }
 function stop(): void {
   if (sending.stop()) return
-  worker?.terminate()
-  reading.value = null
+  file.stop()
   busy.value = false
   forget()
 }
-onBeforeUnmount(() => worker?.terminate())
 </script>
 
 <template>

@@ -12,6 +12,7 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { useContractForm } from '../fields/useContractForm'
+import { download } from '../hand/download'
 import { showDate, showMonth } from '../marks/words'
 import { useSession } from '../session/store'
 import { usePeople } from '../stores'
@@ -66,11 +67,7 @@ const signOut = () =>
 async function takeOut(): Promise<void> {
   await act(async () => {
     const data = await call(api.person.exportData, { params: { id: person.value?.id ?? '' } })
-    const link = document.createElement('a')
-    link.href = URL.createObjectURL(new Blob([JSON.stringify(data, null, 2)], { type: 'application/json' }))
-    link.download = `${person.value?.login ?? 'person'}.json`
-    link.click()
-    URL.revokeObjectURL(link.href)
+    download(`${person.value?.login ?? 'person'}.json`, JSON.stringify(data, null, 2), 'application/json')
   })
 }
 async function erase(): Promise<void> {
