@@ -20,8 +20,9 @@ export async function lockBottles(db: Database, ids: string[]): Promise<void> {
 /** A line as it is written; lines of one `groupId` were written together and are taken back together. */
 export type NewEntry = Omit<CreationAttributes<Row<'BottleEntry'>>, 'byPerson'> & { by: string }
 
-export const writeEntries = async (db: Database, lines: NewEntry[]): Promise<void> => {
-  if (lines.length > 0) await insertLines(db, lines)
+/** Lines as they happen now; `past` for those that are brought in with the time they have. */
+export const writeEntries = async (db: Database, lines: NewEntry[], { past = false } = {}): Promise<void> => {
+  if (lines.length > 0) await insertLines(db, lines, past)
 }
 export const writeEntry = (db: Database, line: NewEntry): Promise<void> => writeEntries(db, [line])
 

@@ -162,18 +162,18 @@ export const lockRows = (db: Database, ids: string[]): Promise<{ id: string }[]>
 
 /**
  * Writes lines into ledgers, in their order. What waited for its bottle while others wrote comes after their lines: a line before them would have the whole ledger
- * reckoned anew. SQL because every act on a bottle ends with it: one round and one plan, however many lines.
+ * reckoned anew. What is written of the `past` stays where it was. SQL because every act on a bottle ends with it: one round and one plan, however many lines.
  */
-export const insertLines = (db: Database, lines: object[]): Promise<void> =>
+export const insertLines = (db: Database, lines: object[], past: boolean): Promise<void> =>
   db.write(
     `insert into bottle_entry (id, bottle_id, kind, at, by_person, ml, throughput, water_in_ml, run_id, step, reverses, note, celsius, container, brings, two_bath, test,
        other_bottle_id, proof_id, group_id)
      select id, "bottleId", kind,
-       greatest(to_timestamp(at / 1000.0), (select last.at from bottle_entry last where last.bottle_id = asked."bottleId" and last.at < to_timestamp(asked.at / 1000.0) + interval '1 minute' order by last.at desc limit 1)),
+       greatest(to_timestamp(at / 1000.0), (select last.at from bottle_entry last where not $past::boolean and last.bottle_id = asked."bottleId" and last.at < to_timestamp(asked.at / 1000.0) + interval '1 minute' order by last.at desc limit 1)),
        by, ml, coalesce(throughput, '[]'), coalesce("waterInMl", 0), "runId", step, reverses,
        coalesce(note, ''), celsius, container, nullif(brings, 'null'), nullif("twoBath", 'null'), nullif(test, 'null'), "otherBottleId", "proofId", "groupId"
      from rows from (jsonb_to_recordset($lines::jsonb) as (id uuid, "bottleId" uuid, kind text, at float8, by uuid, ml numeric, throughput jsonb,
        "waterInMl" numeric, "runId" uuid, step int, reverses uuid, note text, celsius numeric, container text, brings jsonb, "twoBath" jsonb, test jsonb, "otherBottleId" uuid,
        "proofId" uuid, "groupId" uuid)) with ordinality asked order by ordinality`,
-    { lines: JSON.stringify(lines) },
+    { lines: JSON.stringify(lines), past },
   )

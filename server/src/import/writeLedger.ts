@@ -2,7 +2,7 @@ import { testMarkOf, markOf, type Reading, type TestKind, type TestMark } from '
 import type { CreationAttributes } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { nextLabel } from '../bottle/labels'
-import { lockBottles, writeEntry } from '../bottle/ledger'
+import { lockBottles, writeEntries } from '../bottle/ledger'
 import { bottleById } from '../bottle/rows'
 import { notFound, Refusal } from '../house/refusal'
 import { newLabelCodes } from '../label/codes'
@@ -118,7 +118,8 @@ export async function writeTests({ db, by }: Write, rows: Rows<'tests'>): Promis
     const facts = { id, kind, bottleId, batchId: bottle.batchId, fresh, reading, judgement, rollsPerL: bottle.state.rollsPerL, note }
     await db.Proof.create({ ...facts, at, byPerson: by }, { returning: false })
     const test = testMarkOf(kind, reading, judgement, from, { at, zone })
-    await writeEntry(db, { id: uuid(), bottleId, kind: 'test', at, by, ml: 0, proofId: id, note: judgement.reason, test })
+    const line = { id: uuid(), bottleId, kind: 'test' as const, at, by, ml: 0, proofId: id, note: judgement.reason, test }
+    await writeEntries(db, [line], { past: true })
   }
   return wanted.length
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Understood } from '@selvrin/core'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
+import PressOne from '../fields/PressOne.vue'
 import { useShow } from '../session/useShow'
 
 const show = useShow()
@@ -10,31 +11,21 @@ const words = { new: 'New', changed: 'Changes', same: 'The same', wrong: 'Wrong'
 type State = keyof typeof words
 const states: State[] = ['wrong', 'changed', 'new', 'same']
 const count = (state: State) => lines.filter((line) => line.state === state).length
-const only = ref<State | null>(null)
+const only = ref<State | 'all' | null>('all')
+const choices = computed(() => [
+  { value: 'all' as const, name: `All ${lines.length}` },
+  ...states.filter((state) => count(state) > 0).map((value) => ({ value, name: `${words[value]} ${count(value)}` })),
+])
+watch(only, () => (more.value = 1))
 const many = 200
 const more = ref(1)
-const matching = computed(() => lines.filter((line) => only.value === null || line.state === only.value))
+const matching = computed(() => lines.filter((line) => only.value === 'all' || line.state === only.value))
 const shown = computed(() => matching.value.slice(0, many * more.value))
 </script>
 
 <template>
   <div>
-    <div class="mb-3 flex flex-wrap gap-2">
-      <button class="button button-small" :class="only === null ? 'button-main' : ''" :aria-pressed="only === null" @click="only = null">
-        All {{ lines.length }}
-      </button>
-      <template v-for="state in states" :key="state">
-        <button
-          v-if="count(state) > 0"
-          class="button button-small"
-          :class="only === state ? 'button-main' : ''"
-          :aria-pressed="only === state"
-          @click="((only = state), (more = 1))"
-        >
-          {{ words[state] }} {{ count(state) }}
-        </button>
-      </template>
-    </div>
+    <PressOne v-model="only" class="mb-3" label="Lines to see" :choices="choices" />
     <ol>
       <li v-for="line in shown" :key="line.line" class="grid grid-cols-[4.5rem_6rem_minmax(0,1fr)] gap-3 border-b border-line py-2">
         <span class="text-quiet">line {{ line.line }}</span>

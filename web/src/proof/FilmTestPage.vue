@@ -8,11 +8,11 @@ import { call } from '../api/call'
 import { usePaged } from '../api/usePaged'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
+import PressOne from '../fields/PressOne.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
 import GuideSteps from './GuideSteps.vue'
-import LookChoice from './LookChoice.vue'
 import TestHead from './TestHead.vue'
 import VerdictPanel from './VerdictPanel.vue'
 import { useTyped } from '../hand/typed'
@@ -65,7 +65,7 @@ async function write(): Promise<void> {
       <div v-else class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-10 max-lg:grid-cols-1">
         <form v-if="phase === 'reading'" class="space-y-5" @submit.prevent="write">
           <ChoiceField v-model="rollId" label="Which film" :choices="choices" />
-          <LookChoice v-model="look" :guide="guide" />
+          <PressOne v-model="look" label="What is seen" :choices="guide.looks" large />
           <ProblemLine :problem="problem" />
           <button class="button button-main" :disabled="busy || look === null || rollId === null">Write it down</button>
         </form>

@@ -11,6 +11,7 @@ import { useAction } from '../api/useAction'
 import RetirePanel from '../bottle/RetirePanel.vue'
 import { useBench } from '../device/readings'
 import ChoiceField from '../fields/ChoiceField.vue'
+import PressOne from '../fields/PressOne.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import SpokenLine from '../fields/SpokenLine.vue'
 import SwitchField from '../fields/SwitchField.vue'
@@ -19,7 +20,6 @@ import BathMark from '../marks/BathMark.vue'
 import { useSession } from '../session/store'
 import AfterTest from './AfterTest.vue'
 import GuideSteps from './GuideSteps.vue'
-import LookChoice from './LookChoice.vue'
 import MeasuredTemperature from './MeasuredTemperature.vue'
 import { showReading } from './readings'
 import TestHead from './TestHead.vue'
@@ -181,7 +181,7 @@ function again(): void {
         @submit.prevent="write"
       >
         <div class="space-y-5" :class="kind === 'scrap-density' ? 'col-span-2 max-lg:col-span-1' : ''">
-          <LookChoice v-if="guide.looks.length > 0" v-model="look" :guide="guide" clearable />
+          <PressOne v-if="guide.looks.length > 0" v-model="look" label="What is seen" :choices="guide.looks" clearable large />
           <PhotoReading v-if="kind === 'scrap-density' && look === null" v-model:working="measuring" @read="fromPhoto" />
           <div v-if="form && look === null" class="grid grid-cols-2 items-start gap-4 max-sm:grid-cols-1">
             <TextField

@@ -4,6 +4,7 @@ import { api, type Roll } from '@selvrin/core/contract'
 import { computed, ref, watch } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import PressOne from '../fields/PressOne.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { showMoment } from '../marks/words'
@@ -41,8 +42,9 @@ async function clear(markId: string): Promise<void> {
   what.value = ''
   typing.kept()
 }
-const results = ['thin', 'right', 'dense'] as const
-const contrasts = ['flat', 'right', 'hard'] as const
+const named = <T extends string>(...words: T[]) => words.map((value) => ({ value, name: value }))
+const results = named('thin', 'right', 'dense')
+const contrasts = named('flat', 'right', 'hard')
 async function keep(): Promise<void> {
   const good = await act(async () => {
     base.value = await call(api.run.judge, {
@@ -79,37 +81,13 @@ async function keep(): Promise<void> {
       </form>
     </div>
     <form class="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3" @submit.prevent="keep">
-      <div role="group" aria-label="Density">
+      <div>
         <p class="font-semibold">Negatives came out</p>
-        <div class="flex gap-1">
-          <button
-            v-for="one in results"
-            :key="one"
-            type="button"
-            class="button button-small"
-            :class="result === one ? 'button-main' : ''"
-            :aria-pressed="result === one"
-            @click="result = result === one ? null : one"
-          >
-            {{ one }}
-          </button>
-        </div>
+        <PressOne v-model="result" label="Density" :choices="results" clearable />
       </div>
-      <div role="group" aria-label="Contrast">
+      <div>
         <p class="font-semibold">and</p>
-        <div class="flex gap-1">
-          <button
-            v-for="one in contrasts"
-            :key="one"
-            type="button"
-            class="button button-small"
-            :class="contrast === one ? 'button-main' : ''"
-            :aria-pressed="contrast === one"
-            @click="contrast = contrast === one ? null : one"
-          >
-            {{ one }}
-          </button>
-        </div>
+        <PressOne v-model="contrast" label="Contrast" :choices="contrasts" clearable />
       </div>
       <div class="min-w-52 flex-1"><TextField v-model="note" label="Marks, notes" /></div>
       <button class="button button-small min-h-12" :disabled="busy || !changed">Keep</button>
