@@ -42,6 +42,11 @@ export interface TestHouse {
 }
 
 let made = 0
+/** Houses that stand open: one that a failing test leaves behind would keep the whole run from ending. */
+const open = new Set<() => Promise<void>>()
+afterAll(async () => {
+  await Promise.all([...open].map((close) => close()))
+})
 
 /** An empty database of its own on the tests' PostgreSQL. */
 export async function newDatabase(): Promise<string> {
@@ -114,6 +119,14 @@ export async function testHouse(kind: Kind = 'demo', at?: string, options: Optio
     }
     return { cookie, send, sendFile, call }
   }
+  const closeHouse = async (): Promise<void> => {
+    if (!open.delete(closeHouse)) return
+    server.closeAllConnections()
+    await new Promise((resolve) => server.close(resolve))
+    await close()
+    await db.close()
+  }
+  open.add(closeHouse)
   return {
     db,
     url,
@@ -129,11 +142,6 @@ export async function testHouse(kind: Kind = 'demo', at?: string, options: Optio
       if (status !== 200) throw new Error(`${login} cannot sign in: ${status}`)
       return caller((headers.get('set-cookie') ?? '').split(';')[0] ?? '')
     },
-    close: async () => {
-      server.closeAllConnections()
-      await new Promise((resolve) => server.close(resolve))
-      await close()
-      await db.close()
-    },
+    close: closeHouse,
   }
 }
