@@ -216,6 +216,13 @@ test('files: a chart of 10,000 lines is shown before it is written, can be dropp
   await wall.evaluate((box) => (box.scrollTop = box.scrollHeight / 2))
   await expect(inSight.filter({ hasText: /Film [45]\d{3}/ }).first()).toBeVisible()
   await expect(wall.getByRole('columnheader', { name: 'Soft borax developer 1+1', exact: true })).toBeInViewport()
+  // on paper all of them are there
+  await page.evaluate(() =>
+    Object.assign(window, { print: () => (document.title = String(document.querySelectorAll('tbody tr[data-index]').length)) }),
+  )
+  await page.getByRole('button', { name: 'Print it' }).click()
+  await expect.poll(() => page.title().then(Number)).toBeGreaterThan(10_000)
+  await expect.poll(() => inSight.count()).toBeLessThan(60)
   await wall.getByRole('button', { name: 'Film', exact: true }).click()
   await wall.getByRole('button', { name: 'Film', exact: true }).click()
   await wall.evaluate((box) => (box.scrollTop = 0))

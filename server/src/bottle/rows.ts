@@ -163,8 +163,11 @@ async function heldOne(db: Database, id: string, now: number): Promise<Held> {
 /** Locked bottles as they are held, in the order asked for: nothing about them changes until the end of the transaction but by its own lines. */
 export async function openBottles(db: Database, ids: string[], now: number): Promise<Held[]> {
   // said in one piece: the look comes after the lock all the same
-  const [, found] = await Promise.all([lockAll(db, ids), heldById(db, ids, now)])
-  const open = new Map(found.map((one) => [one.row.id, one]))
+  const [locked, found] = await Promise.allSettled([lockAll(db, ids), heldById(db, ids, now)])
+  // neither goes on once the transaction is over
+  if (locked.status === 'rejected') throw locked.reason
+  if (found.status === 'rejected') throw found.reason
+  const open = new Map(found.value.map((one) => [one.row.id, one]))
   for (const { row } of open.values()) if (row.tail.length > mostTail) await moveUp(db, row)
   return ids.map((id) => {
     const one = open.get(id)

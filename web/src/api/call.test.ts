@@ -104,3 +104,11 @@ test('what nobody waits for any more ends at once, and is no lost connection', a
   await expect(call(api.bottle.list, { signal: wanted.signal })).rejects.toMatchObject({ name: 'AbortError' })
   expect(sent).toHaveLength(1)
 })
+
+test('an answer that breaks off in the middle never came: the same write tried again counts once', async () => {
+  answer = () => Promise.resolve({ ok: true, status: 200, json: () => Promise.reject(new TypeError('terminated')) })
+  expect((await caught(pour)).offline).toBe(true)
+  answer = () => ok({})
+  await pour()
+  expect(sent[1]?.key).toBe(sent[0]?.key)
+})

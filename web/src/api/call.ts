@@ -74,7 +74,12 @@ async function fetched(
   try {
     unwanted?.throwIfAborted()
     const response = await fetch(url, { ...options, signal: ending.signal })
-    return { response, answer: await response.json().catch(() => (ending.signal.aborted ? Promise.reject(offline) : null)) }
+    const answer: unknown = await response.json().catch((error: unknown) => {
+      // an answer that breaks off in the middle is none
+      if (error instanceof SyntaxError) return null
+      throw error
+    })
+    return { response, answer }
   } catch {
     unwanted?.throwIfAborted()
     throw ending.signal.reason === 'slow' ? slow(waitMs) : offline

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { showTime } from '@selvrin/core'
 import type { ChartRow } from '@selvrin/core/contract'
-import { computed, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FindField from '../fields/FindField.vue'
@@ -74,7 +74,13 @@ async function done(): Promise<void> {
   await chart.load(true)
 }
 const cellWords = (one: Cell) => `${one.tried ? '✓ tried' : 'not tried'}${one.between && one.seconds !== null ? ', worked out' : ''}`
-const print = () => window.print()
+const printing = ref(false)
+async function print(): Promise<void> {
+  printing.value = true
+  await nextTick()
+  window.print()
+  printing.value = false
+}
 </script>
 
 <template>
@@ -103,6 +109,7 @@ const print = () => window.print()
         v-else
         class="wall"
         label="Wall chart"
+        :whole="printing"
         :rows="wall.films"
         :columns="columns"
         :row-key="(film) => `${film.film} ${film.ei}`"

@@ -28,10 +28,9 @@ const form = useContractForm(api.device.add, {
     pattern: device?.pattern ?? '^(?:(?<stable>ST)|US),(?<value>[+-]?\\d+(?:\\.\\d+)?),(?<unit>g)$',
     active: device?.active ?? true,
   }),
-  send: async ({ id, ...facts }) => {
-    const theirs = current.value as Device | null
+  send: async ({ id, ...facts }, theirs) => {
     await (device
-      ? call(api.device.change, { params: { id }, body: { version: theirs?.version ?? device.version, ...facts } })
+      ? call(api.device.change, { params: { id }, body: { version: (theirs as Device | null)?.version ?? device.version, ...facts } })
       : call(api.device.add, { body: { id, ...facts } }))
     await done()
   },

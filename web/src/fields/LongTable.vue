@@ -26,6 +26,7 @@ const {
   rowKey,
   label,
   rowHeight = 64,
+  whole = false,
 } = defineProps<{
   rows: Row[]
   columns: LongColumn<Row>[]
@@ -33,6 +34,8 @@ const {
   label: string
   /** about how high a row is, px; each is measured once it is there */
   rowHeight?: number
+  /** every row is there: a page that prints itself says so first, since nothing is drawn anew while it prints */
+  whole?: boolean
 }>()
 defineSlots<{ cell: (told: { row: Row; column: LongColumn<Row> }) => unknown }>()
 
@@ -77,9 +80,10 @@ const virtual = useVirtualizer(
 /** A row's height is its own: long words break. */
 const measure = (element: Element | ComponentPublicInstance | null) =>
   void (element instanceof Element && virtual.value.measureElement(element))
-const onPaper = ref(false)
-useEventListener(window, 'beforeprint', () => (onPaper.value = true))
-useEventListener(window, 'afterprint', () => (onPaper.value = false))
+const printing = ref(false)
+useEventListener(window, 'beforeprint', () => (printing.value = true))
+useEventListener(window, 'afterprint', () => (printing.value = false))
+const onPaper = computed(() => whole || printing.value)
 const inSight = computed(() =>
   onPaper.value
     ? sorted.value.map((row, index) => ({ row, index }))

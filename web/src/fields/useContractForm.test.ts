@@ -11,7 +11,7 @@ type Sent = { name: string; login: string }
 // there is no page around it here, whose being there it would wait for
 beforeEach(() => void jest.spyOn(console, 'warn').mockImplementation(() => undefined))
 
-function formOf(send: (body: Sent) => Promise<unknown>) {
+function formOf(send: (body: Sent, theirs: unknown) => Promise<unknown>) {
   const made = effectScope().run(() =>
     useContractForm(api.person.invite, { begin: () => ({ id, name: '', login: '', role: 'member' as const }), send }),
   )!
@@ -40,7 +40,7 @@ test('what is right is sent as the contract reads it, and the form begins anew',
   made.form.setFieldValue('name', '  Ada Weir ')
   made.form.setFieldValue('login', 'ada')
   await made.submit()
-  expect(send).toHaveBeenCalledWith({ id, name: 'Ada Weir', login: 'ada', role: 'member' })
+  expect(send).toHaveBeenCalledWith({ id, name: 'Ada Weir', login: 'ada', role: 'member' }, null)
   expect(made.form.state.values.name).toBe('')
 })
 
@@ -52,4 +52,21 @@ test('what the server refuses is said where it belongs, and what was typed stays
   await made.submit()
   expect([made.fields.refused('login'), made.fields.refused('name')]).toEqual([taken.message, ''])
   expect(made.form.state.values).toMatchObject({ name: 'Ada Weir', login: 'ada' })
+})
+
+test('a second try after someone else was first knows what they made of it', async () => {
+  const theirs = { version: 7 }
+  const seen: unknown[] = []
+  const stale = new CallError(409, { code: 'stale', message: 'Someone changed this.', current: theirs })
+  const made = formOf(
+    jest.fn((_body: Sent, known?: unknown) => {
+      seen.push(known)
+      return seen.length === 1 ? Promise.reject(stale) : Promise.resolve()
+    }),
+  )
+  made.form.setFieldValue('name', 'Ada Weir')
+  made.form.setFieldValue('login', 'ada')
+  await made.submit()
+  await made.submit()
+  expect(seen).toEqual([null, theirs])
 })

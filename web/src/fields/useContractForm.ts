@@ -21,7 +21,8 @@ export interface FieldsOf {
 interface Asked<E extends Endpoint> {
   /** what stands in it at first, and again when it was sent */
   begin: () => Typed<Body<E>>
-  send: (body: z.output<E['body']>) => Promise<unknown>
+  /** `theirs`: what the thing was when the last try was refused because someone else had changed it */
+  send: (body: z.output<E['body']>, theirs: unknown) => Promise<unknown>
 }
 
 /**
@@ -35,7 +36,9 @@ export function useContractForm<E extends Endpoint>(endpoint: E, { begin, send }
     validationLogic: revalidateLogic({ mode: 'submit', modeAfterSubmission: 'change' }),
     validators: { onDynamic: endpoint.body as z.ZodType<unknown, Record<string, unknown>> },
     onSubmit: async ({ value }) => {
-      if (await act(() => send(endpoint.body.parse(value) as z.output<E['body']>))) form.reset(begin() as Record<string, unknown>)
+      // a new try forgets the answer to the last
+      const theirs = current.value
+      if (await act(() => send(endpoint.body.parse(value) as z.output<E['body']>, theirs))) form.reset(begin() as Record<string, unknown>)
     },
     onSubmitInvalid: async ({ formApi }) => {
       const refusedUnseen = Object.entries((formApi.state.errorMap.onDynamic ?? {}) as Record<string, { message: string }[]>).find(

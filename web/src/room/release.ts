@@ -21,22 +21,23 @@ async function look(): Promise<void> {
 }
 
 /**
- * Follows what is released: looked at whenever the house has been away, since that is when it changes, and known at once where a part of this release is gone.
+ * Follows what is released: looked at whenever the house has been away, since that is when it changes, and where a part of this release cannot be had.
  * A newer one is loaded by going to another page, where that loses nothing; `safe` says so.
  */
 export function followReleases(router: Router, safe: () => boolean): void {
   onChange((event) => {
     if (event === 'all' && !newer.value) void look()
   })
-  useEventListener(window, 'vite:preloadError' as never, () => (newer.value = true))
+  useEventListener(window, 'vite:preloadError' as never, () => void look())
   router.beforeResolve((to, from) => {
     // a page that is only coming up was served just now
     if (!newer.value || from.matched.length === 0 || to.path === from.path || !safe()) return true
     location.assign(to.fullPath)
     return false
   })
-  router.onError((_error, to) => {
+  router.onError(async (_error, to) => {
     // a page of a release that is gone: there is no other way to it
+    await look()
     if (newer.value && safe()) location.assign(to.fullPath)
   })
 }
