@@ -89,8 +89,9 @@ export function schemaSentence(issue: z.core.$ZodRawIssue): string {
       if (issue.origin in many) return `${field} may have ${issue.maximum} ${many[issue.origin]} at most.`
       return issue.inclusive ? `${field} is ${issue.maximum} at most.` : `${field} is less than ${issue.maximum}.`
     case 'invalid_type':
-      return issue.input === undefined || issue.input === null
-        ? `${field} is missing.`
+      if (issue.input === undefined || issue.input === null) return `${field} is missing.`
+      return issue.expected === 'number' || issue.expected === 'int'
+        ? `${field} is to be a number. Write it in digits.`
         : `${field} cannot be read as it was sent. Write it again.`
     case 'invalid_value':
     case 'invalid_union':

@@ -192,7 +192,11 @@ test('decanting splits a bottle with its history, and taking it back takes all o
   // looked at before the tap: what then is, and nothing is written by looking
   const lines = () => house.one('select count(*) from bottle_entry')
   const before = await lines()
-  const would = (await ahead()).body.would as { bottleId: string; afterMl: number }[]
+  const would = (await ahead()).body.would as { bottleId: string; afterMl: number; lines: { kind: string }[] }[]
+  // said by what is taken back
+  expect(would.flatMap((one) => one.lines.map((each) => [one.bottleId, each.kind])).sort()).toEqual(
+    [[bottle.id, 'decant'], [bottle.id, 'decant'], ...into.map((id) => [id, 'fill'])].sort(),
+  )
   expect(would.map((one) => [one.bottleId, one.afterMl]).sort()).toEqual([[bottle.id, 1000], ...into.map((id) => [id, 0])].sort())
   expect(await lines()).toEqual(before)
   expect((await back()).status).toBe(200)

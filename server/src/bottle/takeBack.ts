@@ -1,4 +1,4 @@
-import { decideReversing, requireReversible, wouldHold, type EntryKind, type NewLine, type WouldHold } from '@selvrin/core'
+import { decideReversing, requireReversible, wouldHold, type EntryKind, type NewLine, type Throughput, type WouldHold } from '@selvrin/core'
 import type { api } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
 import { afterTakenBack } from '../film/consequences'
@@ -16,6 +16,7 @@ export interface Line {
   bottleId: string
   kind: EntryKind
   ml: number
+  throughput: Throughput[]
   proofId: string | null
 }
 interface Call {
@@ -60,10 +61,14 @@ async function reversalOf(db: Database, lines: Line[], { reason, asked, ids }: P
   return decideReversing(standing, await ledgersOf(db, bottlesIn(lines)), { reason, asked, ids })
 }
 
-/** What each bottle would hold if those lines were taken back. */
+/** What each bottle would hold if those lines were taken back, with the lines that would be. */
 export async function wouldTakeBack(db: Database, lines: Line[], { asked, now }: { asked?: string; now: number }): Promise<WouldHold[]> {
   const decided = await reversalOf(db, lines, { reason: '', ...(asked === undefined ? {} : { asked }) })
-  return wouldHold(await bottlesById(db, bottlesIn(lines), now), { lines: decided })
+  const would = wouldHold(await bottlesById(db, bottlesIn(lines), now), { lines: decided })
+  // said by what is taken back: that a line is, everyone knows
+  const taken = (bottleId: string) =>
+    lines.filter((line) => line.bottleId === bottleId).map(({ kind, throughput }) => ({ kind, throughput }))
+  return would.map((one) => ({ ...one, lines: taken(one.bottleId) }))
 }
 
 /** Takes lines of one or more ledgers back together, with all that followed from them. */

@@ -3,12 +3,12 @@ import type { WouldHold } from '@selvrin/core'
 import { useShow } from '../session/useShow'
 import { entryWords } from './entryWords'
 
-/** Bottles with what would be written into their ledgers, and what they hold before and after. */
-defineProps<{ would: WouldHold[] }>()
+/** Bottles with what would be written into their ledgers, or taken `back` out of them, and what they hold before and after. */
+const { back } = defineProps<{ would: WouldHold[]; back?: boolean }>()
 const show = useShow()
 const volume = (ml: number) => show.volume(Math.max(0, ml))
 const words = ({ lines }: WouldHold) => {
-  const said = [...new Set(lines.map((line) => (line.kind === 'reverse' ? 'a line taken back' : entryWords(line))))].join(', ')
+  const said = [...new Set(lines.map(entryWords)), ...(back ? ['taken back'] : [])].join(', ')
   return said.charAt(0).toLowerCase() + said.slice(1)
 }
 const changes = ({ beforeMl, afterMl }: WouldHold) => Math.abs(afterMl - beforeMl) > 0.05

@@ -15,5 +15,5 @@ void load()
 
 <template>
   <p v-if="missing" class="border-l-4 border-alarm pl-4 font-semibold" role="status">{{ missing }}</p>
-  <WouldHold v-else-if="value" :would="value.would" />
+  <WouldHold v-else-if="value" :would="value.would" back />
 </template>
