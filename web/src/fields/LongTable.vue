@@ -113,7 +113,7 @@ const turn = (id: string) => table.getColumn(id)?.toggleSorting()
             <button
               v-if="column.by"
               type="button"
-              class="min-h-11 cursor-pointer text-left font-semibold underline-offset-4 hover:underline"
+              class="min-h-11 min-w-11 cursor-pointer text-left font-semibold underline-offset-4 hover:underline"
               @click="turn(column.id)"
             >
               {{ column.name

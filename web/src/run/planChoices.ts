@@ -1,6 +1,6 @@
 import { goodForWords, leftWords } from '../bottle/lifeWords'
-import { mayBeUsed, pouredFirst, showParts, showVolume } from '@selvrin/core'
-import type { Bottle, ChartRow } from '@selvrin/core/contract'
+import { agitations, mayBeUsed, pouredFirst, showParts, showVolume } from '@selvrin/core'
+import type { Bottle, ChartRow, Vessel } from '@selvrin/core/contract'
 import { showRolls } from '../marks/words'
 
 export const uniqueTexts = (texts: string[]): string[] => [...new Set(texts)].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
@@ -98,3 +98,55 @@ export const bathChoices = (bottles: Bottle[], family: string) =>
       disabled: !mayBeUsed(bottle),
       rolls: bottle.state.rollsLeft ?? Infinity,
     }))
+
+/** A bottle that should not be used can be chosen all the same: the plan then asks for the reason. */
+export const pickable = <C extends { name: string; detail?: string; disabled?: boolean }>(choices: C[]): C[] =>
+  choices.map((choice) => (choice.disabled ? { ...choice, disabled: false, detail: `only with a reason: ${choice.detail ?? ''}` } : choice))
+
+/** What is poured between developer and fixer: a bottle, or water. */
+export const stopChoices = (bottles: Bottle[]) => [
+  ...bathChoices(bottles, 'stop-bath'),
+  { value: 'none', name: 'Water instead', detail: 'after it the fixer carries the developer’s alkali', disabled: false, rolls: Infinity },
+]
+
+/** The second baths that may follow a first fixer: of its formula, and paired with one. */
+export function secondFixers(bottles: Bottle[], first: Bottle | undefined) {
+  const seconds = bottles.filter((one) => one.formulaId === first?.formulaId && one.state.twoBath?.position === 2)
+  return bathChoices(seconds, 'fixer')
+}
+
+/** The oldest bottle that bears two rolls or the films already named. */
+export const firstThatServes = (choices: { value: string; disabled: boolean; rolls: number }[], films: number): string | null =>
+  choices.find((choice) => !choice.disabled && choice.rolls >= Math.max(2, films))?.value ?? null
+
+const fits = (vessel: Vessel, format: Format): boolean => vessel.format === (format === '120' ? '120' : '135')
+
+export const vesselChoices = (vessels: Vessel[], format: Format) =>
+  vessels
+    .filter((vessel) => fits(vessel, format))
+    .map((vessel) => ({
+      value: vessel.id,
+      name: vessel.name,
+      detail: `${vessel.reels} ${vessel.reels === 1 ? 'reel' : 'reels'}, ${vessel.kind === 'rotary' ? 'rotary' : 'by hand'}`,
+    }))
+
+/** The first tank that takes that many films of a format. */
+export const vesselFor = (vessels: Vessel[], format: Format, films: number): string | null =>
+  vessels.find((vessel) => fits(vessel, format) && vessel.reels >= films)?.id ?? null
+
+export const formats = [
+  { value: '135-36' as const, name: '135, 36 exposures' },
+  { value: '135-24' as const, name: '135, 24 exposures' },
+  { value: '135-12' as const, name: '135, 12 exposures' },
+  { value: '120' as const, name: '120' },
+]
+export type Format = (typeof formats)[number]['value']
+
+export const pushes = ['-2', '-1', '0', '1', '2', '3'].map((value) => ({
+  value,
+  name: value === '0' ? 'as exposed' : Number(value) > 0 ? `push ${value}` : `pull ${value.slice(1)}`,
+}))
+
+export const agitationChoices = Object.entries(agitations)
+  .filter(([key]) => key !== 'none')
+  .map(([value, one]) => ({ value, name: one.name }))
