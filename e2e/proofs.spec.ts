@@ -267,6 +267,21 @@ test('densities off a photograph: marked by pointer and keys, read to ±0.03, a 
   await markAll()
   await expect(page.getByText('The empty light is burnt out')).toBeHidden()
   await expect(page.getByText('Marginal', { exact: true })).toBeVisible()
+  // over a slow line it is seen how far the picture is, and it can be stopped: then nothing is written
+  const tests = async () => (await house.ask<{ n: string }>('select count(*) as n from proof'))[0]?.n
+  const before = await tests()
+  const line = await page.context().newCDPSession(page)
+  const slow = (kBps: number) =>
+    line.send('Network.emulateNetworkConditions', { offline: false, latency: 0, downloadThroughput: -1, uploadThroughput: kBps * 1000 })
+  await line.send('Network.enable')
+  await slow(1)
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('Sending the picture …')).toBeVisible()
+  await page.getByRole('button', { name: 'Stop', exact: true }).click()
+  await expect(page.getByText('Stopped: nothing was sent, and what you typed is still here.')).toBeVisible()
+  await expect(page.getByLabel('Developed at')).toHaveValue('20')
+  expect(await tests()).toBe(before)
+  await slow(100_000)
   await page.getByRole('button', { name: 'Write it down' }).click()
   await expect(page.getByText('To be tested again')).toBeVisible()
   const kept = await house.ask<{ type: string; size: number }>('select type, octet_length(bytes) as size from proof_picture')

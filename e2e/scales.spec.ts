@@ -170,7 +170,7 @@ test('jars: two edit one, a count that was overtaken, a safety sheet, and a scan
 })
 
 test('files: a chart of 10,000 lines is shown before it is written, can be dropped, and is written whole', async ({ page, house }) => {
-  test.setTimeout(90_000)
+  test.setTimeout(180_000)
   await signIn(page)
   await page.goto('/formulary/exchange?kind=chart')
   const lines = Array.from({ length: 9_998 }, (_, i) => `Film ${i},Soft borax developer,1+1,100,20 °C,${6 + (i % 9)}:30`)

@@ -48,8 +48,9 @@ async function readForm(most: number, request: Request, response: Response): Pro
   try {
     await done(form.single('file'), request, response)
   } catch (error) {
-    if (!(error instanceof multer.MulterError)) throw error
-    if (error.code === 'LIMIT_FILE_SIZE') throw new Refusal(413, 'too-large', `A file may have ${kilobytes(most)}; this one has more.`)
+    // kept in memory, nothing of ours can fail in it: it was stopped, cut short, or is no form
+    if (error instanceof multer.MulterError && error.code === 'LIMIT_FILE_SIZE')
+      throw new Refusal(413, 'too-large', `A file may have ${kilobytes(most)}; this one has more.`)
     throw new Refusal(400, 'not-a-form', 'What was sent is not one file with its facts beside it.')
   }
   const { body } = request.body as { body?: unknown }

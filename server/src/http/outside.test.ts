@@ -53,6 +53,27 @@ test('a stranger’s body is not read: the answer comes before it has been sent'
   expect(long.status).toBe(413)
 })
 
+test('an upload that is stopped, cut short, or is no form is no fault of the house', async () => {
+  const logged = jest.spyOn(console, 'error').mockImplementation(() => undefined)
+  const head =
+    '--x\r\nContent-Disposition: form-data; name="body"\r\n\r\n{}\r\n--x\r\nContent-Disposition: form-data; name="file"; filename="a.png"\r\n\r\n'
+  const sent = (more: string, length: number) =>
+    new Promise<string>((resolve, reject) => {
+      const socket = dial({ host: '127.0.0.1', port: port() }, () =>
+        socket.write(
+          `POST /api/proofs HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: ${ilse.cookie}\r\nIdempotency-Key: ${uuid()}\r\nContent-Type: multipart/form-data; boundary=x\r\nContent-Length: ${length}\r\n\r\n${more}`,
+        ),
+      )
+      socket.once('data', (data) => (resolve(data.toString()), socket.destroy())).once('error', reject)
+      if (length > more.length) setTimeout(() => (socket.destroy(), resolve('stopped')), 300)
+    })
+  expect(await sent(`${head}half`, 5000)).toBe('stopped')
+  expect(await sent(`${head}half`, head.length + 4)).toContain('is not one file with its facts beside it')
+  await house.one('select 1')
+  expect(logged.mock.calls).toEqual([])
+  logged.mockRestore()
+})
+
 test('only the house’s own names are answered, and those a technician has set', async () => {
   for (const own of ['127.0.0.1', `localhost:${port()}`]) expect((await under(own)).status).toBe(200)
   for (const foreign of ['rebind.example', 'localhost.example', '8.8.8.8']) {

@@ -25,6 +25,8 @@ interface Parts<E extends Endpoint> {
   body?: z.input<E['body']>
   /** a file that goes along, where the endpoint takes one */
   file?: Blob
+  /** told how much of a file is sent, as a share of 1 */
+  sent?: (share: number) => void
   /** nobody wants the answer any more; what was sent may still be done */
   signal?: AbortSignal
   /** ms after which an answer is not waited for any longer */
@@ -65,7 +67,7 @@ async function fetched(
   url: string,
   options: RequestInit,
   waitMs: number,
-  unwanted?: AbortSignal,
+  { signal: unwanted, sent }: Pick<Parts<Endpoint>, 'signal' | 'sent'>,
 ): Promise<{ response: Response; answer: unknown }> {
   const ending = new AbortController()
   const stop = () => ending.abort()
@@ -73,7 +75,8 @@ async function fetched(
   unwanted?.addEventListener('abort', stop)
   try {
     unwanted?.throwIfAborted()
-    const response = await fetch(url, { ...options, signal: ending.signal })
+    const by = sent ? (await import('./upload')).sendTelling(sent) : fetch
+    const response = await by(url, { ...options, signal: ending.signal })
     const answer: unknown = await response.json().catch((error: unknown) => {
       // an answer that breaks off in the middle is none
       if (error instanceof SyntaxError) return null
@@ -92,7 +95,7 @@ async function fetched(
 /** Calls a route of the contract; refusals and lost connections throw a CallError, one nobody waits for any more the signal’s reason. */
 export async function call<E extends Endpoint>(
   endpoint: E,
-  { params, query, body, file, signal, waitMs }: Parts<E> = {},
+  { params, query, body, file, sent, signal, waitMs }: Parts<E> = {},
 ): Promise<z.output<E['response']>> {
   const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) =>
     encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[name])),
@@ -115,7 +118,10 @@ export async function call<E extends Endpoint>(
         }
       : {}),
   }
-  const { response, answer } = await fetched(url, options, waitMs ?? usualWaitMs[file ? 'file' : write ? 'write' : 'read'], signal)
+  const { response, answer } = await fetched(url, options, waitMs ?? usualWaitMs[file ? 'file' : write ? 'write' : 'read'], {
+    signal,
+    sent: file && sent,
+  })
   openKeys.delete(what)
   if (response.ok) return answer as z.output<E['response']>
   if (response.status === 401 && endpoint.access !== 'public') signedOut()

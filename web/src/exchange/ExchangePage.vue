@@ -8,7 +8,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { download } from '../hand/download'
-import ProgressBar from './ProgressBar.vue'
+import ImportProgress from './ImportProgress.vue'
 import UnderstoodList from './UnderstoodList.vue'
 import { useImport } from './useImport'
 import { usePresent } from './usePresent'
@@ -107,7 +107,7 @@ function stop(): void {
         @change="read"
       />
     </div>
-    <ProgressBar v-if="progress" :progress="progress" @stop="stop" />
+    <ImportProgress v-if="progress" :progress="progress" @stop="stop" />
     <ProblemLine :problem="field.endsWith('overrule') && grave > 0 ? '' : problem" class="mb-4 max-w-4xl" />
     <p v-if="written !== null" class="text-2xl font-bold" role="status">
       {{ written }} {{ written === 1 ? 'line is' : 'lines are' }} written.

@@ -10,7 +10,7 @@ import SwitchField from '../fields/SwitchField.vue'
 import WaitFor from '../fields/WaitFor.vue'
 import { useShow } from '../session/useShow'
 import { useChart, useFormulas, useShelves, useVessels } from '../stores'
-import ProgressBar from './ProgressBar.vue'
+import ImportProgress from './ImportProgress.vue'
 import { useImport } from './useImport'
 
 /** House formulas, tanks, shelves and times to begin with, chosen part by part and written as a file of them would be. */
@@ -110,7 +110,7 @@ async function begin(): Promise<void> {
         {{ written }} {{ written === 1 ? 'line is' : 'lines are' }} written.
         <RouterLink to="/" class="link text-lg">On with the first steps</RouterLink>
       </p>
-      <ProgressBar v-if="progress" :progress="progress" @stop="stop" />
+      <ImportProgress v-if="progress" :progress="progress" @stop="stop" />
       <button class="button button-main min-h-14 px-8" :disabled="busy || count === 0" @click="begin">
         {{ count === 0 ? 'Nothing to write' : `Write ${count} ${count === 1 ? 'line' : 'lines'}` }}
       </button>

@@ -129,7 +129,7 @@ const turn = (id: string) => table.getColumn(id)?.toggleSorting()
         <tr
           v-for="{ row, index } in inSight"
           :key="row.id"
-          :ref="measure"
+          :ref="onPaper ? undefined : measure"
           :data-index="index"
           :aria-rowindex="index + 2"
           class="border-b border-line"

@@ -3,13 +3,16 @@ import { api, sheetBytes, sheetTypes, type JarPage } from '@selvrin/core/contrac
 import { useTemplateRef } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import { useSending } from '../api/useSending'
 import ProblemLine from '../fields/ProblemLine.vue'
+import ProgressBar from '../fields/ProgressBar.vue'
 import { digits } from '../session/manner'
 
 /** The supplier's safety sheet, attached to the jar. */
 const { jar } = defineProps<{ jar: JarPage }>()
 const emit = defineEmits<{ changed: [] }>()
 const { busy, problem, act } = useAction()
+const { share, sending, stop } = useSending()
 const input = useTemplateRef<HTMLInputElement>('input')
 
 async function attach(): Promise<void> {
@@ -19,7 +22,9 @@ async function attach(): Promise<void> {
     problem.value = `A safety sheet may have ${sheetBytes / 1e6} MB; this one has ${digits(file.size / 1e6, 1)} MB.`
     return
   }
-  const good = await act(() => call(api.jar.putSheet, { params: { id: jar.id }, body: { name: file.name }, file }))
+  const good = await act(() =>
+    sending((parts) => call(api.jar.putSheet, { params: { id: jar.id }, body: { name: file.name }, file, ...parts })),
+  )
   if (input.value) input.value.value = ''
   if (good) emit('changed')
 }
@@ -35,6 +40,7 @@ const remove = () => act(() => call(api.jar.removeSheet, { params: { id: jar.id 
     </p>
     <p v-else class="mb-2 text-quiet">None attached yet. It decides over everything said here.</p>
     <ProblemLine :problem="problem" class="mb-2" />
+    <ProgressBar v-if="share !== null" class="mb-3" words="Sending the sheet" :share="share" :stoppable="share < 1" @stop="stop" />
     <div class="flex flex-wrap gap-3">
       <button class="button button-small" :disabled="busy" @click="input?.click()">{{ jar.sheet ? 'Replace it' : 'Attach it' }}</button>
       <button v-if="jar.sheet" class="button button-small" :disabled="busy" @click="remove">Take it off</button>

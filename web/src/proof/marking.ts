@@ -1,4 +1,5 @@
 import type { Area } from '@selvrin/core'
+import type { PictureMarks } from '@selvrin/core/contract'
 
 /** One area marked on a picture, as shares of its width and height. */
 export interface Mark {
@@ -46,3 +47,18 @@ export const wedgeStep = (count: number): Mark => ({
   area: { x: clamp(0.05 + count * 0.1, 0, 0.92), y: 0.75, width: 0.06, height: 0.12 },
   density: '',
 })
+
+const densityOf = ({ density = '' }: Mark): number | null =>
+  /^\d([.,]\d+)?$/.test(density.trim()) ? Number(density.trim().replace(',', '.')) : null
+
+/** The marks as they are measured; null while one is missing. A wedge step counts once its density is written. */
+export function marksOf(marks: Mark[], noClear: boolean): PictureMarks | null {
+  const areaOf = (key: string) => marks.find((mark) => mark.key === key)?.area ?? null
+  const [empty, fresh, scrap, base] = [areaOf('empty'), areaOf('fresh'), areaOf('scrap'), noClear ? null : areaOf('base')]
+  if (!empty || !fresh || !scrap || (!base && !noClear)) return null
+  const wedge = marks.flatMap((mark) => {
+    const density = mark.density === undefined ? null : densityOf(mark)
+    return density === null || mark.area === null ? [] : [{ area: mark.area, density }]
+  })
+  return { empty, fresh, scrap, ...(base ? { base } : {}), wedge }
+}
