@@ -120,7 +120,12 @@ const filled = z
 
 export const bottleApi = {
   list: endpoint('GET', '/api/bottles', 'member', 'The shelf: every bottle and what it has left', {
-    query: z.strictObject({ ...listQuery.shape, retired: z.stringbool().default(false) }),
+    // a whole shelf at once, as a darkroom has it: each page asks for what is the same for all of them anew
+    query: z.strictObject({
+      ...listQuery.shape,
+      limit: z.coerce.number().int().min(1).max(500).default(500),
+      retired: z.stringbool().default(false),
+    }),
     response: page(bottle),
   }),
   retired: endpoint(
