@@ -49,7 +49,7 @@ export interface StoredEntry extends BottleEntry {
 }
 
 /** what most bottles have nothing of */
-const mostlyNone = ['tail', 'odd', 'fresh', 'reserved'] as const
+type MostlyNone = 'tail' | 'odd' | 'fresh' | 'reserved'
 
 interface Asked {
   /** null for all */
@@ -70,7 +70,7 @@ interface Asked {
  * time is kept to the ms there, and a line that came in with a finer one would be counted twice.
  */
 export async function bottleRows(db: Database, asked: Asked): Promise<BottleRow[]> {
-  const rows = await db.query<BottleRow & { [K in (typeof mostlyNone)[number]]: BottleRow[K] | null }>(
+  const rows = await db.query<BottleRow & { [K in MostlyNone]: BottleRow[K] | null }>(
     `with chosen as materialized (
        select b.*, c.ml, c.carry, c.carried_at, c.carried_seq from bottle b left join bottle_checkpoint c on c.bottle_id = b.id where ($ids::uuid[] is null or b.id = any($ids)) and ($retired::boolean or b.retired_at is null)
          and ($after::uuid is null or (b.letter, b.number) > (select letter, number from bottle where id = $after))

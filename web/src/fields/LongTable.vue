@@ -26,12 +26,15 @@ const {
   rowKey,
   label,
   rowHeight = 64,
+  rowClass = () => '',
   whole = false,
 } = defineProps<{
   rows: Row[]
   columns: LongColumn<Row>[]
   rowKey: (row: Row) => string
   label: string
+  /** how a row as a whole looks */
+  rowClass?: (row: Row) => string
   /** about how high a row is, px; each is measured once it is there */
   rowHeight?: number
   /** every row is there: a page that prints itself says so first, since nothing is drawn anew while it prints */
@@ -113,13 +116,14 @@ const turn = (id: string) => table.getColumn(id)?.toggleSorting()
             <button
               v-if="column.by"
               type="button"
-              class="min-h-11 min-w-11 cursor-pointer text-left font-semibold underline-offset-4 hover:underline"
+              class="min-h-11 min-w-11 cursor-pointer font-semibold underline-offset-4 hover:underline"
+              :class="column.class?.includes('text-right') ? 'text-right' : 'text-left'"
               @click="turn(column.id)"
             >
               {{ column.name
               }}<span v-if="order(column.id)" class="ml-1" aria-hidden="true">{{ order(column.id) === 'asc' ? '↓' : '↑' }}</span>
             </button>
-            <template v-else>{{ column.name }}</template>
+            <span v-else class="inline-flex min-h-11 items-center">{{ column.name }}</span>
             <span v-if="column.below" class="block font-mono">{{ column.below }}</span>
           </th>
         </tr>
@@ -133,6 +137,7 @@ const turn = (id: string) => table.getColumn(id)?.toggleSorting()
           :data-index="index"
           :aria-rowindex="index + 2"
           class="border-b border-line"
+          :class="rowClass(row.original)"
         >
           <component
             :is="column.stays ? 'th' : 'td'"

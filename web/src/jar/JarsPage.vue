@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { searchText } from '@selvrin/core'
 import { belowReorder, catalogue, clashesOf } from '../chemical/chemistry'
@@ -10,10 +10,12 @@ import NewJarPanel from './NewJarPanel.vue'
 import { byPlace } from './reorder'
 import WaitFor from '../fields/WaitFor.vue'
 import FindField from '../fields/FindField.vue'
+import PressOne from '../fields/PressOne.vue'
 import { matches } from '../fields/matches'
 import { useKept } from '../hand/useKept'
 
 /** The jars of raw chemicals as they stand: by place, with what runs out and what must not stand together. */
+const JarTable = defineAsyncComponent(() => import('./JarTable.vue'))
 const show = useShow()
 const router = useRouter()
 const jars = useJars()
@@ -22,6 +24,12 @@ const adding = ref(false)
 const showEmpty = ref(false)
 useKept('jars with the empty', showEmpty)
 const find = ref('')
+const seen = ref<'shelves' | 'list' | null>('shelves')
+useKept('jars seen', seen)
+const ways = [
+  { value: 'shelves' as const, name: 'As they stand' },
+  { value: 'list' as const, name: 'As a list' },
+]
 const held = computed(() =>
   jars.rows.filter(
     (jar) =>
@@ -58,16 +66,10 @@ const mostG = (grams: number) => [25, 50, 100, 250, 500, 1000, 2500, 5000, 10_00
       <button class="button button-small button-main" @click="adding = true">A new jar</button>
     </div>
     <WaitFor :of="[jars]" what="the jars">
-      <FindField
-        v-if="jars.rows.length > 0"
-        v-model="find"
-        class="mb-4 max-w-sm"
-        label="Find a jar"
-        kept="jars"
-        :count="held.length"
-        :of="jars.rows.length"
-        what="jars"
-      />
+      <div v-if="jars.rows.length > 0" class="mb-4 flex flex-wrap items-start gap-x-6 gap-y-3">
+        <FindField v-model="find" class="max-w-sm" label="Find a jar" kept="jars" :count="held.length" :of="jars.rows.length" what="jars" />
+        <PressOne v-model="seen" class="pt-7" label="How the jars are shown" :choices="ways" />
+      </div>
       <p v-if="jars.rows.length > 0 && held.length === 0" class="text-xl">No jar like that stands here.</p>
       <section v-if="order.length > 0" class="mb-5 border-l-4 border-alarm pl-4" aria-labelledby="to-order">
         <h2 id="to-order" class="text-xl font-bold">To order</h2>
@@ -78,7 +80,8 @@ const mostG = (grams: number) => [25, 50, 100, 250, 500, 1000, 2500, 5000, 10_00
         </p>
       </section>
       <p v-if="jars.rows.length === 0" class="text-xl">No jar yet. Put the first on the shelf, and the scales will keep count of it.</p>
-      <div class="columns-3 gap-8 max-xl:columns-2 max-md:columns-1">
+      <JarTable v-if="seen === 'list' && held.length > 0" :jars="held" :low="low" />
+      <div v-else class="columns-3 gap-8 max-xl:columns-2 max-md:columns-1">
         <section v-for="{ place, list, clashes } in places" :key="place" class="mb-6 break-inside-avoid">
           <h2 class="border-b-4 border-plank pb-1 text-xl font-bold">{{ place }}</h2>
           <p v-for="clash in clashes" :key="clash.message" class="border-b border-line py-1.5 font-semibold text-alarm">

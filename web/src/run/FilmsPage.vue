@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api } from '@selvrin/core/contract'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { usePaged } from '../api/usePaged'
 import { useSession } from '../session/store'
 import NoticeList from '../notice/NoticeList.vue'
@@ -9,7 +9,9 @@ import WaitFor from '../fields/WaitFor.vue'
 import FindField from '../fields/FindField.vue'
 import { useKept } from '../hand/useKept'
 import ChoiceField from '../fields/ChoiceField.vue'
+import PressOne from '../fields/PressOne.vue'
 
+const FilmTable = defineAsyncComponent(() => import('./FilmTable.vue'))
 const session = useSession()
 const find = ref('')
 const state = ref<string | null>('all')
@@ -18,6 +20,12 @@ const states = [
   { value: 'all', name: 'All of them' },
   { value: 'unsaid', name: 'Still to be said of' },
   { value: 'marked', name: 'In doubt' },
+]
+const seen = ref<'cards' | 'list' | null>('cards')
+useKept('films seen', seen)
+const ways = [
+  { value: 'cards' as const, name: 'To say how they came out' },
+  { value: 'list' as const, name: 'As a list' },
 ]
 const asked = computed(() => ({
   ...(find.value.trim() === '' ? {} : { find: find.value.trim() }),
@@ -34,14 +42,14 @@ const whole = computed(() => Object.keys(asked.value).length === 0)
 </script>
 
 <template>
-  <div class="station max-w-4xl">
+  <div class="station max-w-5xl">
     <h1 class="mb-4 text-3xl font-bold">{{ session.isTechnician ? 'All films' : 'My films' }}</h1>
     <NoticeList class="mb-4" />
     <WaitFor :of="[list]" what="the films">
       <p v-if="whole && rows.length === 0 && !films.busy.value" class="text-xl">
         No film of yours was developed here yet. Bring one, and it will stand here with its times.
       </p>
-      <div v-else class="mb-4 flex flex-wrap gap-4">
+      <div v-else class="mb-4 flex flex-wrap items-start gap-4">
         <FindField
           v-model="find"
           class="flex-1"
@@ -52,9 +60,11 @@ const whole = computed(() => Object.keys(asked.value).length === 0)
           what="films"
         />
         <ChoiceField v-model="state" class="w-56" label="Show" :choices="states" />
+        <PressOne v-model="seen" class="pt-7" label="How the films are shown" :choices="ways" />
       </div>
       <p v-if="!whole && rows.length === 0 && !films.busy.value" class="text-xl">No film like that.</p>
-      <ul class="space-y-4">
+      <FilmTable v-if="seen === 'list' && rows.length > 0" :rolls="rows" @judged="films.put" />
+      <ul v-else class="space-y-4">
         <FilmJudgement v-for="roll in rows" :key="roll.id" :roll="roll" @judged="films.put" />
       </ul>
       <button v-if="films.hasMore.value" class="button mt-4" :disabled="films.busy.value" @click="films.more()">Show more</button>
