@@ -71,7 +71,7 @@ export const useClocks = defineStore('clocks', () => {
     clearTimeout(retry)
     let left = 0
     try {
-      const unsent = await runLog.unsent()
+      const { byRun: unsent, sure } = await runLog.unsent()
       left = [...unsent.values()].reduce((sum, list) => sum + list.length, 0)
       for (const [id, list] of unsent)
         for (let from = 0; from < list.length; from += mostAtOnce) {
@@ -88,10 +88,12 @@ export const useClocks = defineStore('clocks', () => {
           }
           left -= events.length
         }
+      // a disk that does not answer is asked again; until then nobody says that nothing waits
+      if (!sure) throw new Error('The storage of this device does not answer.')
       waiting.value = 0
       failed = 0
     } catch {
-      waiting.value = left
+      waiting.value = left > 0 ? left : waiting.value
       retry = window.setTimeout(() => void send(), pauseMs(failed++, Math.random))
     } finally {
       sending = false

@@ -18,6 +18,8 @@ export const keepsNothing = ref(false)
 /** what the disk would not take, until the server has it */
 const inMemory = new Map<string, Kept>()
 
+/** it has answered before: there may be lines on it even where it does not answer now */
+let answered = false
 let opening: Promise<IDBPDatabase> | null = null
 const database = (): Promise<IDBPDatabase> =>
   (opening ??= openDB('selvrin', 1, {
@@ -35,7 +37,9 @@ async function onDisk<T>(work: (db: IDBPDatabase) => Promise<T>, instead: T): Pr
     timer = setTimeout(() => reject(new Error('late')), answerMs)
   })
   try {
-    return await Promise.race([database().then(work), late])
+    const found = await Promise.race([database().then(work), late])
+    answered = true
+    return found
   } catch {
     keepsNothing.value = true
     // another try opens it anew: a disk may have room again
@@ -68,12 +72,14 @@ export const runLog = {
     const kept = (await onDisk((db) => db.getAllFromIndex('events', 'run', run), [])) as Kept[]
     return [...kept, ...[...inMemory.values()].filter((one) => one.run === run)].map((one) => one.event)
   },
-  async unsent(): Promise<Map<string, RunEvent[]>> {
-    const kept = (await onDisk((db) => db.getAllFromIndex('events', 'sent', 0), [])) as Kept[]
+  /** By run, what the server does not have yet. `sure`: false where the disk has lines, perhaps, but does not answer just now. */
+  async unsent(): Promise<{ byRun: Map<string, RunEvent[]>; sure: boolean }> {
+    const found = (await onDisk((db) => db.getAllFromIndex('events', 'sent', 0), null)) as Kept[] | null
+    const kept = found ?? []
     const byRun = new Map<string, RunEvent[]>()
     const all = new Map([...kept, ...inMemory.values()].filter((one) => one.sent === 0).map((one) => [one.id, one]))
     for (const { run, event } of all.values()) byRun.set(run, [...(byRun.get(run) ?? []), event])
-    return byRun
+    return { byRun, sure: found !== null || !answered }
   },
   markSent: (ids: string[]): Promise<void> => mark(ids, 1),
   /** The server will not have them, ever: they stay here, and are no longer sent. */
