@@ -1,7 +1,7 @@
 import type { Plan, RunClock } from '@selvrin/core'
 
 let cues: { at: number; kind: string }[] = []
-let now = 1_000_000
+const now = 1_000_000
 jest.mock('@selvrin/core', () => ({ cuesAhead: () => cues }))
 jest.mock('../clock', () => ({ now: () => now }))
 import { scheduleCues, silent, stopCues, wake } from './sound'
