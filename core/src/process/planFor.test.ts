@@ -126,6 +126,34 @@ test('a weak dilution fills a tank beyond what covers the film, and is refused w
   expect(weak(2).findings.map((finding) => finding.rule)).toEqual(['plan-concentrate'])
 })
 
+test('between charted temperatures a developer’s own coefficient counts', () => {
+  const at22 = (temperatureCoefficient: number | null) =>
+    planFor(request({ temperatureC: 22, chartRowIds: ['cool'] }), {
+      ...shelf,
+      bottles: [{ ...developer, temperatureCoefficient }, ...shelf.bottles.slice(1)],
+    }).developing?.seconds
+  expect(at22(0.12)).toBeCloseTo(600 * Math.exp(-0.24), 6)
+  expect(at22(0.05)).toBeCloseTo(600 * Math.exp(-0.1), 6)
+  expect(at22(null)).not.toBeCloseTo(at22(0.05) ?? 0, 0)
+})
+
+test('what is diluted for the run is used once and goes to the waste, also of a stock that is otherwise counted; as it is it goes back', () => {
+  const counted = { ...developer, use: { ...developer.use, school: 'counted' as const } }
+  const fateOf = (parts: number[], id: string) => {
+    const plan = planFor(
+      request({ chartRowIds: [id], baths: [{ family: 'film-developer', bottleId: 'd1', parts }, ...request().baths.slice(1)] }),
+      {
+        ...shelf,
+        bottles: [counted, ...shelf.bottles.slice(1)],
+        chart: [...shelf.chart, { ...shelf.chart[0]!, id: 'stock', parts: [1] }],
+      },
+    )
+    return [plan.steps[0]?.fate, usesAtEnd(plan).some((use) => use.bottleId === 'd1')]
+  }
+  expect(fateOf([1, 1], 'cool')).toEqual(['discard', false])
+  expect(fateOf([1], 'stock')).toEqual(['back', true])
+})
+
 test('the developer’s range is kept, and hydroquinone’s 13 °C where none is written', () => {
   expect(code({ temperatureC: 27 })).toBe('outside-range')
   const cold = {

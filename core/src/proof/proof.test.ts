@@ -204,6 +204,9 @@ describe('control chart', () => {
     expect(rules([0, 2, -3.5])).toEqual(['2 control'])
     expect(rules([2.5, 0, 3.5])).toEqual(['0 action', '2 control', '2 two-of-three'])
     expect(rules([2.5, 0, -2.5])).toEqual(['0 action', '2 action'])
+    // at the limit is not past it
+    expect(rules([2, 0, 2])).toEqual([])
+    expect(rules([2.5, 2])).toEqual(['0 action'])
     expect(rules([-1, -0.5, 0, 0.5, 1, 1.5, 1.6])).toEqual(['5 trend', '6 trend'])
     expect(rules([1, 1, 1, 1, 1, 1, 1, 1, 1, 1])).toEqual(['8 side', '9 side'])
     expect(rules([1, 1, 1, 1, 0, 1, 1, 1, 1, 1])).toEqual([])

@@ -88,6 +88,15 @@ test('a failed fixer names the runs since its last good test, marks their films,
     body: { what: 'refixed and washed again' },
   })
   expect((cleared.body.marks as { cleared: string }[])[0]?.cleared).toBe('refixed and washed again')
+  // someone else did so meanwhile: what they wrote stands
+  const twice = await ilse.call(api.run.clearMark, {
+    params: { id: rollId, markId: roll.marks[0]?.id ?? '' },
+    body: { what: 'nothing done' },
+  })
+  expect([twice.status, twice.body.code]).toEqual([409, 'cleared'])
+  expect(await house.one('select cleared from roll_mark where id = $1', [roll.marks[0]?.id])).toEqual({
+    cleared: 'refixed and washed again',
+  })
 
   expect((await show(bottle.id)).state.findings[0]?.rule).toBe('bottle-failed')
   const pour = () => ilse.call(api.bottle.pour, { ...on(bottle.id), body: { entryId: uuid(), kind: 'pour-out', ml: 1 } })

@@ -175,6 +175,17 @@ test('decanting loses nothing, and what is made takes the history along', () => 
   ])
 })
 
+test('nothing is topped up from a bottle that failed its test, but with a reason, and then it has failed too', () => {
+  const test = {
+    ...{ kind: 'clearing-time', verdict: 'failed', reading: 200, reference: 68, ofBatch: false, fixS: null, overruled: null },
+    ...{ capacityFactor: null, replacesCapacity: null, celsius: 20, clearing: null },
+  } as unknown as NonNullable<BottleEntry['test']>
+  const [bottle, from] = [stands('a', 500), stands('b', 900, { lines: [line('test', 0, { test })] })]
+  expect(code(() => decidePour({ bottle, from }, asked({ kind: 'top-up', ml: 100 })))).toBe('failed')
+  const { lines } = decidePour({ bottle, from }, asked({ kind: 'top-up', ml: 100, overrule: 'nothing else is left' }))
+  expect(lines.at(-1)?.brings?.tests?.map((one) => one.failed !== null)).toEqual([true])
+})
+
 test('a stock that failed its test makes no working strength that has not failed it', () => {
   const stock = stands('a', 900, { parts: null, use: { ...use, dilutions: [[1, 4]] } })
   const { lines, made } = decideDilution(stock, { newId: 'n', parts: [1, 4], totalMl: 500, sizeMl: 500 })
