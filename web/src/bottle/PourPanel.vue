@@ -1,19 +1,16 @@
 <script setup lang="ts">
 import { decidePour, showParts } from '@selvrin/core'
 import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
-import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
-import { useAction } from '../api/useAction'
 import ChoiceField, { type Choice } from '../fields/ChoiceField.vue'
-import ModalPanel from '../fields/ModalPanel.vue'
-import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
+import ActPanel from './ActPanel.vue'
+import { useAct } from './useAct'
 import { useBottles } from '../stores'
 import OverruleField from './OverruleField.vue'
-import WouldWrite from './WouldWrite.vue'
 
 type Kind = 'pour-out' | 'pour-back' | 'top-up' | 'water' | 'evaporate' | 'discard'
 const { bottle } = defineProps<{ bottle: BottlePage }>()
@@ -21,8 +18,7 @@ const emit = defineEmits<{ close: []; done: [bottle: Bottle] }>()
 const show = useShow()
 const bottles = useBottles()
 onMounted(() => void bottles.load())
-const { busy, problem, act } = useAction()
-const entryId = uuid()
+const { entryId, busy, problem, write } = useAct((now) => emit('done', now))
 const kind = ref<Kind | null>(bottle.retiredAt === null ? 'pour-out' : 'discard')
 const kinds: Choice<Kind>[] = [
   { value: 'pour-out', name: 'Poured out', detail: 'to use, or into another vessel' },
@@ -66,39 +62,34 @@ const asked = computed(() =>
 const nothingThrough = { rolls: 0, colourRolls: 0, paper: 0, waterInMl: 0 }
 const decide = () => asked.value && decidePour({ bottle, from: source.value }, { ...nothingThrough, ...asked.value })
 
-async function write(): Promise<void> {
-  if (asked.value === null) {
-    problem.value = 'Write how much.'
-    return
-  }
-  const body = { ...asked.value, ...(source.value ? { fromId: source.value.id } : {}) }
-  await act(async () => emit('done', await call(api.bottle.pour, { params: { id: bottle.id }, body })))
-}
+const send = (body: NonNullable<typeof asked.value>) =>
+  call(api.bottle.pour, { params: { id: bottle.id }, body: { ...body, ...(source.value ? { fromId: source.value.id } : {}) } })
+const keep = () => write(asked.value, 'Write how much.', send)
 </script>
 
 <template>
-  <ModalPanel open :title="`${bottle.label} ${bottle.name}`" @close="$emit('close')">
-    <form class="space-y-4" @submit.prevent="write">
-      <ChoiceField v-model="kind" label="What was done" :choices="open" />
-      <ChoiceField v-if="kind === 'top-up'" v-model="from" label="From" :choices="sources" />
-      <QuantityField
-        v-model="ml"
-        kind="volume"
-        label="How much"
-        :near="bottle.state.volumeMl"
-        :hint="`it holds ${show.volume(bottle.state.volumeMl)} of ${show.volume(bottle.sizeMl)}`"
-      />
-      <TextField v-model="note" label="Note, if any" />
-      <OverruleField v-if="asks" v-model="overrule" :bottle="bottle" />
-      <p v-if="kind === 'discard'" class="text-quiet">
-        Gloves and goggles on. Fixers go to the silver waste, never together with acids or developer; your local rules decide the rest.
-      </p>
-      <WouldWrite :decide="decide" :bottles="source ? [source, bottle] : [bottle]" />
-      <ProblemLine :problem="problem" />
-      <div class="flex gap-3">
-        <button class="button button-main" :disabled="busy">Write it down</button>
-        <button type="button" class="button" @click="$emit('close')">Not now</button>
-      </div>
-    </form>
-  </ModalPanel>
+  <ActPanel
+    :title="`${bottle.label} ${bottle.name}`"
+    :decide="decide"
+    :bottles="source ? [source, bottle] : [bottle]"
+    :busy="busy"
+    :problem="problem"
+    @close="$emit('close')"
+    @write="keep"
+  >
+    <ChoiceField v-model="kind" label="What was done" :choices="open" />
+    <ChoiceField v-if="kind === 'top-up'" v-model="from" label="From" :choices="sources" />
+    <QuantityField
+      v-model="ml"
+      kind="volume"
+      label="How much"
+      :near="bottle.state.volumeMl"
+      :hint="`it holds ${show.volume(bottle.state.volumeMl)} of ${show.volume(bottle.sizeMl)}`"
+    />
+    <TextField v-model="note" label="Note, if any" />
+    <OverruleField v-if="asks" v-model="overrule" :bottle="bottle" />
+    <p v-if="kind === 'discard'" class="text-quiet">
+      Gloves and goggles on. Fixers go to the silver waste, never together with acids or developer; your local rules decide the rest.
+    </p>
+  </ActPanel>
 </template>

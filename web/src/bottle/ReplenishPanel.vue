@@ -1,16 +1,13 @@
 <script setup lang="ts">
 import { decideReplenish, replenishSteps, showParts } from '@selvrin/core'
-import WouldWrite from './WouldWrite.vue'
 import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
-import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
-import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
-import ModalPanel from '../fields/ModalPanel.vue'
-import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import { useShow } from '../session/useShow'
+import ActPanel from './ActPanel.vue'
+import { useAct } from './useAct'
 import { useBottles } from '../stores'
 
 /** Replenishing, in the order of the hands: water, bleed, replenisher. */
@@ -19,8 +16,7 @@ const emit = defineEmits<{ close: []; done: [bottle: Bottle] }>()
 const show = useShow()
 const bottles = useBottles()
 onMounted(() => void bottles.load())
-const { busy, problem, act } = useAction()
-const entryId = uuid()
+const { entryId, busy, problem, write } = useAct((now) => emit('done', now))
 const rate = bottle.use.replenishment?.mlPerRoll ?? 0
 const ml = ref<number | null>(bottle.state.replenishDueMl || rate)
 const evaporated = ref<number | null>(0)
@@ -47,57 +43,46 @@ const steps = computed(() =>
 )
 const volume = (amount: number) => show.volume(amount)
 const source = computed(() => bottles.rows.find((one) => one.id === from.value))
-const decide = () =>
-  ml.value === null || ml.value <= 0
-    ? null
-    : decideReplenish({ bottle, from: source.value }, { entryId, ml: ml.value, evaporatedMl: evaporated.value ?? 0 })
-async function write(): Promise<void> {
-  if (ml.value === null || ml.value <= 0) {
-    problem.value = 'Write how much replenisher goes in.'
-    return
-  }
-  const body = {
-    entryId,
-    ml: ml.value,
-    evaporatedMl: evaporated.value ?? 0,
-    ...(from.value && from.value !== 'fresh' ? { fromId: from.value } : {}),
-  }
-  await act(async () => emit('done', await call(api.bottle.replenish, { params: { id: bottle.id }, body })))
-}
+const asked = computed(() => (ml.value === null || ml.value <= 0 ? null : { entryId, ml: ml.value, evaporatedMl: evaporated.value ?? 0 }))
+const decide = () => asked.value && decideReplenish({ bottle, from: source.value }, asked.value)
+const send = (body: NonNullable<typeof asked.value>) =>
+  call(api.bottle.replenish, { params: { id: bottle.id }, body: { ...body, ...(source.value ? { fromId: source.value.id } : {}) } })
+const keep = () => write(asked.value, 'Write how much replenisher goes in.', send)
 </script>
 
 <template>
-  <ModalPanel open :title="`Replenish ${bottle.label} ${bottle.name}`" @close="$emit('close')">
-    <form class="space-y-4" @submit.prevent="write">
-      <p>
-        {{ show.volume(rate) }} a roll; <b>{{ volume(bottle.state.replenishDueMl) }}</b> are due. It is kept at
-        {{ volume(bottle.state.nominalMl) }}.
-      </p>
-      <div class="grid grid-cols-2 gap-4">
-        <QuantityField v-model="ml" kind="volume" label="Replenisher" />
-        <QuantityField v-model="evaporated" kind="volume" label="Evaporated since" hint="0 where it stood closed" />
-      </div>
-      <ChoiceField v-model="from" label="From" :choices="sources" />
-      <ol class="space-y-1 text-2xl">
-        <li v-if="steps.waterMl > 0">
-          1. Water <b class="font-mono">{{ volume(steps.waterMl) }}</b>, for what evaporated
-        </li>
-        <li>
-          {{ steps.waterMl > 0 ? 2 : 1 }}. Take out <b class="font-mono">{{ volume(steps.bleedMl) }}</b>, to the waste
-        </li>
-        <li>
-          {{ steps.waterMl > 0 ? 3 : 2 }}. Replenisher <b class="font-mono">{{ volume(steps.replenisherMl) }}</b>
-        </li>
-      </ol>
-      <p v-if="steps.topUpMl > 0.5" class="border-l-4 border-alarm pl-4">
-        It then still lacks {{ volume(steps.topUpMl) }}: more was carried out than the rate gives back. Top it up with replenisher too.
-      </p>
-      <WouldWrite :decide="decide" :bottles="source ? [source, bottle] : [bottle]" />
-      <ProblemLine :problem="problem" />
-      <div class="flex gap-3">
-        <button class="button button-main" :disabled="busy">It is replenished</button>
-        <button type="button" class="button" @click="$emit('close')">Not now</button>
-      </div>
-    </form>
-  </ModalPanel>
+  <ActPanel
+    :title="`Replenish ${bottle.label} ${bottle.name}`"
+    :decide="decide"
+    :bottles="source ? [source, bottle] : [bottle]"
+    :busy="busy"
+    :problem="problem"
+    yes="It is replenished"
+    @close="$emit('close')"
+    @write="keep"
+  >
+    <p>
+      {{ show.volume(rate) }} a roll; <b>{{ volume(bottle.state.replenishDueMl) }}</b> are due. It is kept at
+      {{ volume(bottle.state.nominalMl) }}.
+    </p>
+    <div class="grid grid-cols-2 gap-4">
+      <QuantityField v-model="ml" kind="volume" label="Replenisher" />
+      <QuantityField v-model="evaporated" kind="volume" label="Evaporated since" hint="0 where it stood closed" />
+    </div>
+    <ChoiceField v-model="from" label="From" :choices="sources" />
+    <ol class="space-y-1 text-2xl">
+      <li v-if="steps.waterMl > 0">
+        1. Water <b class="font-mono">{{ volume(steps.waterMl) }}</b>, for what evaporated
+      </li>
+      <li>
+        {{ steps.waterMl > 0 ? 2 : 1 }}. Take out <b class="font-mono">{{ volume(steps.bleedMl) }}</b>, to the waste
+      </li>
+      <li>
+        {{ steps.waterMl > 0 ? 3 : 2 }}. Replenisher <b class="font-mono">{{ volume(steps.replenisherMl) }}</b>
+      </li>
+    </ol>
+    <p v-if="steps.topUpMl > 0.5" class="border-l-4 border-alarm pl-4">
+      It then still lacks {{ volume(steps.topUpMl) }}: more was carried out than the rate gives back. Top it up with replenisher too.
+    </p>
+  </ActPanel>
 </template>

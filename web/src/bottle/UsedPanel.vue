@@ -1,20 +1,17 @@
 <script setup lang="ts">
 import { carryOutMl, decidePour, formats, rollEquivalents, usualFormat } from '@selvrin/core'
 import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
-import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { call } from '../api/call'
-import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
-import ModalPanel from '../fields/ModalPanel.vue'
-import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import { showRolls } from '../marks/words'
 import { useShow } from '../session/useShow'
+import ActPanel from './ActPanel.vue'
+import { useAct } from './useAct'
 import OverruleField from './OverruleField.vue'
-import WouldWrite from './WouldWrite.vue'
 import { usualLoad } from './usualLoad'
 import { digits } from '../session/manner'
 
@@ -22,8 +19,7 @@ import { digits } from '../session/manner'
 const { bottle } = defineProps<{ bottle: BottlePage }>()
 const emit = defineEmits<{ close: []; done: [bottle: Bottle] }>()
 const show = useShow()
-const { busy, problem, act } = useAction()
-const entryId = uuid()
+const { entryId, busy, problem, write } = useAct((now) => emit('done', now))
 const byArea = 'area'
 const format = ref<string | null>(usualFormat(bottle))
 const formatChoices = [
@@ -76,48 +72,43 @@ function asked(amount: number) {
 }
 const decide = () => load.value && decidePour({ bottle }, asked(load.value.amount))
 
-async function write(): Promise<void> {
-  if (!load.value) {
-    problem.value =
-      format.value === byArea
-        ? 'Write how many pieces, and the area of one in square centimetres.'
-        : 'Write how many films or sheets, as a whole number.'
-    return
-  }
-  const body = asked(load.value.amount)
-  await act(async () => emit('done', await call(api.bottle.pour, { params: { id: bottle.id }, body })))
-}
+const missing = () =>
+  format.value === byArea
+    ? 'Write how many pieces, and the area of one in square centimetres.'
+    : 'Write how many films or sheets, as a whole number.'
+const keep = () =>
+  write(load.value && asked(load.value.amount), missing(), (body) => call(api.bottle.pour, { params: { id: bottle.id }, body }))
 </script>
 
 <template>
-  <ModalPanel open :title="`Poured back into ${bottle.label}`" @close="$emit('close')">
-    <form class="space-y-4" @submit.prevent="write">
-      <div class="grid grid-cols-2 gap-4">
-        <TextField v-model="count" label="How many went through" />
-        <ChoiceField v-model="format" label="Of what" :choices="formatChoices" />
-      </div>
-      <div v-if="format === byArea" class="grid grid-cols-2 items-end gap-4">
-        <TextField v-model="area" label="Area of one, cm²" hint="516 cm² count as one roll" />
-        <SwitchField v-model="onPaper" label="Paper" detail="counted on its own scale" />
-      </div>
-      <p v-if="load">
-        Counts as <b>{{ paper ? `${digits(load.amount, 1).replace(/[.,]0$/, '')} prints of 8×10 in` : showRolls(load.amount) }}</b>;
-        {{ show.volume(carry) }} left with them.
-      </p>
-      <div class="grid grid-cols-2 items-end gap-4">
-        <QuantityField v-model="carried" kind="volume" label="Carried out, if you know better" />
-        <SwitchField v-model="preWet" label="They went in wet" detail="as much water came in: it thins" />
-      </div>
-      <SwitchField v-if="silvered && !paper" v-model="colour" label="Colour or slide film" detail="all of its silver goes into this bath" />
-      <ChoiceField v-if="silvered && paper" v-model="paperKind" label="Paper" :choices="paperKinds" />
-      <TextField v-model="note" label="Note, if any" />
-      <OverruleField v-model="overrule" :bottle="bottle" />
-      <WouldWrite :decide="decide" :bottles="[bottle]" />
-      <ProblemLine :problem="problem" />
-      <div class="flex gap-3">
-        <button class="button button-main" :disabled="busy">Write it down</button>
-        <button type="button" class="button" @click="$emit('close')">Not now</button>
-      </div>
-    </form>
-  </ModalPanel>
+  <ActPanel
+    :title="`Poured back into ${bottle.label}`"
+    :decide="decide"
+    :bottles="[bottle]"
+    :busy="busy"
+    :problem="problem"
+    @close="$emit('close')"
+    @write="keep"
+  >
+    <div class="grid grid-cols-2 gap-4">
+      <TextField v-model="count" label="How many went through" />
+      <ChoiceField v-model="format" label="Of what" :choices="formatChoices" />
+    </div>
+    <div v-if="format === byArea" class="grid grid-cols-2 items-end gap-4">
+      <TextField v-model="area" label="Area of one, cm²" hint="516 cm² count as one roll" />
+      <SwitchField v-model="onPaper" label="Paper" detail="counted on its own scale" />
+    </div>
+    <p v-if="load">
+      Counts as <b>{{ paper ? `${digits(load.amount, 1).replace(/[.,]0$/, '')} prints of 8×10 in` : showRolls(load.amount) }}</b>;
+      {{ show.volume(carry) }} left with them.
+    </p>
+    <div class="grid grid-cols-2 items-end gap-4">
+      <QuantityField v-model="carried" kind="volume" label="Carried out, if you know better" />
+      <SwitchField v-model="preWet" label="They went in wet" detail="as much water came in: it thins" />
+    </div>
+    <SwitchField v-if="silvered && !paper" v-model="colour" label="Colour or slide film" detail="all of its silver goes into this bath" />
+    <ChoiceField v-if="silvered && paper" v-model="paperKind" label="Paper" :choices="paperKinds" />
+    <TextField v-model="note" label="Note, if any" />
+    <OverruleField v-model="overrule" :bottle="bottle" />
+  </ActPanel>
 </template>
