@@ -51,7 +51,14 @@ const rowClass = (entry: LedgerEntry) => `align-baseline ${entry.reversedBy || e
     :more="more"
     what="lines"
   />
-  <LongTable label="Ledger" :rows="shown" :columns="columns" :row-key="(entry) => entry.id" :row-class="rowClass" :row-height="58">
+  <LongTable
+    label="Lines of the ledger"
+    :rows="shown"
+    :columns="columns"
+    :row-key="(entry) => entry.id"
+    :row-class="rowClass"
+    :row-height="58"
+  >
     <template #cell="{ row: entry, column }">
       <template v-if="column.id === 'what'">
         <span :class="entry.reversedBy ? 'line-through' : 'font-semibold'">{{ entryWords(entry) }}</span>

@@ -10,6 +10,7 @@ import QuantityField from '../fields/QuantityField.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import { useSession } from '../session/store'
+import PasswordForm from './PasswordForm.vue'
 
 const session = useSession()
 const mine = useAction()
@@ -36,16 +37,6 @@ const room = reactive({ ...(session.darkroom as Darkroom) }) as {
 
 /** names beside the house's own addresses, as they are typed */
 const hosts = ref((session.darkroom?.hosts ?? []).join(', '))
-const secret = reactive({ current: '', fresh: '' })
-const changing = useAction()
-async function changePassword(): Promise<void> {
-  kept.value = ''
-  const good = await changing.act(() => call(api.person.changePassword, { body: { current: secret.current, password: secret.fresh } }))
-  if (!good) return
-  secret.current = secret.fresh = ''
-  kept.value = 'Your password is changed. Everywhere else you are signed out.'
-}
-
 async function keepMine(): Promise<void> {
   kept.value = ''
   const good = await mine.act(async () => {
@@ -107,49 +98,27 @@ const endAll = () =>
     <h1 class="mb-5 text-3xl font-bold">Settings</h1>
     <p v-if="kept" role="status" class="mb-4 text-lg font-semibold">{{ kept }}</p>
     <div class="grid grid-cols-2 gap-10 max-md:grid-cols-1">
-      <form class="space-y-4" @submit.prevent="keepMine">
-        <h2 class="text-xl font-bold">{{ session.person?.name }}</h2>
-        <div class="grid grid-cols-2 gap-4">
-          <ChoiceField v-model="my.units" label="Units" :choices="units" />
-          <ChoiceField v-model="my.decimal" label="Decimal sign" :choices="decimals" />
-        </div>
-        <SwitchField
-          v-model="my.letterKeys"
-          label="Single keys"
-          detail="1 to 8, /, ?, L, and H, T during a run; Space and the pedal always count"
-        />
-        <SwitchField v-model="my.sounds" label="Sounds" detail="cues of the clock" />
-        <ProblemLine :problem="mine.problem.value" />
-        <div class="flex flex-wrap gap-3">
-          <button class="button button-main" :disabled="mine.busy.value">Keep mine</button>
-          <button type="button" class="button" @click="endAll">Sign out everywhere</button>
-        </div>
-        <h3 class="pt-4 text-lg font-bold">Password</h3>
-        <TextField
-          v-model="secret.current"
-          label="Present password"
-          type="password"
-          autocomplete="current-password"
-          :problem="changing.field.value === 'current' ? changing.problem.value : ''"
-        />
-        <TextField
-          v-model="secret.fresh"
-          label="New password"
-          hint="10 characters or more; three unrelated words are good"
-          type="password"
-          autocomplete="new-password"
-          :problem="changing.field.value === 'password' ? changing.problem.value : ''"
-        />
-        <ProblemLine :problem="['current', 'password'].includes(changing.field.value) ? '' : changing.problem.value" />
-        <button
-          type="button"
-          class="button"
-          :disabled="changing.busy.value || secret.current === '' || secret.fresh === ''"
-          @click="changePassword"
-        >
-          Change my password
-        </button>
-      </form>
+      <div>
+        <form class="space-y-4" @submit.prevent="keepMine">
+          <h2 class="text-xl font-bold">{{ session.person?.name }}</h2>
+          <div class="grid grid-cols-2 gap-4">
+            <ChoiceField v-model="my.units" label="Units" :choices="units" />
+            <ChoiceField v-model="my.decimal" label="Decimal sign" :choices="decimals" />
+          </div>
+          <SwitchField
+            v-model="my.letterKeys"
+            label="Single keys"
+            detail="1 to 8, /, ?, L, and H, T during a run; Space and the pedal always count"
+          />
+          <SwitchField v-model="my.sounds" label="Sounds" detail="cues of the clock" />
+          <ProblemLine :problem="mine.problem.value" />
+          <div class="flex flex-wrap gap-3">
+            <button class="button button-main" :disabled="mine.busy.value">Keep mine</button>
+            <button type="button" class="button" @click="endAll">Sign out everywhere</button>
+          </div>
+        </form>
+        <PasswordForm @kept="kept = 'Your password is changed. Everywhere else you are signed out.'" />
+      </div>
       <form v-if="session.isTechnician" class="space-y-4" @submit.prevent="keepRoom">
         <h2 class="text-xl font-bold">The darkroom</h2>
         <TextField v-model="room.name" label="Name" :problem="house.field.value === 'name' ? house.problem.value : ''" />
