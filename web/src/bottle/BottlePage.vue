@@ -179,7 +179,14 @@ async function done(written?: Bottle): Promise<void> {
           </section>
           <section v-if="whole" aria-labelledby="ledger">
             <h2 id="ledger" class="mb-2 text-2xl font-bold">Ledger</h2>
-            <LedgerTable :lines="[...bottle.ledger, ...older.rows]" :more="older.more" :zone="zone" @take-back="takeBack" />
+            <LedgerTable
+              :key="bottle.id"
+              :of="bottle.id"
+              :lines="[...bottle.ledger, ...older.rows]"
+              :more="older.more"
+              :zone="zone"
+              @take-back="takeBack"
+            />
             <button v-if="older.more" class="button button-small mt-3" :disabled="busy" @click="loadOlder">Older lines</button>
           </section>
         </div>

@@ -9,8 +9,8 @@ import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { entryWords } from './entryWords'
 
-/** Lines of a ledger, newest first; what was taken back stays readable. `more` where older ones are not here yet. */
-const { lines, zone, more } = defineProps<{ lines: LedgerEntry[]; zone: string; more: boolean }>()
+/** Lines of the ledger `of` a bottle, newest first; what was taken back stays readable. `more` where older ones are not here yet. */
+const { of, lines, zone, more } = defineProps<{ of: string; lines: LedgerEntry[]; zone: string; more: boolean }>()
 defineEmits<{ takeBack: [entry: LedgerEntry] }>()
 const session = useSession()
 const show = useShow()
@@ -46,7 +46,7 @@ const rowClass = (entry: LedgerEntry) => `align-baseline ${entry.reversedBy || e
     v-model="find"
     class="mb-2 max-w-sm"
     label="Find a line"
-    kept="ledger"
+    :kept="`ledger ${of}`"
     :count="shown.length"
     :more="more"
     what="lines"

@@ -117,7 +117,7 @@ const endAll = () =>
             <button type="button" class="button" @click="endAll">Sign out everywhere</button>
           </div>
         </form>
-        <PasswordForm @kept="kept = 'Your password is changed. Everywhere else you are signed out.'" />
+        <PasswordForm @submit="kept = ''" @kept="kept = 'Your password is changed. Everywhere else you are signed out.'" />
       </div>
       <form v-if="session.isTechnician" class="space-y-4" @submit.prevent="keepRoom">
         <h2 class="text-xl font-bold">The darkroom</h2>
