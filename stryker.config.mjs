@@ -8,6 +8,8 @@ export default {
   // what runs once when a file is read is looked at by the tests that use it, not by all of them anew
   ignoreStatic: true,
   concurrency: 2,
+  // a machine that does something else as well is no reason to call a mutant dead
+  timeoutMS: 30_000,
   tempDirName: '.build/mutants',
   reporters: ['clear-text', 'progress-append-only'],
   clearTextReporter: { allowColor: false, allowEmojis: false, logTests: false },

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { Decided } from '@selvrin/core'
 import type { Bottle } from '@selvrin/core/contract'
-import ModalPanel from '../fields/ModalPanel.vue'
-import ProblemLine from '../fields/ProblemLine.vue'
+import FormPanel from '../fields/FormPanel.vue'
 import WouldWrite from './WouldWrite.vue'
 
 /** An act on a bottle: what is asked of whoever does it, what it will write before the tap, what stands against it, and the tap. */
@@ -15,20 +14,24 @@ defineProps<{
   busy: boolean
   problem: string
   yes?: string
+  wide?: boolean
+  blocked?: boolean
 }>()
-defineEmits<{ close: []; write: [] }>()
+defineEmits<{ close: []; submit: [] }>()
 </script>
 
 <template>
-  <ModalPanel open :title="title" @close="$emit('close')">
-    <form class="space-y-4" @submit.prevent="$emit('write')">
-      <slot />
-      <WouldWrite :decide="decide" :bottles="bottles" />
-      <ProblemLine :problem="problem" />
-      <div class="flex gap-3">
-        <button class="button button-main" :disabled="busy">{{ yes ?? 'Write it down' }}</button>
-        <button type="button" class="button" @click="$emit('close')">Not now</button>
-      </div>
-    </form>
-  </ModalPanel>
+  <FormPanel
+    :title="title"
+    :yes="yes ?? 'Write it down'"
+    :wide="wide"
+    :busy="busy"
+    :blocked="blocked"
+    :problem="problem"
+    @close="$emit('close')"
+    @submit="$emit('submit')"
+  >
+    <slot />
+    <WouldWrite :decide="decide" :bottles="bottles" />
+  </FormPanel>
 </template>

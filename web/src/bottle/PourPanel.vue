@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { decidePour, showParts } from '@selvrin/core'
 import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
+import type { z } from 'zod'
 import { call } from '../api/call'
+import BodyField from '../fields/BodyField.vue'
 import ChoiceField, { type Choice } from '../fields/ChoiceField.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
+import { useContractForm } from '../fields/useContractForm'
 import { useShow } from '../session/useShow'
-import ActPanel from './ActPanel.vue'
-import { useAct } from './useAct'
 import { useBottles } from '../stores'
+import ActPanel from './ActPanel.vue'
 import OverruleField from './OverruleField.vue'
 
 type Kind = 'pour-out' | 'pour-back' | 'top-up' | 'water' | 'evaporate' | 'discard'
@@ -18,8 +21,6 @@ const emit = defineEmits<{ close: []; done: [bottle: Bottle] }>()
 const show = useShow()
 const bottles = useBottles()
 onMounted(() => void bottles.load())
-const { entryId, busy, problem, write } = useAct((now) => emit('done', now))
-const kind = ref<Kind | null>(bottle.retiredAt === null ? 'pour-out' : 'discard')
 const kinds: Choice<Kind>[] = [
   { value: 'pour-out', name: 'Poured out', detail: 'to use, or into another vessel' },
   { value: 'pour-back', name: 'Poured back', detail: 'the same liquid, unused' },
@@ -31,9 +32,6 @@ const kinds: Choice<Kind>[] = [
 const open = computed(() =>
   bottle.retiredAt === null ? kinds : kinds.filter((one) => one.value === 'discard' || one.value === 'pour-out'),
 )
-const ml = ref<number | null>(null)
-const note = ref('')
-const overrule = ref('')
 const from = ref<string | null>('fresh')
 const sources = computed(() => [
   { value: 'fresh', name: 'Fresh, from no bottle here' },
@@ -45,26 +43,22 @@ const sources = computed(() => [
       detail: show.volume(one.state.volumeMl),
     })),
 ])
-const asks = computed(() => kind.value === 'pour-out')
-
+const entryId = uuid()
+type Asked = z.output<typeof api.bottle.pour.body>
+const { fields, typed, ready, busy, rest, submit } = useContractForm(api.bottle.pour, {
+  begin: () => ({ entryId, kind: (bottle.retiredAt === null ? 'pour-out' : 'discard') as Kind, ml: null, note: '' }),
+  send: async (body) => emit('done', await call(api.bottle.pour, { params: { id: bottle.id }, body: whole(body) })),
+})
+const kind = computed(() => typed.value.kind)
 const source = computed(() => (kind.value === 'top-up' ? bottles.rows.find((one) => one.id === from.value) : undefined))
-const asked = computed(() =>
-  ml.value === null || kind.value === null
-    ? null
-    : {
-        entryId,
-        kind: kind.value,
-        ml: ml.value,
-        note: note.value,
-        ...(asks.value && overrule.value.trim() !== '' ? { overrule: overrule.value } : {}),
-      },
-)
-const nothingThrough = { rolls: 0, colourRolls: 0, paper: 0, waterInMl: 0 }
-const decide = () => asked.value && decidePour({ bottle, from: source.value }, { ...nothingThrough, ...asked.value })
-
-const send = (body: NonNullable<typeof asked.value>) =>
-  call(api.bottle.pour, { params: { id: bottle.id }, body: { ...body, ...(source.value ? { fromId: source.value.id } : {}) } })
-const keep = () => write(asked.value, 'Write how much.', send)
+/** the bottle that is put to use by it */
+const used = computed(() => (kind.value === 'pour-out' ? bottle : source.value))
+/** With where it comes from, and without a reason nobody asks for. */
+function whole({ overrule, ...body }: Asked): Asked {
+  return { ...body, ...(source.value ? { fromId: source.value.id } : {}), ...(used.value && overrule !== undefined ? { overrule } : {}) }
+}
+const decide = () => ready.value && decidePour({ bottle, from: source.value }, whole(ready.value))
+const without = () => ready.value && decidePour({ bottle, from: source.value }, { ...whole(ready.value), overrule: undefined })
 </script>
 
 <template>
@@ -73,21 +67,25 @@ const keep = () => write(asked.value, 'Write how much.', send)
     :decide="decide"
     :bottles="source ? [source, bottle] : [bottle]"
     :busy="busy"
-    :problem="problem"
+    :problem="rest"
     @close="$emit('close')"
-    @write="keep"
+    @submit="submit"
   >
-    <ChoiceField v-model="kind" label="What was done" :choices="open" />
+    <BodyField v-slot="{ bind }" :of="fields" name="kind"><ChoiceField v-bind="bind" label="What was done" :choices="open" /></BodyField>
     <ChoiceField v-if="kind === 'top-up'" v-model="from" label="From" :choices="sources" />
-    <QuantityField
-      v-model="ml"
-      kind="volume"
-      label="How much"
-      :near="bottle.state.volumeMl"
-      :hint="`it holds ${show.volume(bottle.state.volumeMl)} of ${show.volume(bottle.sizeMl)}`"
-    />
-    <TextField v-model="note" label="Note, if any" />
-    <OverruleField v-if="asks" v-model="overrule" :bottle="bottle" />
+    <BodyField v-slot="{ bind }" :of="fields" name="ml">
+      <QuantityField
+        v-bind="bind"
+        kind="volume"
+        label="How much"
+        :near="bottle.state.volumeMl"
+        :hint="`it holds ${show.volume(bottle.state.volumeMl)} of ${show.volume(bottle.sizeMl)}`"
+      />
+    </BodyField>
+    <BodyField v-slot="{ bind }" :of="fields" name="note"><TextField v-bind="bind" label="Note, if any" /></BodyField>
+    <BodyField v-if="used" v-slot="{ bind }" :of="fields" name="overrule" optional>
+      <OverruleField v-bind="bind" :bottle="used" :without="without" />
+    </BodyField>
     <p v-if="kind === 'discard'" class="text-quiet">
       Gloves and goggles on. Fixers go to the silver waste, never together with acids or developer; your local rules decide the rest.
     </p>

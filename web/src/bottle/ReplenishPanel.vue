@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { decideReplenish, replenishSteps, showParts } from '@selvrin/core'
 import { api, type Bottle, type BottlePage } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
+import BodyField from '../fields/BodyField.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import QuantityField from '../fields/QuantityField.vue'
+import { useContractForm } from '../fields/useContractForm'
 import { useShow } from '../session/useShow'
-import ActPanel from './ActPanel.vue'
-import { useAct } from './useAct'
 import { useBottles } from '../stores'
+import ActPanel from './ActPanel.vue'
+import OverruleField from './OverruleField.vue'
 
 /** Replenishing, in the order of the hands: water, bleed, replenisher. */
 const { bottle } = defineProps<{ bottle: BottlePage }>()
@@ -16,10 +19,15 @@ const emit = defineEmits<{ close: []; done: [bottle: Bottle] }>()
 const show = useShow()
 const bottles = useBottles()
 onMounted(() => void bottles.load())
-const { entryId, busy, problem, write } = useAct((now) => emit('done', now))
 const rate = bottle.use.replenishment?.mlPerRoll ?? 0
-const ml = ref<number | null>(bottle.state.replenishDueMl || rate)
-const evaporated = ref<number | null>(0)
+const entryId = uuid()
+const { fields, typed, ready, busy, rest, submit } = useContractForm(api.bottle.replenish, {
+  begin: () => ({ entryId, ml: bottle.state.replenishDueMl || rate || null, evaporatedMl: 0 }),
+  send: async (body) => {
+    const source = from.value === 'fresh' ? {} : { fromId: from.value ?? undefined }
+    emit('done', await call(api.bottle.replenish, { params: { id: bottle.id }, body: { ...body, ...source } }))
+  },
+})
 const from = ref<string | null>('fresh')
 const sources = computed(() => [
   { value: 'fresh', name: 'Fresh replenisher, from no bottle here' },
@@ -37,17 +45,14 @@ const steps = computed(() =>
   replenishSteps({
     volumeMl: bottle.state.volumeMl,
     nominalMl: bottle.state.nominalMl,
-    dueMl: ml.value ?? 0,
-    evaporatedMl: evaporated.value ?? 0,
+    dueMl: typed.value.ml ?? 0,
+    evaporatedMl: typed.value.evaporatedMl ?? 0,
   }),
 )
 const volume = (amount: number) => show.volume(amount)
 const source = computed(() => bottles.rows.find((one) => one.id === from.value))
-const asked = computed(() => (ml.value === null || ml.value <= 0 ? null : { entryId, ml: ml.value, evaporatedMl: evaporated.value ?? 0 }))
-const decide = () => asked.value && decideReplenish({ bottle, from: source.value }, asked.value)
-const send = (body: NonNullable<typeof asked.value>) =>
-  call(api.bottle.replenish, { params: { id: bottle.id }, body: { ...body, ...(source.value ? { fromId: source.value.id } : {}) } })
-const keep = () => write(asked.value, 'Write how much replenisher goes in.', send)
+const decide = () => ready.value && decideReplenish({ bottle, from: source.value }, ready.value)
+const without = () => ready.value && decideReplenish({ bottle, from: source.value }, { ...ready.value, overrule: undefined })
 </script>
 
 <template>
@@ -56,20 +61,25 @@ const keep = () => write(asked.value, 'Write how much replenisher goes in.', sen
     :decide="decide"
     :bottles="source ? [source, bottle] : [bottle]"
     :busy="busy"
-    :problem="problem"
+    :problem="rest"
     yes="It is replenished"
     @close="$emit('close')"
-    @write="keep"
+    @submit="submit"
   >
     <p>
       {{ show.volume(rate) }} a roll; <b>{{ volume(bottle.state.replenishDueMl) }}</b> are due. It is kept at
       {{ volume(bottle.state.nominalMl) }}.
     </p>
     <div class="grid grid-cols-2 gap-4">
-      <QuantityField v-model="ml" kind="volume" label="Replenisher" />
-      <QuantityField v-model="evaporated" kind="volume" label="Evaporated since" hint="0 where it stood closed" />
+      <BodyField v-slot="{ bind }" :of="fields" name="ml"><QuantityField v-bind="bind" kind="volume" label="Replenisher" /></BodyField>
+      <BodyField v-slot="{ bind }" :of="fields" name="evaporatedMl">
+        <QuantityField v-bind="bind" kind="volume" label="Evaporated since" hint="0 where it stood closed" />
+      </BodyField>
     </div>
     <ChoiceField v-model="from" label="From" :choices="sources" />
+    <BodyField v-if="source" v-slot="{ bind }" :of="fields" name="overrule" optional>
+      <OverruleField v-bind="bind" :bottle="source" :without="without" />
+    </BodyField>
     <ol class="space-y-1 text-2xl">
       <li v-if="steps.waterMl > 0">
         1. Water <b class="font-mono">{{ volume(steps.waterMl) }}</b>, for what evaporated

@@ -4,8 +4,7 @@ import { api, type Bottle } from '@selvrin/core/contract'
 import { reactive, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
-import ModalPanel from '../fields/ModalPanel.vue'
-import ProblemLine from '../fields/ProblemLine.vue'
+import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import SchoolFields from '../formula/SchoolFields.vue'
 import { readSchool, schoolDraftOf } from '../formula/schoolDraft'
@@ -46,17 +45,20 @@ async function save(back: boolean): Promise<void> {
 </script>
 
 <template>
-  <ModalPanel open wide :title="`How ${bottle.label} is used`" @close="$emit('close')">
-    <form class="space-y-4" @submit.prevent="save(false)">
-      <p>For this bottle alone; the formula stays as it is. What went through so far counts by the new way too.</p>
-      <SchoolFields v-model="draft" :family="bottle.family" :fixer="bottle.state.silverGPerL !== null" :problems="problems" />
-      <TextField v-model="reason" label="Why?" />
-      <ProblemLine :problem="problem" />
-      <div class="flex flex-wrap gap-3">
-        <button class="button button-main" :disabled="busy">Use it like that</button>
-        <button v-if="bottle.ownUse" type="button" class="button" :disabled="busy" @click="save(true)">As the formula says</button>
-        <button type="button" class="button" @click="$emit('close')">Not now</button>
-      </div>
-    </form>
-  </ModalPanel>
+  <FormPanel
+    wide
+    :title="`How ${bottle.label} is used`"
+    yes="Use it like that"
+    :busy="busy"
+    :problem="problem"
+    @close="$emit('close')"
+    @submit="save(false)"
+  >
+    <p>For this bottle alone; the formula stays as it is. What went through so far counts by the new way too.</p>
+    <SchoolFields v-model="draft" :family="bottle.family" :fixer="bottle.state.silverGPerL !== null" :problems="problems" />
+    <TextField v-model="reason" label="Why?" />
+    <template v-if="bottle.ownUse" #more>
+      <button type="button" class="button" :disabled="busy" @click="save(true)">As the formula says</button>
+    </template>
+  </FormPanel>
 </template>

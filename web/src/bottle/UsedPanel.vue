@@ -71,6 +71,7 @@ function asked(amount: number) {
   }
 }
 const decide = () => load.value && decidePour({ bottle }, asked(load.value.amount))
+const without = () => load.value && decidePour({ bottle }, { ...asked(load.value.amount), overrule: undefined })
 
 const missing = () =>
   format.value === byArea
@@ -88,7 +89,7 @@ const keep = () =>
     :busy="busy"
     :problem="problem"
     @close="$emit('close')"
-    @write="keep"
+    @submit="keep"
   >
     <div class="grid grid-cols-2 gap-4">
       <TextField v-model="count" label="How many went through" />
@@ -109,6 +110,6 @@ const keep = () =>
     <SwitchField v-if="silvered && !paper" v-model="colour" label="Colour or slide film" detail="all of its silver goes into this bath" />
     <ChoiceField v-if="silvered && paper" v-model="paperKind" label="Paper" :choices="paperKinds" />
     <TextField v-model="note" label="Note, if any" />
-    <OverruleField v-model="overrule" :bottle="bottle" />
+    <OverruleField v-model="overrule" :bottle="bottle" :without="without" />
   </ActPanel>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { DomainError, Refused, wouldHold, type Acted, type Decided } from '@selvrin/core'
+import { wouldHold, type Acted, type Decided } from '@selvrin/core'
 import { computed } from 'vue'
 import { useShow } from '../session/useShow'
+import { outcomeOf } from './outcome'
 import WouldHold from './WouldHold.vue'
 
 /**
@@ -10,22 +11,16 @@ import WouldHold from './WouldHold.vue'
  */
 const { decide, bottles } = defineProps<{ decide: () => Decided | null; bottles: Acted[] }>()
 const show = useShow()
-const outcome = computed((): { decided: Decided | null; refusal: string } => {
-  try {
-    return { decided: decide(), refusal: '' }
-  } catch (error) {
-    if (!(error instanceof DomainError)) throw error
-    const wantsReason = error instanceof Refused && error.more.field === 'overrule'
-    return { decided: null, refusal: wantsReason ? '' : error.message }
-  }
-})
+const outcome = computed(() => outcomeOf(decide))
 const would = computed(() => (outcome.value.decided ? wouldHold(bottles, outcome.value.decided) : []))
 const made = computed(() => outcome.value.decided?.made ?? [])
 </script>
 
 <template>
   <div role="status">
-    <p v-if="outcome.refusal" class="border-l-4 border-alarm pl-4 font-semibold">{{ show.said(outcome.refusal) }}</p>
+    <p v-if="outcome.refusal && !outcome.wantsReason" class="border-l-4 border-alarm pl-4 font-semibold">
+      {{ show.said(outcome.refusal) }}
+    </p>
     <WouldHold v-else-if="would.length > 0" :would="would">
       <li v-if="made.length > 0">
         {{ made.length === 1 ? 'A new label' : `${made.length} new labels` }}: {{ made.map((one) => show.volume(one.ml)).join(', ') }}

@@ -1,89 +1,64 @@
 <script setup lang="ts">
-import { parseRatio, showParts } from '@selvrin/core'
 import { api, type ChartRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, reactive, ref, watch } from 'vue'
-import { call, sentence } from '../api/call'
-import { useAction } from '../api/useAction'
+import { watch } from 'vue'
+import { call } from '../api/call'
+import BodyField from '../fields/BodyField.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
+import RatioField from '../fields/RatioField.vue'
+import { readWhole } from '../fields/read'
+import ReadField from '../fields/ReadField.vue'
 import TextField from '../fields/TextField.vue'
+import { basedOn, useContractForm } from '../fields/useContractForm'
 
 /** A new row of the chart, or one that is mended. */
 const { row, developers } = defineProps<{ row: ChartRow | null; developers: { value: string; name: string }[] }>()
 const emit = defineEmits<{ kept: []; leave: [] }>()
-const { busy, problem, current, act } = useAction()
-const id = ref(uuid())
-const draftOf = (of: ChartRow | null) => ({
-  film: of?.film ?? '',
-  formulaId: of?.formulaId ?? null,
-  parts: of ? (of.parts.length > 1 ? showParts(of.parts) : 'stock') : '1+1',
-  ei: String(of?.ei ?? 400),
-  temperatureC: (of?.temperatureC ?? 20) as number | null,
-  seconds: of?.seconds ?? null,
-  source: of?.source ?? '',
-  note: of?.note ?? '',
+const fresh = { film: '', formulaId: null, parts: [1, 1], ei: 400, temperatureC: 20, seconds: null, source: '', note: '' }
+/** the next row is most often of the same film */
+let last: Omit<ReturnType<typeof factsOf>, 'seconds'> | null = null
+function factsOf({ film, formulaId, parts, ei, temperatureC, seconds, source, note }: ChartRow) {
+  return { film, formulaId, parts, ei, temperatureC, seconds, source, note }
+}
+const { fields, busy, rest, current, submit, again } = useContractForm(api.chart.add, {
+  begin: () => (row ? { id: row.id, ...factsOf(row) } : { id: uuid(), ...fresh, ...last }),
+  send: async ({ id, ...body }, theirs) => {
+    await (row
+      ? call(api.chart.change, { params: { id: row.id }, body: { ...body, version: basedOn(row, theirs) } })
+      : call(api.chart.add, { body: { ...body, id } }))
+    const { seconds: _, ...same } = body
+    last = same
+    emit('kept')
+  },
 })
-const draft = reactive<ReturnType<typeof draftOf>>(draftOf(row))
-const wrong = reactive({ parts: '', ei: '' })
-watch(
-  () => row?.id,
-  () => Object.assign(draft, draftOf(row)),
-)
-const theirs = computed(() => current.value as ChartRow | null)
-
-function readParts(): number[] {
-  if (draft.parts.trim() === 'stock') return [1]
-  try {
-    const read = parseRatio(draft.parts)
-    if (read.ambiguous) wrong.parts = 'Write 1+4 for one part plus four; 1:4 is read in two ways.'
-    return read.parts
-  } catch (error) {
-    wrong.parts = sentence(error)
-    return [1]
-  }
-}
-async function keep(): Promise<void> {
-  wrong.parts = wrong.ei = ''
-  const parts = readParts()
-  if (!/^[1-9]\d{0,4}$/.test(draft.ei.trim())) wrong.ei = 'Write the exposure index as a whole number.'
-  if (wrong.parts || wrong.ei) return
-  if (draft.formulaId === null || draft.temperatureC === null || draft.seconds === null) {
-    problem.value = 'Choose the developer and write temperature and time.'
-    return
-  }
-  const { film, formulaId, temperatureC, seconds, source, note } = draft
-  const body = { film, formulaId, parts, ei: Number(draft.ei), temperatureC, seconds, source, note }
-  const version = theirs.value?.version ?? row?.version ?? 1
-  const good = await act(() =>
-    row
-      ? call(api.chart.change, { params: { id: row.id }, body: { ...body, version } })
-      : call(api.chart.add, { body: { ...body, id: id.value } }),
-  )
-  if (!good) return
-  id.value = uuid()
-  if (!row) draft.seconds = null
-  emit('kept')
-}
+watch(() => row?.id, again)
+const readEi = readWhole('Write the exposure index as a whole number.')
 </script>
 
 <template>
-  <form class="space-y-3" @submit.prevent="keep">
-    <TextField v-model="draft.film" label="Film" />
-    <ChoiceField v-model="draft.formulaId" label="Developer" :choices="developers" placeholder="Choose …" />
+  <form class="space-y-3" novalidate @submit.prevent="submit">
+    <BodyField v-slot="{ bind }" :of="fields" name="film"><TextField v-bind="bind" label="Film" /></BodyField>
+    <BodyField v-slot="{ bind }" :of="fields" name="formulaId">
+      <ChoiceField v-bind="bind" label="Developer" :choices="developers" placeholder="Choose …" />
+    </BodyField>
     <div class="grid grid-cols-2 gap-3">
-      <TextField v-model="draft.parts" label="Dilution" hint="or stock" :problem="wrong.parts" />
-      <TextField v-model="draft.ei" label="EI" :problem="wrong.ei" />
-      <QuantityField v-model="draft.temperatureC" kind="temperature" label="At" />
-      <QuantityField v-model="draft.seconds" kind="time" label="Time" hint="9:30" />
+      <BodyField v-slot="{ bind }" :of="fields" name="parts"><RatioField v-bind="bind" stock label="Dilution" hint="or stock" /></BodyField>
+      <BodyField v-slot="{ bind }" :of="fields" name="ei"><ReadField v-bind="bind" label="EI" :read="readEi" :write="String" /></BodyField>
+      <BodyField v-slot="{ bind }" :of="fields" name="temperatureC"
+        ><QuantityField v-bind="bind" kind="temperature" label="At"
+      /></BodyField>
+      <BodyField v-slot="{ bind }" :of="fields" name="seconds">
+        <QuantityField v-bind="bind" kind="time" label="Time" hint="9:30" />
+      </BodyField>
     </div>
-    <TextField v-model="draft.source" label="Source" hint="who says so" />
-    <TextField v-model="draft.note" label="Note" />
-    <ProblemLine :problem="problem" />
+    <BodyField v-slot="{ bind }" :of="fields" name="source"><TextField v-bind="bind" label="Source" hint="who says so" /></BodyField>
+    <BodyField v-slot="{ bind }" :of="fields" name="note"><TextField v-bind="bind" label="Note" /></BodyField>
+    <ProblemLine :problem="rest" />
     <div class="flex flex-wrap gap-3">
       <button class="button button-main flex-1" :disabled="busy">
-        {{ row ? (theirs ? 'Keep mine over theirs' : 'Keep it') : 'Add it to the chart' }}
+        {{ row ? (current ? 'Keep mine over theirs' : 'Keep it') : 'Add it to the chart' }}
       </button>
       <button type="button" class="button" @click="$emit('leave')">Not now</button>
     </div>

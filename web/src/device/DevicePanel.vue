@@ -7,11 +7,12 @@ import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import BodyField from '../fields/BodyField.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
-import ModalPanel from '../fields/ModalPanel.vue'
-import ProblemLine from '../fields/ProblemLine.vue'
+import FormPanel from '../fields/FormPanel.vue'
+import { readWhole } from '../fields/read'
+import ReadField from '../fields/ReadField.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
-import { useContractForm } from '../fields/useContractForm'
+import { basedOn, useContractForm } from '../fields/useContractForm'
 import { useDevices } from '../stores'
 
 const { device } = defineProps<{ device: Device | null }>()
@@ -30,18 +31,16 @@ const form = useContractForm(api.device.add, {
   }),
   send: async ({ id, ...facts }, theirs) => {
     await (device
-      ? call(api.device.change, { params: { id }, body: { version: (theirs as Device | null)?.version ?? device.version, ...facts } })
+      ? call(api.device.change, { params: { id }, body: { version: basedOn(device, theirs), ...facts } })
       : call(api.device.add, { body: { id, ...facts } }))
     await done()
   },
 })
-const { current, busy } = form
+const { current, busy, rest } = form
 const removing = useAction()
 const sample = ref('ST,+0012.34,g')
 const values = form.form.useStore((state) => state.values as { kind: DeviceKind | null; pattern: string })
-/** The port as it is typed; what is no number is refused as it stands. */
-const portOf = (text: string) => (text.trim() === '' ? null : Number(text))
-const port = ref(String(device?.port ?? ''))
+const readPort = readWhole('Write the port as a whole number.')
 const kinds = [
   { value: 'scale' as const, name: 'Scale' },
   { value: 'thermometer' as const, name: 'Thermometer' },
@@ -67,34 +66,30 @@ async function done(): Promise<void> {
 </script>
 
 <template>
-  <ModalPanel open wide :title="device ? device.name : 'A device at the bench'" @close="$emit('close')">
-    <form class="space-y-4" @submit.prevent="form.submit()">
-      <div class="grid grid-cols-2 gap-4">
-        <BodyField v-slot="{ bind }" :of="form.fields" name="kind"><ChoiceField v-bind="bind" label="Kind" :choices="kinds" /></BodyField>
-        <BodyField v-slot="{ bind }" :of="form.fields" name="name"><TextField v-bind="bind" label="Name" /></BodyField>
-        <BodyField v-slot="{ bind }" :of="form.fields" name="host"><TextField v-bind="bind" label="Host" /></BodyField>
-        <BodyField v-slot="{ bind }" :of="form.fields" name="port">
-          <TextField
-            v-model="port"
-            label="Port"
-            :problem="bind.problem"
-            @update:model-value="(text) => bind['onUpdate:modelValue'](portOf(text))"
-          />
-        </BodyField>
-      </div>
-      <BodyField v-slot="{ bind }" :of="form.fields" name="pattern">
-        <TextField v-bind="bind" label="Pattern of a line" hint="groups: value, unit, and stable where the device says so" />
+  <FormPanel
+    wide
+    :title="device ? device.name : 'A device at the bench'"
+    :yes="current ? 'Keep mine over theirs' : 'Keep'"
+    :busy="busy"
+    :problem="rest || removing.problem.value"
+    @close="$emit('close')"
+    @submit="form.submit()"
+  >
+    <div class="grid grid-cols-2 gap-4">
+      <BodyField v-slot="{ bind }" :of="form.fields" name="kind"><ChoiceField v-bind="bind" label="Kind" :choices="kinds" /></BodyField>
+      <BodyField v-slot="{ bind }" :of="form.fields" name="name"><TextField v-bind="bind" label="Name" /></BodyField>
+      <BodyField v-slot="{ bind }" :of="form.fields" name="host"><TextField v-bind="bind" label="Host" /></BodyField>
+      <BodyField v-slot="{ bind }" :of="form.fields" name="port">
+        <ReadField v-bind="bind" label="Port" :read="readPort" :write="String" />
       </BodyField>
-      <TextField v-model="sample" label="Try a line it has sent" :hint="tried" />
-      <BodyField v-slot="{ bind }" :of="form.fields" name="active"><SwitchField v-bind="bind" label="In use" /></BodyField>
-      <ProblemLine :problem="form.rest.value || removing.problem.value" />
-      <div class="flex flex-wrap gap-3">
-        <button class="button button-main" :disabled="busy">{{ current ? 'Keep mine over theirs' : 'Keep' }}</button>
-        <button type="button" class="button" @click="$emit('close')">Not now</button>
-        <button v-if="device" type="button" class="button ml-auto" :disabled="busy" @click="remove">
-          Take {{ device.name }} off the bench
-        </button>
-      </div>
-    </form>
-  </ModalPanel>
+    </div>
+    <BodyField v-slot="{ bind }" :of="form.fields" name="pattern">
+      <TextField v-bind="bind" label="Pattern of a line" hint="groups: value, unit, and stable where the device says so" />
+    </BodyField>
+    <TextField v-model="sample" label="Try a line it has sent" :hint="tried" />
+    <BodyField v-slot="{ bind }" :of="form.fields" name="active"><SwitchField v-bind="bind" label="In use" /></BodyField>
+    <template v-if="device" #apart>
+      <button type="button" class="button ml-auto" :disabled="busy" @click="remove">Take {{ device.name }} off the bench</button>
+    </template>
+  </FormPanel>
 </template>

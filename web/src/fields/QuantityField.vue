@@ -5,6 +5,7 @@ import { sentence } from '../api/call'
 import { useShow } from '../session/useShow'
 import { useTyping } from '../hand/typed'
 import FieldFrame from './FieldFrame.vue'
+import { useUnread } from './unread'
 
 /**
  * An amount in any unit: what is typed stays, the model is g, ml, °C or s, null while it cannot be read. The unit a bare number is taken in stands in
@@ -40,6 +41,7 @@ const otherWay = (value: number): string => (kind === 'time' ? '' : show.otherUn
 
 const typed = ref(model.value === null ? '' : shown(model.value))
 const wrong = ref('')
+useUnread(wrong)
 /** what stood in the field when it was last set: its unit is the one meant by a bare number */
 const standing = ref(model.value ?? near)
 const unit = computed(() => show.unit(kind, standing.value))

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import ModalPanel from './ModalPanel.vue'
-import ProblemLine from './ProblemLine.vue'
+import FormPanel from './FormPanel.vue'
 import TextField from './TextField.vue'
 
 /** Something that was written and is wrong: why, and it is taken back by a second line. */
@@ -11,16 +10,16 @@ const why = ref('')
 </script>
 
 <template>
-  <ModalPanel open :title="`Take back: ${what}`" @close="$emit('close')">
-    <form class="space-y-4" @submit.prevent="$emit('take', why)">
-      <p>{{ says }}</p>
-      <slot />
-      <TextField v-model="why" label="What was wrong with it?" />
-      <ProblemLine :problem="problem" />
-      <div class="flex gap-3">
-        <button class="button button-main" :disabled="busy">Take it back</button>
-        <button type="button" class="button" @click="$emit('close')">Not now</button>
-      </div>
-    </form>
-  </ModalPanel>
+  <FormPanel
+    :title="`Take back: ${what}`"
+    yes="Take it back"
+    :busy="busy"
+    :problem="problem"
+    @close="$emit('close')"
+    @submit="$emit('take', why)"
+  >
+    <p>{{ says }}</p>
+    <slot />
+    <TextField v-model="why" label="What was wrong with it?" />
+  </FormPanel>
 </template>

@@ -44,6 +44,20 @@ test('what is right is sent as the contract reads it, and the form begins anew',
   expect(made.form.state.values.name).toBe('')
 })
 
+test('what cannot be read is not taken for nothing: it is not sent', async () => {
+  const send = jest.fn((body: Sent) => Promise.resolve(body))
+  const made = formOf(send)
+  made.form.setFieldValue('name', 'Ada Weir')
+  made.form.setFieldValue('login', 'ada')
+  expect(made.ready.value).toMatchObject({ name: 'Ada Weir', login: 'ada' })
+  made.fields.unread('name', 'This is no name.')
+  await made.submit()
+  expect(send).not.toHaveBeenCalled()
+  made.fields.unread('name', '')
+  await made.submit()
+  expect(send).toHaveBeenCalledTimes(1)
+})
+
 test('what the server refuses is said where it belongs, and what was typed stays', async () => {
   const taken = new CallError(409, { code: 'exists', message: 'Someone has that sign-in name already.', field: 'login' })
   const made = formOf(() => Promise.reject(taken))

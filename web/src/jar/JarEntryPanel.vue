@@ -6,8 +6,7 @@ import { computed, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
-import ModalPanel from '../fields/ModalPanel.vue'
-import ProblemLine from '../fields/ProblemLine.vue'
+import FormPanel from '../fields/FormPanel.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
@@ -66,26 +65,19 @@ async function write(): Promise<void> {
 </script>
 
 <template>
-  <ModalPanel open :title="nameOf(jar)" @close="$emit('close')">
-    <form class="space-y-4" @submit.prevent="write">
-      <ChoiceField v-model="kind" label="What happened" :choices="kinds" />
-      <QuantityField
-        v-model="grams"
-        kind="mass"
-        :label="kind === 'count' ? 'It holds' : 'How much'"
-        :near="jar.grams"
-        :hint="`${show.mass(jar.grams)} by its record`"
-      />
-      <TextField v-model="note" label="Note" />
-      <p v-if="then?.refusal" role="status" class="border-l-4 border-alarm pl-4 font-semibold">{{ show.said(then.refusal) }}</p>
-      <p v-else-if="then" role="status" class="border-l-4 border-line pl-4">
-        {{ show.mass(jar.grams) }} → <b class="font-mono">{{ show.mass(then.holds) }}</b>
-      </p>
-      <ProblemLine :problem="problem" />
-      <div class="flex gap-3">
-        <button class="button button-main" :disabled="busy">Write it down</button>
-        <button type="button" class="button" @click="$emit('close')">Not now</button>
-      </div>
-    </form>
-  </ModalPanel>
+  <FormPanel :title="nameOf(jar)" yes="Write it down" :busy="busy" :problem="problem" @close="$emit('close')" @submit="write">
+    <ChoiceField v-model="kind" label="What happened" :choices="kinds" />
+    <QuantityField
+      v-model="grams"
+      kind="mass"
+      :label="kind === 'count' ? 'It holds' : 'How much'"
+      :near="jar.grams"
+      :hint="`${show.mass(jar.grams)} by its record`"
+    />
+    <TextField v-model="note" label="Note" />
+    <p v-if="then?.refusal" role="status" class="border-l-4 border-alarm pl-4 font-semibold">{{ show.said(then.refusal) }}</p>
+    <p v-else-if="then" role="status" class="border-l-4 border-line pl-4">
+      {{ show.mass(jar.grams) }} → <b class="font-mono">{{ show.mass(then.holds) }}</b>
+    </p>
+  </FormPanel>
 </template>

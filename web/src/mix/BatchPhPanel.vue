@@ -2,38 +2,32 @@
 import { api, type Mix } from '@selvrin/core/contract'
 import { ref } from 'vue'
 import { call } from '../api/call'
-import { useAction } from '../api/useAction'
-import ModalPanel from '../fields/ModalPanel.vue'
-import ProblemLine from '../fields/ProblemLine.vue'
+import BodyField from '../fields/BodyField.vue'
+import FormPanel from '../fields/FormPanel.vue'
 import QuantityField from '../fields/QuantityField.vue'
-import TextField from '../fields/TextField.vue'
-import { digits, readNumber } from '../session/manner'
+import { readFigure } from '../fields/read'
+import ReadField from '../fields/ReadField.vue'
+import { useContractForm } from '../fields/useContractForm'
+import { digits } from '../session/manner'
 import { useShow } from '../session/useShow'
 
 /** The pH of a bottled batch, and the way to put it right. */
 const { mix } = defineProps<{ mix: Mix }>()
 const emit = defineEmits<{ changed: [mix: Mix] }>()
 const show = useShow()
-const { busy, problem, act } = useAction()
 const open = ref(false)
-const ph = ref('')
-const celsius = ref<number | null>(null)
+const { fields, busy, rest, submit, again } = useContractForm(api.mix.putRightPh, {
+  begin: () => ({ ph: mix.batchPh?.ph ?? null, celsius: mix.batchPh?.celsius ?? null }),
+  send: async (body) => {
+    emit('changed', await call(api.mix.putRightPh, { params: { id: mix.id }, body }))
+    open.value = false
+  },
+})
 function begin(): void {
-  ph.value = mix.batchPh?.ph == null ? '' : digits(mix.batchPh.ph, 2)
-  celsius.value = mix.batchPh?.celsius ?? null
+  again()
   open.value = true
 }
-async function keep(): Promise<void> {
-  const read = ph.value.trim() === '' ? null : readNumber(ph.value)
-  if (Number.isNaN(read) || (read !== null && read > 14)) {
-    problem.value = 'A pH is a number from 0 to 14.'
-    return
-  }
-  const good = await act(async () =>
-    emit('changed', await call(api.mix.putRightPh, { params: { id: mix.id }, body: { ph: read, celsius: celsius.value } })),
-  )
-  if (good) open.value = false
-}
+const writePh = (ph: number) => digits(ph, 2)
 </script>
 
 <template>
@@ -45,17 +39,12 @@ async function keep(): Promise<void> {
     <template v-else>Its pH was not measured.</template>
     <button class="link ml-3 min-h-11" @click="begin">{{ mix.batchPh?.ph == null ? 'Write it down' : 'Put it right' }}</button>
   </p>
-  <ModalPanel :open="open" title="pH of the batch" @close="open = false">
-    <form class="space-y-4" @submit.prevent="keep">
-      <div class="grid grid-cols-2 gap-4">
-        <TextField v-model="ph" label="pH" hint="empty: it was not measured" />
-        <QuantityField v-model="celsius" kind="temperature" label="at" />
-      </div>
-      <ProblemLine :problem="problem" />
-      <div class="flex gap-3">
-        <button class="button button-main" :disabled="busy">Keep it so</button>
-        <button type="button" class="button" @click="open = false">Not now</button>
-      </div>
-    </form>
-  </ModalPanel>
+  <FormPanel :open="open" title="pH of the batch" yes="Keep it so" :busy="busy" :problem="rest" @close="open = false" @submit="submit">
+    <div class="grid grid-cols-2 gap-4">
+      <BodyField v-slot="{ bind }" :of="fields" name="ph">
+        <ReadField v-bind="bind" label="pH" hint="empty: it was not measured" :read="readFigure" :write="writePh" />
+      </BodyField>
+      <BodyField v-slot="{ bind }" :of="fields" name="celsius"><QuantityField v-bind="bind" kind="temperature" label="at" /></BodyField>
+    </div>
+  </FormPanel>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import ModalPanel from '../fields/ModalPanel.vue'
+import FormPanel from '../fields/FormPanel.vue'
 import MeasuredTemperature from '../proof/MeasuredTemperature.vue'
 import { useClocks } from './clocks'
 
@@ -9,7 +9,9 @@ const { runId, step, open } = defineProps<{ runId: string; step: number; open: b
 const emit = defineEmits<{ close: [] }>()
 const clocks = useClocks()
 const measured = ref<number | null>(null)
+const problem = ref('')
 async function keep(): Promise<void> {
+  problem.value = measured.value === null ? 'Write the temperature that was measured.' : ''
   if (measured.value === null) return
   await clocks.note(runId, { kind: 'temperature', step, celsius: measured.value })
   measured.value = null
@@ -18,13 +20,15 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <ModalPanel :open="open" title="Temperature in the tank" @close="$emit('close')">
-    <form class="space-y-4" @submit.prevent="keep">
-      <MeasuredTemperature v-model="measured" label="Measured" />
-      <div class="flex gap-3">
-        <button class="button button-main">Write it down</button>
-        <button type="button" class="button" @click="$emit('close')">Not now</button>
-      </div>
-    </form>
-  </ModalPanel>
+  <FormPanel
+    :open="open"
+    title="Temperature in the tank"
+    yes="Write it down"
+    :busy="false"
+    :problem="problem"
+    @close="$emit('close')"
+    @submit="keep"
+  >
+    <MeasuredTemperature v-model="measured" label="Measured" />
+  </FormPanel>
 </template>

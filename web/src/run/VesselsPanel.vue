@@ -1,28 +1,44 @@
 <script setup lang="ts">
 import { api, type Vessel } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { onMounted, reactive, ref } from 'vue'
+import { onMounted, ref } from 'vue'
 import { call } from '../api/call'
-import { useAction } from '../api/useAction'
+import BodyField from '../fields/BodyField.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
-import ModalPanel from '../fields/ModalPanel.vue'
-import ProblemLine from '../fields/ProblemLine.vue'
+import FormPanel from '../fields/FormPanel.vue'
+import QuantityField from '../fields/QuantityField.vue'
+import ReadField from '../fields/ReadField.vue'
 import TextField from '../fields/TextField.vue'
+import { basedOn, useContractForm } from '../fields/useContractForm'
+import WaitFor from '../fields/WaitFor.vue'
 import { useShow } from '../session/useShow'
 import { useVessels } from '../stores'
-import { draftOf, emptyVessel, readVessel, type VesselProblem } from './vesselDraft'
-import { useSession } from '../session/store'
-import WaitFor from '../fields/WaitFor.vue'
+import { readCovers, writeCovers } from './coverVolumes'
 
 /** The tanks and drums of the darkroom: what covers their films, what they carry out; and new ones. */
-const session = useSession()
 const show = useShow()
 const vessels = useVessels()
 onMounted(() => void vessels.load())
-const { busy, problem, field, act } = useAction()
 const open = ref(false)
-const draft = reactive({ ...emptyVessel(session.manner), id: '', version: null as number | null })
-const wrong = ref<VesselProblem | null>(null)
+const changed = ref<Vessel | null>(null)
+const { fields, busy, rest, current, submit, again } = useContractForm(api.run.addVessel, {
+  begin: () => {
+    const { id, name, kind, format, coversMl, carryMl } = changed.value ?? newVessel()
+    return { id, name, kind, format, coversMl, carryMl }
+  },
+  send: async ({ id, ...body }, theirs) => {
+    const { value: vessel } = changed
+    const work = vessel
+      ? call(api.run.changeVessel, { params: { id }, body: { version: basedOn(vessel, theirs), ...body } })
+      : call(api.run.addVessel, { body: { id, ...body } })
+    // a tank that someone else changed meanwhile is shown as it is now
+    await work.finally(() => vessels.load(true))
+    open.value = false
+  },
+})
+function newVessel() {
+  return { id: uuid(), name: '', kind: 'hand' as const, format: '135' as const, coversMl: [300, 600], carryMl: null }
+}
 const kinds = [
   { value: 'hand' as const, name: 'Hand tank' },
   { value: 'rotary' as const, name: 'Rotary drum' },
@@ -33,29 +49,9 @@ const formats = [
 ]
 
 function begin(vessel: Vessel | null): void {
-  wrong.value = null
-  problem.value = ''
-  Object.assign(
-    draft,
-    vessel
-      ? { ...draftOf(vessel, session.manner), id: vessel.id, version: vessel.version }
-      : { ...emptyVessel(session.manner), id: uuid(), version: null },
-  )
+  changed.value = vessel
+  again()
   open.value = true
-}
-async function keep(): Promise<void> {
-  const read = readVessel(draft, session.manner)
-  wrong.value = 'problem' in read ? read : null
-  if ('problem' in read) return
-  const { id, version } = draft
-  const good = await act(() =>
-    version === null
-      ? call(api.run.addVessel, { body: { id, ...read } })
-      : call(api.run.changeVessel, { params: { id }, body: { version, ...read } }),
-  )
-  // a tank that someone else changed meanwhile is shown as it is now
-  await vessels.load(true)
-  if (good) open.value = false
 }
 </script>
 
@@ -76,31 +72,38 @@ async function keep(): Promise<void> {
       <p v-if="vessels.rows.length === 0">None yet: add the first.</p>
     </WaitFor>
     <button class="link min-h-11" @click="begin(null)">Add a tank</button>
-    <ModalPanel :open="open" :title="draft.version === null ? 'Add a tank or drum' : `Change ${draft.name}`" @close="open = false">
-      <form class="space-y-4" @submit.prevent="keep">
-        <TextField v-model="draft.name" label="Name" :problem="field === 'name' ? problem : ''" />
-        <div class="grid grid-cols-2 gap-4">
-          <ChoiceField v-model="draft.kind" label="Kind" :choices="kinds" />
-          <ChoiceField v-model="draft.format" label="Takes" :choices="formats" />
-        </div>
-        <TextField
-          v-model="draft.covers"
+    <FormPanel
+      :open="open"
+      :title="changed ? `Change ${changed.name}` : 'Add a tank or drum'"
+      :yes="current ? 'Keep mine over theirs' : changed ? 'Keep it so' : 'Add it'"
+      :busy="busy"
+      :problem="rest"
+      @close="open = false"
+      @submit="submit"
+    >
+      <BodyField v-slot="{ bind }" :of="fields" name="name"><TextField v-bind="bind" label="Name" /></BodyField>
+      <div class="grid grid-cols-2 gap-4">
+        <BodyField v-slot="{ bind }" :of="fields" name="kind"><ChoiceField v-bind="bind" label="Kind" :choices="kinds" /></BodyField>
+        <BodyField v-slot="{ bind }" :of="fields" name="format"><ChoiceField v-bind="bind" label="Takes" :choices="formats" /></BodyField>
+      </div>
+      <BodyField v-slot="{ bind }" :of="fields" name="coversMl">
+        <ReadField
+          v-bind="bind"
           label="What covers 1, 2, … films"
           :hint="`one volume a reel, such as ${show.volume(300)}, ${show.volume(600)}`"
-          :problem="wrong?.of === 'covers' ? wrong.problem : ''"
+          :read="readCovers"
+          :write="writeCovers"
         />
-        <TextField
-          v-model="draft.carry"
+      </BodyField>
+      <BodyField v-slot="{ bind }" :of="fields" name="carryMl">
+        <QuantityField
+          v-bind="bind"
+          kind="volume"
           label="A loaded reel carries out, if you measured it"
           :hint="`otherwise ${show.volume(15)} of 135, ${show.volume(25)} of 120`"
-          :problem="wrong?.of === 'carry' ? wrong.problem : ''"
+          :near="15"
         />
-        <ProblemLine :problem="field === 'name' ? '' : problem" />
-        <div class="flex gap-3">
-          <button class="button button-main" :disabled="busy">{{ draft.version === null ? 'Add it' : 'Keep it so' }}</button>
-          <button type="button" class="button" @click="open = false">Not now</button>
-        </div>
-      </form>
-    </ModalPanel>
+      </BodyField>
+    </FormPanel>
   </section>
 </template>

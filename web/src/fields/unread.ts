@@ -1,0 +1,15 @@
+import { inject, onBeforeUnmount, provide, watch, type InjectionKey, type Ref } from 'vue'
+
+/* What stands in a field and cannot be read is not nothing: the form it is in is not sent without it. */
+
+const key: InjectionKey<(wrong: string) => void> = Symbol('unread')
+/** `tell` hears what cannot be read of the fields below this component; '' when it can again. */
+export const hearUnread = (tell: (wrong: string) => void): void => provide(key, tell)
+
+/** For fields that read what is typed: `wrong` is the sentence against it. */
+export function useUnread(wrong: Ref<string>): void {
+  const tell = inject(key, null)
+  if (!tell) return
+  watch(wrong, tell, { flush: 'sync' })
+  onBeforeUnmount(() => tell(''))
+}
