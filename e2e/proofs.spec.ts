@@ -319,7 +319,7 @@ test('control strips, lamps, thermometers and the rules: each proven and changed
   await page.getByRole('button', { name: 'Change: Stop baths, Stop bath indicator' }).click()
   await page.getByLabel('After days without it').fill('seven')
   await page.getByRole('button', { name: 'Keep the rule' }).click()
-  await expect(page.getByText('The number of days is to be a number. Write it in digits.')).toBeVisible()
+  await expect(page.getByText('Write the days as a whole number.')).toBeVisible()
   await page.getByLabel('After days without it').fill('7')
   await page.getByRole('button', { name: 'Keep the rule' }).click()
   await expect(page.getByText(/After 7 days/)).toBeVisible()

@@ -15,13 +15,20 @@ export const readWhole =
     return Number(text)
   }
 
+function inPercent(text: string): number {
+  try {
+    return readFigure(text.replace('%', ''))
+  } catch {
+    throw new DomainError('not-a-share', 'Write a share such as 85 %.')
+  }
+}
 /** A share, typed in per cent: 85 or 85 %. */
-export const readPercent = (text: string): number => readFigure(text.replace('%', '')) / 100
+export const readPercent = (text: string): number => inPercent(text) / 100
 export const writePercent = (share: number): string => `${figure(Math.round(share * 1e6) / 1e4)} %`
 
 /** A share near one, typed as 85, 85 % or 0.85. */
 export function readShare(text: string): number {
-  const value = readFigure(text.replace('%', ''))
+  const value = inPercent(text)
   return text.includes('%') || value > 1.2 ? value / 100 : value
 }
 
