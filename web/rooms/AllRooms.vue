@@ -2,7 +2,15 @@
 import { ref } from 'vue'
 
 /** One room in three lights, side by side: each in a frame of its own, since the light is the whole page's. */
-const rooms = { fields: 'Fields', marks: 'Marks', vessels: 'Vessels', panels: 'Panels', waiting: 'Waiting and failing' }
+const rooms = {
+  fields: 'Fields',
+  marks: 'Marks',
+  vessels: 'Vessels',
+  clock: 'Clock',
+  charts: 'Charts',
+  panels: 'Panels',
+  waiting: 'Waiting and failing',
+}
 const lights = { white: 'White', safelight: 'Safelight', dimmed: 'Safelight, dimmed' }
 const words = new URLSearchParams(location.search)
 const room = ref(words.get('room') ?? 'fields')

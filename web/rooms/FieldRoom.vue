@@ -4,7 +4,11 @@ import AskCard from '../src/fields/AskCard.vue'
 import ChoiceField from '../src/fields/ChoiceField.vue'
 import PressOne from '../src/fields/PressOne.vue'
 import ProblemLine from '../src/fields/ProblemLine.vue'
+import ProgressBar from '../src/fields/ProgressBar.vue'
 import QuantityField from '../src/fields/QuantityField.vue'
+import RatioField from '../src/fields/RatioField.vue'
+import { readShare, writePercent } from '../src/fields/read'
+import ReadField from '../src/fields/ReadField.vue'
 import SwitchField from '../src/fields/SwitchField.vue'
 import TextField from '../src/fields/TextField.vue'
 
@@ -17,6 +21,8 @@ const on = ref(true)
 const off = ref(false)
 const ml = ref<number | null>(750)
 const nothing = ref<number | null>(null)
+const share = ref<number | null>(0.855)
+const parts = ref<number[] | null>([1, 4])
 const choices = [
   { value: 'a', name: 'D1 Plain metol developer' },
   { value: 'b', name: 'D3 Soft borax developer', detail: '620 ml, 2 of 20 rolls used' },
@@ -38,6 +44,10 @@ const looks = [
   <ChoiceField v-model="choice" label="Refused" :choices="choices" problem="This bottle is empty." />
   <QuantityField v-model="ml" kind="volume" label="Amount" hint="as poured" />
   <QuantityField v-model="nothing" kind="temperature" label="Not measured yet" problem="Measure it first." />
+  <ReadField v-model="share" label="A figure" hint="such as 85 %" :read="readShare" :write="writePercent" />
+  <RatioField v-model="parts" label="A dilution" hint="type 1:4 for what is asked about" />
+  <ProgressBar words="Sending the sheet" :share="0.4" stoppable />
+  <ProgressBar words="Written, being kept" :share="1" :stoppable="false" />
   <SwitchField v-model="on" label="On" detail="with what it means" />
   <SwitchField v-model="off" label="Off" />
   <PressOne v-model="choice" label="One of them" :choices="looks" clearable />

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import DimLayer from '../src/room/DimLayer.vue'
+import ChartRoom from './ChartRoom.vue'
+import ClockRoom from './ClockRoom.vue'
 import FieldRoom from './FieldRoom.vue'
 import MarkRoom from './MarkRoom.vue'
 import PanelRoom from './PanelRoom.vue'
@@ -8,7 +10,15 @@ import WaitingRoom from './WaitingRoom.vue'
 
 /** A room in the light of this page. */
 const { room } = defineProps<{ room: string }>()
-const rooms = { fields: FieldRoom, marks: MarkRoom, vessels: VesselRoom, panels: PanelRoom, waiting: WaitingRoom }
+const rooms = {
+  fields: FieldRoom,
+  marks: MarkRoom,
+  vessels: VesselRoom,
+  clock: ClockRoom,
+  charts: ChartRoom,
+  panels: PanelRoom,
+  waiting: WaitingRoom,
+}
 </script>
 
 <template>

@@ -32,7 +32,7 @@ function option(): Record<string, unknown> {
     animation: false,
     textStyle: text,
     grid: { left: 56, right: 24, top: lines.length > 1 ? 40 : 24, bottom: 52 },
-    legend: { show: lines.length > 1, top: 0, textStyle: text, itemWidth: 40, inactiveColor: colour('quiet') },
+    legend: { show: lines.length > 1, top: 0, textStyle: text, itemWidth: 40, itemGap: 24, inactiveColor: colour('quiet') },
     xAxis: { type: 'value', name: xName, nameLocation: 'middle', nameGap: 30, min: 'dataMin', max: 'dataMax', ...axis },
     yAxis: { type: 'value', name: yName, scale: true, minInterval: 0.1, ...axis },
     series: lines.map((line, i) => ({
