@@ -142,7 +142,7 @@ test('a line whose time is finer than a millisecond is counted once, also at the
   const bottle = await fresh(1000, 1000)
   await house.sql(
     `insert into bottle_entry (id, bottle_id, kind, at, ml)
-     select gen_random_uuid(), $1, 'pour-out', last.at + interval '0.1007 milliseconds' * i, -10
+     select overlay(gen_random_uuid()::text placing '7' from 15 for 1)::uuid, $1, 'pour-out', last.at + interval '0.1007 milliseconds' * i, -10
      from generate_series(1, 20) i, (select max(at) as at from bottle_entry where bottle_id = $1) last`,
     [bottle.id],
   )

@@ -1,6 +1,6 @@
 import { liveRows, memberSubjects, type LiveEvent, type LiveRows } from '@selvrin/core/contract'
 import type { House } from '../house/house'
-import { loosened } from '../http/loosened'
+import { cutOf } from '../http/cut'
 import type { Who } from '../http/who'
 import { gathering } from './gathering'
 import type { Listeners } from './listeners'
@@ -12,7 +12,7 @@ const momentMs = 15
 const derivedMs = 400
 
 type Subject = LiveEvent['subject']
-const shapes = new Map(Object.entries(liveRows).map(([subject, shape]) => [subject, loosened(shape)]))
+const cuts = new Map<string, (row: never) => unknown>(Object.entries(liveRows).map(([subject, shape]) => [subject, cutOf(shape)]))
 /** Subjects that have no rows are told alone: whoever shows them asks again. */
 const hasRows = (subject: Subject): subject is keyof LiveRows => Object.hasOwn(liveRows, subject)
 
@@ -30,7 +30,7 @@ const textOf = (event: LiveEvent): string => `data: ${JSON.stringify(event)}\n\n
 /** Tells the listeners here what changed: every row is read once, as its lists show it, however many listen. Answers how to tell, and how to end. */
 export function tellingOf({ db, clock }: House, listeners: Listeners): { tell: (event: LiveEvent) => void; end: () => void } {
   function sayRow(subject: Subject, event: LiveEvent, seen: Seen | undefined): void {
-    const row = seen?.row == null ? null : shapes.get(subject)?.parse(seen.row)
+    const row = seen?.row == null ? null : cuts.get(subject)?.(seen.row as never)
     listeners.say(textOf({ ...event, row }), mayHear(subject, seen?.owner))
     // who they are may have changed for themselves: they look, and see less than a technician does
     if (subject === 'person') listeners.say(textOf(event), (who) => !isTechnician(who) && who.id === event.id)

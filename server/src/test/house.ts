@@ -1,6 +1,6 @@
 import type { AddressInfo } from 'node:net'
 import { createServer, type Server } from 'node:http'
-import type { Endpoint } from '@selvrin/core/contract'
+import { endpoints, type Endpoint } from '@selvrin/core/contract'
 import { QueryTypes } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { createApp, type Options } from '../app'
@@ -65,6 +65,19 @@ export const sqlOn =
   async <T extends object = Record<string, unknown>>(text: string, bind?: unknown[]): Promise<T[]> =>
     (await db.sequelize.query(text, { type: QueryTypes.SELECT, raw: true, ...(bind ? { bind } : {}) })) as T[]
 
+const patterns = endpoints.map((endpoint) => ({
+  endpoint,
+  pattern: new RegExp(`^${endpoint.method} ${endpoint.path.replace(/:\w+/g, '[^/]+')}$`),
+}))
+/** What the house answers is what the contract says it answers: the house itself only leaves out what is not named. */
+function holdToContract(method: string, path: string, answer: unknown): void {
+  const asked = `${method} ${path.split('?')[0] ?? ''}`
+  const { endpoint } = patterns.find(({ pattern }) => pattern.test(asked)) ?? {}
+  if (!endpoint || endpoint.file) return
+  const read = endpoint.response.safeParse(answer)
+  if (!read.success) throw new Error(`${asked} answers otherwise than the contract says: ${read.error.message}`)
+}
+
 /** The application on a database of its own, listening on loopback. */
 export async function testHouse(kind: Kind = 'demo', at?: string, options: Options = {}): Promise<TestHouse> {
   const databaseUrl = at ?? (await newDatabase())
@@ -90,11 +103,9 @@ export async function testHouse(kind: Kind = 'demo', at?: string, options: Optio
         ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
       })
       const text = await response.text()
-      return {
-        status: response.status,
-        headers: response.headers,
-        body: text.startsWith('{') ? (JSON.parse(text) as Answer['body']) : { text },
-      }
+      const answer = text.startsWith('{') ? (JSON.parse(text) as Answer['body']) : { text }
+      if (response.status === 200) holdToContract(method, path, answer)
+      return { status: response.status, headers: response.headers, body: answer }
     }
     const sendFile: Caller['sendFile'] = async (method, path, body, file) => {
       const form = new FormData()
