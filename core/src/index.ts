@@ -171,26 +171,17 @@ export { mixState, mostStretch, productGrams, volumeFor, type MixLine, type MixS
 export { agitations } from './process/agitations'
 export { calibratedPh, calibrationBuffers, calibrationOf, type Calibration } from './device/calibration'
 export { plainPattern, readDeviceLine, type DeviceLine, type LinePattern } from './device/readDeviceLine'
-export { bwNegative } from './process/bwNegative'
+export { houseProcesses } from './process/families'
 export { checkPlan } from './process/checkPlan'
 export type { MixEvent } from './mix/mixEvent'
 export { planFor } from './process/planFor'
 export type { ChartTime, PlanShelf, RunRequest, ShelfBottle, Tank } from './process/shelf'
-export { compilePlan, loadRolls, usesAtEnd, usesAtStart, wantsOf } from './process/compilePlan'
-export type {
-  Agitation,
-  BottleUse,
-  Fate,
-  Light,
-  Load,
-  Plan,
-  PlanBottle,
-  PlanFilm,
-  PlanStep,
-  Process,
-  ProcessStep,
-  StepKind,
-} from './process/process'
+export { compilePlan } from './process/compilePlan'
+export { loadRolls } from './process/loaded'
+export { usesAtEnd, usesAtStart, wantsOf } from './process/uses'
+export type { BottleUse, Load, Plan, PlanBottle, PlanFilm, PlanStep, RoleBottle } from './process/load'
+export { requireWhole, rolesOf, stepsOf, type Process, type ProcessBody } from './process/process'
+export { type Agitation, type Fate, type Light, type ProcessStep, type StepKind } from './process/step'
 export { planFormat, readPlan } from './process/plan'
 export { driftEnd, driftProgress, type DriftReading } from './run/drift'
 export { cuesOf, type Cue, type CueKind } from './run/cues'

@@ -9,6 +9,7 @@ import type { ShelfJar } from './jar/asOnShelf'
 import { mixState } from './mix/mixState'
 import type { MixEvent } from './mix/mixEvent'
 import { planFor } from './process/planFor'
+import type { Process } from './process/process'
 import type { RunEvent } from './run/runEvent'
 
 /** What the worked examples of the doc comments speak of, in one made-up darkroom: a developer, a fixer and a stop bath, their jars and bottles, a mix and a run. */
@@ -136,3 +137,25 @@ export const run = planFor(
   },
 )
 export const runEvents: RunEvent[] = [{ id: 'r1', seq: 0, device: 'tablet', at: 0, kind: 'start', step: 0 }]
+
+const timed = { toleranceC: 2, light: 'tank', drainS: 10 } as const
+const inWater = { ...timed, liquid: 'water', fate: 'drain', toleranceC: 3 } as const
+/** A hand tank's process of five steps: pre-wet 60 s (waits), develop by the chart, stop 60, fix 300, wash 480 (waits); pouring out takes 10 s of each. */
+export const handProcess: Process = {
+  id: 'hand',
+  name: 'Black-and-white negative',
+  material: 'bw-film',
+  roles: ['film-developer', 'stop-bath', 'fixer'].map((family) => ({ id: family, name: family, family })),
+  options: [
+    { id: 'acid', name: 'Acid stop', on: true, steps: ['stop'], group: 'stop' },
+    { id: 'water', name: 'Water stop', on: false, steps: ['water-stop'], group: 'stop' },
+  ],
+  steps: [
+    { ...inWater, key: 'pre-wet', kind: 'pre-wet', name: 'Pre-wet', time: { s: 60 } },
+    { ...timed, key: 'develop', kind: 'develop', name: 'Develop', liquid: { role: 'film-developer' }, time: 'chart', fate: 'discard' },
+    { ...timed, key: 'stop', kind: 'stop', name: 'Stop', liquid: { role: 'stop-bath' }, time: { s: 60 }, fate: 'back' },
+    { ...inWater, key: 'water-stop', kind: 'stop', name: 'Water stop', time: { s: 60 } },
+    { ...timed, key: 'fix', kind: 'fix', name: 'Fix', liquid: { role: 'fixer' }, time: { s: 300 }, fate: 'back' },
+    { ...inWater, key: 'wash', kind: 'wash', name: 'Wash, three fills', time: { s: 480 }, light: 'white' },
+  ],
+}

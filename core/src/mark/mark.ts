@@ -54,7 +54,9 @@ const familyMarks: Record<string, string> = {
   toner: 'toner',
   sensitizer: 'sensitizer',
   'clearing-bath': 'clearing',
-  'second-fixer': 'fixer',
+  stabiliser: 'wash',
+  'reversal-bath': 'developer',
+  conditioner: 'clearing',
   // kinds of step that use no bottle
   'pre-wet': 'wash',
   rinse: 'wash',

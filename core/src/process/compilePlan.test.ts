@@ -1,14 +1,18 @@
 import { developingTime } from '../development/developingTime'
 import { agitations } from './agitations'
-import { compilePlan, loadRolls, usesAtEnd, usesAtStart, wantsOf } from './compilePlan'
-import type { Load, PlanBottle, Process } from './process'
+import { compilePlan } from './compilePlan'
+import type { Load, PlanBottle } from './load'
+import { loadRolls } from './loaded'
+import type { Process } from './process'
+import { usesAtEnd, usesAtStart, wantsOf } from './uses'
 
 const step = (kind: string, bath: string, time: number | 'chart', more: object = {}) =>
   ({
+    key: `${kind}-${bath}`,
     kind,
     name: kind,
-    bath,
-    time,
+    liquid: bath === 'water' || bath === 'air' ? bath : { role: bath },
+    time: time === 'chart' ? time : { s: time },
     toleranceC: 2,
     agitation: agitations['10-4inv-30'],
     light: 'tank',
@@ -16,7 +20,10 @@ const step = (kind: string, bath: string, time: number | 'chart', more: object =
     fate: 'drain',
     ...more,
   }) as never
-const process = (...steps: never[]): Process => ({ id: 'p', name: 'Negative', material: 'bw-film', steps }) as unknown as Process
+/** each family of bath is its own role */
+const roles = ['film-developer', 'stop-bath', 'fixer', 'wetting-agent'].map((family) => ({ id: family, name: family, family }))
+const process = (...steps: never[]): Process =>
+  ({ id: 'p', name: 'Negative', material: 'bw-film', roles, steps, options: [] }) as unknown as Process
 const develop = step('develop', 'film-developer', 'chart')
 const fix = step('fix', 'fixer', 300)
 const usual = process(develop, step('stop', 'water', 60), fix, step('wash', 'water', 300))
@@ -47,7 +54,8 @@ const load = (more: object = {}): Load =>
     pushStops: 0,
     ...more,
   }) as unknown as Load
-const compile = (more: object = {}, bottles = [f1, d1], of = usual) => compilePlan(of, load(more), bottles)
+const inRoles = (bottles: PlanBottle[]) => bottles.map((one) => ({ role: one.family, bottle: one }))
+const compile = (more: object = {}, bottles = [f1, d1], of = usual) => compilePlan(of, load(more), inRoles(bottles))
 const seconds = (...given: Parameters<typeof compile>) => compile(...given).steps[0]?.seconds
 
 test('a load is counted in rolls, and there is one', () => {
@@ -126,7 +134,7 @@ test('what is used once needs its concentrate for every roll, what is poured bac
 })
 
 test('each step has its temperature, its end, and where its liquid goes', () => {
-  const plan = compile({ bathC: [20.5, 19] })
+  const plan = compile({ temperatureC: 20.5, bathC: { 'stop-water': 19, 'fix-fixer': 20, 'wash-water': 20 } })
   expect(plan.steps.map((one) => [one.temperatureC, one.waits, one.fate])).toEqual([
     [20.5, false, 'discard'],
     // water that ends the developing does so on time

@@ -1,74 +1,124 @@
 import { DomainError } from '../error'
-import { developingTime } from '../development/developingTime'
+import { developingTime, type DevelopingTime } from '../development/developingTime'
 import { loadFactors, pushFindings } from '../development/factors'
 import { dilute } from '../dilution/dilute'
 import { minimumWorkingVolume } from '../dilution/minimumWorkingVolume'
-import { carryOutMl, rollEquivalents } from '../dilution/rollEquivalents'
-import { byGravity } from '../finding'
+import { byGravity, type Finding } from '../finding'
+import { showTime } from '../quantity/format'
+import { agitations } from './agitations'
 import { checkPlan } from './checkPlan'
+import type { Load, Plan, PlanBottle, PlanStep, RoleBottle } from './load'
+import { loadCarryMl, loadRolls } from './loaded'
 import { planFormat } from './plan'
-import type { BottleUse, Load, Plan, PlanBottle, PlanStep, Process } from './process'
+import { stepsOf, type Process } from './process'
+import { drainOf, pourOf, type ProcessStep } from './step'
+import { timeOfStep } from './timeOfStep'
 
-const noBottle = ['water', 'air']
+/** A step is no shorter than pouring, draining and so many s of the liquid at the film. */
+const leastS = 5
+/** Their time is their effect: a short one is refused, not lengthened. */
+const neverLengthened: ProcessStep['kind'][] = ['develop', 'second-develop', 'bleach', 'monobath']
 
-/**
- * Roll equivalents of all films of a load.
- * @example
- * loadRolls([{ format: '135-36', count: 2 }, { format: '4x5in', count: 4 }]) // → 3
- */
-export const loadRolls = (films: Load['films']): number => films.reduce((sum, film) => sum + rollEquivalents(film), 0)
+const roleOf = ({ liquid }: ProcessStep): string | null => (typeof liquid === 'object' && 'role' in liquid ? liquid.role : null)
+const savedFrom = ({ liquid }: ProcessStep): string | null =>
+  typeof liquid === 'object' && 'savedFrom' in liquid ? liquid.savedFrom : null
+const isSaved = ({ fate }: ProcessStep): boolean => typeof fate === 'object' && 'saveAs' in fate
 
 /** s of water the film had before the developer. */
-const preWetOf = (process: Process): number =>
-  process.steps.reduce((sum, step) => sum + (step.kind === 'pre-wet' && typeof step.time === 'number' ? step.time : 0), 0)
+const preWetOf = (steps: ProcessStep[]): number =>
+  steps.reduce(
+    (sum, { kind, time, liquid }) =>
+      sum + (kind === 'pre-wet' && liquid === 'water' && typeof time === 'object' && 's' in time ? time.s : 0),
+    0,
+  )
+
+function developingOf(steps: ProcessStep[], load: Load, developer: PlanBottle | undefined): DevelopingTime | null {
+  if (!steps.some((step) => step.time === 'chart')) return null
+  const fromBottle = developer && developer.timeFactor !== 1 ? [{ name: 'used bath', factor: developer.timeFactor }] : []
+  const { pushStops, vessel, temperatureC, chart, k, rangeC } = load
+  return developingTime({
+    chart,
+    temperatureC,
+    factors: [
+      ...loadFactors({ pushStops, rotary: vessel.kind === 'rotary', preWetS: preWetOf(steps) }),
+      ...fromBottle,
+      ...(load.factors ?? []),
+    ],
+    ...(k === undefined ? {} : { k }),
+    ...(rangeC === undefined ? {} : { rangeC }),
+  })
+}
+
+/** What fills the beaker of a step: what covers the film, more where the dilution or what is saved of it asks for it. */
+function volumeOf(step: ProcessStep, load: Load, bottle: PlanBottle | null, rolls: number): number {
+  const { coversMl } = load.vessel
+  if (!bottle) return coversMl
+  const asked = minimumWorkingVolume({
+    vesselMl: coversMl,
+    rolls: bottle.oneShot ? rolls : 0,
+    minConcentrateMlPerRoll: bottle.minConcentrateMlPerRoll,
+    parts: bottle.parts,
+  })
+  // what is saved comes back short by what the films carried out of it
+  return isSaved(step) ? Math.max(asked, coversMl + loadCarryMl(load)) : asked
+}
 
 /**
- * Works a process out for a load: the developing time with every factor, each bath's volume and parts in ml, temperatures in °C and times in s.
- * `bottles` are chosen per family of bath; a bath without one throws `no-bottle`. Findings of the plan are in it.
+ * Works a process out for a load: the developing time with every factor, each bath's volume and parts in ml, temperatures in °C and times in s. Each role that is
+ * needed has its bottle, and one bottle may serve two; a role without one throws `no-bottle`. Findings of the plan are in it.
  * @example
  * run.steps[0].partsMl // → [150, 150]
  */
-export function compilePlan(process: Process, load: Load, bottles: PlanBottle[]): Plan {
+export function compilePlan(process: Process, load: Load, bottles: RoleBottle[]): Plan {
   const rolls = loadRolls(load.films)
   if (rolls <= 0) throw new DomainError('out-of-range', 'A run needs at least one film.')
-  const developer = bottles.find((bottle) => bottle.family === 'film-developer')
-  const fromBottle = developer && developer.timeFactor !== 1 ? [{ name: 'used bath', factor: developer.timeFactor }] : []
-  const developing = process.steps.some((step) => step.time === 'chart')
-    ? developingTime({
-        chart: load.chart,
-        temperatureC: load.temperatureC,
-        factors: [
-          ...loadFactors({ pushStops: load.pushStops, rotary: load.vessel.kind === 'rotary', preWetS: preWetOf(process) }),
-          ...fromBottle,
-          ...(load.factors ?? []),
-        ],
-        ...(load.k === undefined ? {} : { k: load.k }),
-        ...(load.rangeC === undefined ? {} : { rangeC: load.rangeC }),
+  const chosen = stepsOf(process, load.options)
+  const inRole = (id: string | null) => bottles.find((one) => one.role === id)?.bottle
+  const developer = inRole(chosen.map((step) => (step.time === 'chart' ? roleOf(step) : null)).find(Boolean) ?? null)
+  const developing = developingOf(chosen, load, developer)
+  if (load.pushStops !== 0 && !developing && !chosen.some((step) => step.push))
+    throw new DomainError('push-unknown', `${process.name} has no factors for push or pull: develop these films at their own speed.`)
+  const first = chosen.find((step) => step.kind === 'develop' || step.kind === 'monobath')
+  const lengthened: Finding[] = []
+  const steps = chosen.map((step, i): PlanStep => {
+    const saved = savedFrom(step)
+    const from = saved === null ? step : (process.steps.find((one) => one.key === saved) ?? step)
+    const role = process.roles.find((one) => one.id === roleOf(from))
+    const given = role ? inRole(role.id) : undefined
+    if (role && !given) throw new DomainError('no-bottle', `${step.name} has no bottle yet. Choose one from the shelf.`)
+    // what is saved and poured away at last leaves its bottle like what is used once
+    const last = isSaved(step) ? chosen.find((one) => savedFrom(one) === step.key) : undefined
+    const goes = (last && last.fate !== 'back') || (saved !== null && step.fate !== 'back')
+    const bottle = given ? { ...given, oneShot: given.oneShot || goes } : null
+    const temperatureC = load.bathC?.[step.key] ?? (step === first ? load.temperatureC : (step.atC ?? load.temperatureC))
+    const volumeMl = saved === null ? volumeOf(step, load, bottle, rolls) : load.vessel.coversMl
+    const { seconds, factors } = timeOfStep(step, {
+      ...{ process, load, chartS: developing?.seconds ?? null, temperatureC, bottle },
+      rollsPerL: bottle && volumeMl > 0 ? (rolls * 1000) / volumeMl : 0,
+    })
+    const drainS = step.drainS ?? drainOf(volumeMl)
+    const poured = step.liquid !== 'air' && step.liquid !== 'light'
+    const atLeastS = pourOf(volumeMl) + drainS + leastS
+    const isShort = poured && seconds < atLeastS - 1e-9 && !neverLengthened.includes(step.kind)
+    if (isShort)
+      lengthened.push({
+        ...{ rule: 'plan-step-short', severity: 'advice', step: i },
+        message: `${step.name} takes ${showTime(atLeastS)} instead of ${showTime(seconds)}: pouring and draining ${Math.round(volumeMl)} ml alone take ${showTime(atLeastS - leastS)}.`,
       })
-    : null
-  const steps = process.steps.map((step, i): PlanStep => {
-    const bottle = noBottle.includes(step.bath) ? null : (bottles.find((one) => one.family === step.bath) ?? null)
-    if (!bottle && !noBottle.includes(step.bath))
-      throw new DomainError('no-bottle', `${step.name} has no bottle yet. Choose one from the shelf.`)
-    const parts = bottle?.parts ?? [1]
-    const volumeMl = bottle
-      ? minimumWorkingVolume({
-          vesselMl: load.vessel.coversMl,
-          rolls: bottle.oneShot ? rolls : 0,
-          minConcentrateMlPerRoll: bottle.minConcentrateMlPerRoll,
-          parts,
-        })
-      : load.vessel.coversMl
     return {
       ...step,
-      seconds: step.time === 'chart' ? (developing?.seconds ?? 0) : step.time,
-      temperatureC: load.bathC?.[i] ?? load.temperatureC,
-      volumeMl,
-      partsMl: dilute({ parts, totalMl: volumeMl }),
+      agitation: step.agitation ?? load.agitation ?? agitations.none,
+      drainS: poured ? drainS : 0,
+      seconds: isShort ? atLeastS : seconds,
+      ...(factors.length > 0 ? { factors } : {}),
+      temperatureC,
+      volumeMl: poured ? volumeMl : 0,
+      partsMl: poured ? dilute({ parts: bottle?.parts ?? [1], totalMl: volumeMl }) : [],
+      family: role?.family ?? (step.liquid === 'water' ? 'wash' : String(step.liquid)),
       bottle,
       // a water stop ends the developing on time like any bath
       waits: !bottle && step.kind !== 'stop',
-      fate: bottle && !bottle.oneShot ? 'back' : bottle ? 'discard' : step.fate,
+      fate: isSaved(step) || !bottle ? step.fate : bottle.oneShot ? 'discard' : 'back',
     }
   })
   const plan: Plan = {
@@ -86,64 +136,6 @@ export function compilePlan(process: Process, load: Load, bottles: PlanBottle[])
     ...(load.critical ? { critical: true } : {}),
     findings: [],
   }
-  return { ...plan, findings: [...(developing?.findings ?? []), ...pushFindings(load.pushStops), ...checkPlan(plan)].sort(byGravity) }
+  const pushing = developing ? pushFindings(load.pushStops) : []
+  return { ...plan, findings: [...(developing?.findings ?? []), ...pushing, ...lengthened, ...checkPlan(plan)].sort(byGravity) }
 }
-
-/**
- * What leaves each bottle when the liquids are measured out, step by step: what is diluted or used once.
- * @example
- * usesAtStart(run).map((use) => [use.bottleId, use.kind, use.ml]) // → [['d1', 'dilute-out', -150]]
- */
-export const usesAtStart = (plan: Plan): BottleUse[] =>
-  plan.steps.flatMap((step, i) =>
-    step.bottle?.oneShot
-      ? [{ step: i, bottleId: step.bottle.id, kind: 'dilute-out' as const, ml: -(step.partsMl[0] ?? 0), waterInMl: 0, rolls: 0 }]
-      : [],
-  )
-
-/**
- * What a finished run did to the bottles whose liquid was poured back, step by step: its rolls, and the carry-out. Film that goes in dry takes liquid
- * away; film that comes wet brings in as much as it carries out, so that the volume stays and the strength falls.
- * @example
- * usesAtEnd(run).map((use) => [use.bottleId, use.kind, use.rolls]) // → [['f1', 'use', 1]]
- */
-export function usesAtEnd(plan: Plan): BottleUse[] {
-  const carry = plan.films.reduce((sum, film) => sum + carryOutMl(film, plan.vessel.carryMl ?? undefined), 0)
-  return plan.steps.flatMap((step, i) => {
-    if (!step.bottle || step.bottle.oneShot) return []
-    const wet = i > 0 && plan.steps.slice(0, i).some((earlier) => earlier.bath !== 'air')
-    return [
-      {
-        step: i,
-        bottleId: step.bottle.id,
-        kind: 'use' as const,
-        ml: wet ? 0 : -carry,
-        waterInMl: wet ? carry : 0,
-        rolls: plan.rolls,
-      },
-    ]
-  })
-}
-
-/**
- * What a plan wants of each bottle, step by step: ml that leave it or stand in the tank, and roll equivalents that go through.
- * @example
- * wantsOf(run).map((want) => [want.bottleId, want.ml]) // → [['d1', 150], ['f1', 300]]
- */
-export const wantsOf = (
-  plan: Plan,
-): { step: number; bottleId: string; parts: number[]; ml: number; equivalents: number; oneShot: boolean }[] =>
-  plan.steps.flatMap((step, i) =>
-    step.bottle
-      ? [
-          {
-            step: i,
-            bottleId: step.bottle.id,
-            parts: step.bottle.parts,
-            ml: step.partsMl[0] ?? 0,
-            equivalents: plan.rolls,
-            oneShot: step.bottle.oneShot,
-          },
-        ]
-      : [],
-  )

@@ -51,17 +51,23 @@ const old = {
 
 test('a plan from before plans had a number is read in the shape of today', () => {
   const plan = readPlan(old)
-  expect(plan).toMatchObject({ format: 1, developing: null, findings: [], vessel: { reels: 2 } })
+  expect(plan).toMatchObject({ format: 2, developing: null, findings: [], vessel: { reels: 2 } })
   expect(plan.steps.map((one) => [one.waits, one.bottle?.oneShot ?? null, one.bottle?.timeFactor ?? null])).toEqual([
     [false, true, 1],
     [false, null, null],
     [true, null, null],
+  ])
+  // it knew families of baths, not roles
+  expect(plan.steps.map((one) => [one.key, one.liquid, one.family, one.time])).toEqual([
+    ['develop-1', { role: 'film-developer' }, 'film-developer', 'chart'],
+    ['stop-2', 'water', 'wash', { s: 60 }],
+    ['wash-3', 'water', 'wash', { s: 300 }],
   ])
 })
 
 test('a plan of today is read as it is; what is none, or comes from a later version, is refused with a sentence', () => {
   const plan = readPlan(old)
   expect(readPlan(JSON.parse(JSON.stringify(plan)))).toEqual(plan)
-  for (const none of [null, {}, 'plan', { ...plan, format: 2 }, { ...plan, steps: [{}] }])
+  for (const none of [null, {}, 'plan', { ...plan, format: 3 }, { ...plan, steps: [{}] }])
     expect(() => readPlan(none)).toThrow('its plan cannot be read here')
 })

@@ -1,51 +1,8 @@
 import { z } from 'zod'
 import { DomainError } from '../error'
 import { finding } from '../finding'
-
-const stepKinds = [
-  'pre-wet',
-  'develop',
-  'stop',
-  'rinse',
-  'bleach',
-  'clear',
-  're-expose',
-  'second-develop',
-  'fix',
-  'bleach-fix',
-  'monobath',
-  'stabilise',
-  'wash-aid',
-  'wash',
-  'wetting-agent',
-  'dry',
-] as const
-
-/** Continuous for the first `firstS`, then `forS` (or so many inversions) every `everyS`; everyS 0 means never again. Seconds. */
-export const agitation = z.object({
-  name: z.string(),
-  firstS: z.number(),
-  forS: z.number(),
-  everyS: z.number(),
-  inversions: z.number().optional(),
-})
-
-/** A step of a process. */
-export const processStep = z.object({
-  kind: z.enum(stepKinds),
-  name: z.string(),
-  /** family of the bottle it comes from, or water or air */
-  bath: z.string(),
-  /** from the development chart, or fixed seconds */
-  time: z.union([z.literal('chart'), z.number()]),
-  toleranceC: z.number(),
-  agitation,
-  /** what the material may see: nothing at all, closed in a tank, its safelight, or any */
-  light: z.enum(['dark', 'tank', 'safelight', 'white']),
-  drainS: z.number(),
-  /** what becomes of the liquid at the end */
-  fate: z.enum(['back', 'discard', 'drain']),
-})
+import { materials } from './process'
+import { agitation, processStep } from './step'
 
 /** A bottle as a plan sees it. */
 export const planBottle = z.object({
@@ -72,6 +29,8 @@ export const planBottle = z.object({
   reservedFor: z.array(z.number()).optional(),
   /** tests that stand in the way of a critical run, in words */
   due: z.array(z.string()).optional(),
+  /** a bleach of permanganate, by what is in it; not known where not given */
+  permanganate: z.boolean().optional(),
 })
 
 export const planVessel = z.object({
@@ -102,26 +61,33 @@ const developing = z.object({
   findings: z.array(finding),
 })
 
-export const planStep = processStep.extend({
+export const planStep = z.object({
+  ...processStep.shape,
+  agitation,
+  drainS: z.number(),
   seconds: z.number(),
+  /** what its time was multiplied by, where that is not the developing time's own */
+  factors: z.array(z.object({ name: z.string(), factor: z.number() })).optional(),
   temperatureC: z.number(),
   /** working solution in the beaker, and its parts in ml, concentrate first */
   volumeMl: z.number(),
   partsMl: z.array(z.number()),
+  /** of the bath, or what marks a step without one */
+  family: z.string(),
   bottle: planBottle.nullable(),
   /** at its end the plan waits for a hand instead of going on: film may stand in water and air */
   waits: z.boolean(),
 })
 
 /** The shape plans are written in now. One that changes what a reader relies on is the next number, with its step in `upgrades`. */
-export const planFormat = 1
+export const planFormat = 2
 
 /** A process worked out for a load: what is poured, for how long, at what temperature. */
 export const plan = z.object({
   format: z.literal(planFormat),
   processId: z.string(),
   processName: z.string(),
-  material: z.literal('bw-film'),
+  material: z.enum(materials),
   vessel: planVessel,
   films: z.array(planFilm),
   rolls: z.number(),
@@ -152,14 +118,31 @@ function fromBefore(old: Stored): Stored {
   return { developing: null, findings: [], ...old, steps, vessel: { reels: covers ?? 1, ...vessel }, format: 1 }
 }
 
+/** Plans of the first number knew one process: a step named the family of its bath, and its time was a number. */
+function fromFamilies(old: Stored): Stored {
+  const steps = (old.steps as Stored[] | undefined)?.map((step, i) => {
+    const { bath, time, light: lit, ...same } = step
+    const watery = bath === 'water' || bath === 'air'
+    return {
+      ...same,
+      key: `${String(step.kind)}-${i + 1}`,
+      liquid: watery ? bath : { role: bath },
+      family: bath === 'water' ? 'wash' : bath === 'second-fixer' ? 'fixer' : bath,
+      time: time === 'chart' ? time : { s: time },
+      light: lit === 'safelight' ? { safelight: 'red' } : lit,
+    }
+  })
+  return { ...old, steps, format: 2 }
+}
+
 /** From each format to the next. */
-const upgrades: Record<number, (old: Stored) => Stored> = { 0: fromBefore }
+const upgrades: Record<number, (old: Stored) => Stored> = { 0: fromBefore, 1: fromFamilies }
 
 /**
  * A plan as it was written at any time, in the shape of today.
  * @throws DomainError 'plan-unreadable' where it is none, or from a later version
  * @example
- * readPlan(run).format // → 1
+ * readPlan(run).format // → 2
  */
 export function readPlan(stored: unknown): Plan {
   let one = (typeof stored === 'object' && stored !== null ? stored : {}) as Stored

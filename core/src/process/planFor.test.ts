@@ -2,8 +2,8 @@ import type { Bottle } from '../contract/bottle'
 import type { ChartRow } from '../contract/chart'
 import type { PlanRequest, Vessel } from '../contract/run'
 import { bottleState } from '../bottle/bottleState'
-import { usesAtEnd } from './compilePlan'
 import { planFor } from './planFor'
+import { usesAtEnd } from './uses'
 
 const baseUse: Bottle['use'] = {
   school: 'counted',
@@ -98,7 +98,9 @@ test('one film in a tank for two takes the volume of one, and the baths’ usual
     ['develop', 600, [150, 150]],
     ['stop', 45, [300]],
     ['fix', 240, [300]],
-    ['wash', 480, [300]],
+    ['wash', 30, [300]],
+    ['wash', 60, [300]],
+    ['wash', 120, [300]],
   ])
   expect(plan.findings).toEqual([])
 })
@@ -121,7 +123,7 @@ test('a weak dilution fills a tank beyond what covers the film, and is refused w
       }),
       shelf,
     )
-  expect(weak(1).steps.map((step) => step.volumeMl)).toEqual([400, 300, 300, 300])
+  expect(weak(1).steps.map((step) => step.volumeMl)).toEqual([400, 300, 300, 300, 300, 300])
   expect(weak(1).findings).toEqual([])
   expect(weak(2).findings.map((finding) => finding.rule)).toEqual(['plan-concentrate'])
 })

@@ -1,9 +1,10 @@
 import { DomainError } from '../error'
 import { fixingTime } from '../proof/fixingTime'
-import { agitations } from './agitations'
-import { bwNegative } from './bwNegative'
+import { agitationNamed } from './agitations'
 import { compilePlan } from './compilePlan'
-import type { Plan, PlanBottle } from './process'
+import { bwNegative, bwRotary } from './families/blackAndWhite'
+import type { Plan, PlanBottle, RoleBottle } from './load'
+import type { Process } from './process'
 import type { ChartTime, PlanShelf, RunRequest, ShelfBottle } from './shelf'
 
 /** Below this hydroquinone no longer works. °C, rounded literature value. */
@@ -14,12 +15,12 @@ const usualFixS = 300
 /**
  * The plan a technician's decisions come to, from what is on the shelf and in the chart. Page and server both work it out here.
  * @example
- * run.steps.map((step) => [step.kind, step.seconds]) // → [['develop', 600], ['stop', 60], ['fix', 300], ['wash', 480]]
+ * run.steps.map((step) => [step.key, step.seconds]) // → [['develop', 600], ['water-stop', 60], ['fix', 300], ['wash-1', 30], ['wash-2', 60], ['wash-3', 120]]
  */
 export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
   const vessel = shelf.vessels.find((one) => one.id === request.vesselId)
   if (!vessel) throw new DomainError('no-vessel', 'Choose the tank.')
-  const agitation = Object.hasOwn(agitations, request.agitation) ? agitations[request.agitation] : undefined
+  const agitation = agitationNamed(request.agitation)
   if (!agitation) throw new DomainError('no-agitation', 'Choose how the tank is agitated.')
   const rows = request.chartRowIds.flatMap((id) => shelf.chart.find((row) => row.id === id) ?? [])
   const pushes = new Set(request.films.map((film) => film.pushStops))
@@ -40,20 +41,16 @@ export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
     throw new DomainError('wrong-chart', 'The chart rows are for another film, developer or dilution. Choose them again.')
   const count = request.films.length
   const [fixer, second] = bottles.filter((bottle) => bottle.family === 'fixer')
-  // the second bath of a pair stands on its own in the process
-  if (second) second.family = 'second-fixer'
   const stop = bottles.find((bottle) => bottle.family === 'stop-bath')
-  const process = bwNegative({
-    preWet: request.preWet,
-    washAid: request.washAid,
-    wettingAgent: request.wettingAgent,
-    agitation,
-    rotary: vessel.kind === 'rotary',
-    waterStop: stop === undefined,
-    fixS: fixingOf(fixer?.from, request),
-    twoBathFix: second !== undefined,
-    ...(stop?.from.usualS ? { stopS: stop.from.usualS } : {}),
-  })
+  const process = vessel.kind === 'rotary' ? bwRotary : bwNegative
+  const options = {
+    'pre-wet': request.preWet,
+    [stop ? 'acid-stop' : 'water-stop']: true,
+    [second ? 'two-fix' : 'one-fix']: true,
+    'wash-aid': request.washAid,
+    ...(request.washAid ? {} : { [vessel.kind === 'rotary' ? 'changes' : 'fills']: true }),
+    'wetting-agent': request.wettingAgent,
+  }
   const [low, high] = developer?.from.rangeC ?? [coldestC, 30]
   return compilePlan(
     process,
@@ -73,12 +70,25 @@ export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
       temperatureC: request.temperatureC,
       chart: rows.map((row) => ({ temperatureC: row.temperatureC, seconds: row.seconds })),
       pushStops: request.films[0]?.pushStops ?? 0,
+      options,
+      agitation,
+      times: { fix: fixingOf(fixer?.from, request), ...(stop?.from.usualS ? { stop: stop.from.usualS } : {}) },
       critical: request.critical ?? false,
       rangeC: [low, high],
       ...(developer?.from.temperatureCoefficient ? { k: developer.from.temperatureCoefficient } : {}),
     },
-    bottles.map(({ from: _from, ...bottle }) => bottle),
+    inRoles(process, bottles),
   )
+}
+
+/** Each bottle in the first role of its family that is still without one. */
+function inRoles(process: Process, bottles: (PlanBottle & { from: ShelfBottle })[]): RoleBottle[] {
+  const free = [...process.roles]
+  return bottles.flatMap(({ from: _, ...bottle }) => {
+    const at = free.findIndex((role) => role.family === bottle.family)
+    const [role] = at < 0 ? [] : free.splice(at, 1)
+    return role ? [{ role: role.id, bottle }] : []
+  })
 }
 
 /** s to fix: by the fixer's clearing test at the temperature of this run and for its slowest film, else as its formula says. */

@@ -1,50 +1,111 @@
-import type { z } from 'zod'
-import type { EntryKind } from '../bottle/bottle'
-import type { TimeFactor, TimePoint } from '../development/developingTime'
-import type { agitation, planBottle, planFilm, planStep, planVessel, processStep } from './plan'
+import { z } from 'zod'
+import { DomainError } from '../error'
+import { key, processStep, type ProcessStep } from './step'
 
-export type Agitation = z.output<typeof agitation>
-export type ProcessStep = z.output<typeof processStep>
-export type StepKind = ProcessStep['kind']
-export type Light = ProcessStep['light']
-export type Fate = ProcessStep['fate']
-export type PlanBottle = z.output<typeof planBottle>
-export type PlanFilm = z.output<typeof planFilm>
-export type PlanStep = z.output<typeof planStep>
-type PlanVessel = z.output<typeof planVessel>
-export type { Plan } from './plan'
+export const materials = ['bw-film', 'bw-slide', 'colour-negative', 'slide', 'paper', 'hand-coated'] as const
 
-export interface Process {
+/** A bath by what it does, and the family of bottles that may do it. */
+const role = z.strictObject({ id: key, name: z.string().trim().min(1).max(60), family: z.string().max(40) })
+/** What schools do differently: steps that count only while it is on. Of one group exactly one is on. */
+const option = z.strictObject({
+  id: key,
+  name: z.string().trim().min(1).max(80),
+  on: z.boolean(),
+  steps: z.array(key).max(20),
+  group: key.optional(),
+})
+
+/** A process as it is kept: its baths by role, its steps in order, its options. */
+export const processBody = z.strictObject({
+  name: z.string().trim().min(1).max(80),
+  material: z.enum(materials),
+  roles: z.array(role).max(16),
+  steps: z.array(processStep).min(1).max(60),
+  options: z.array(option).max(16),
+  note: z.string().trim().max(1000).optional(),
+})
+export type ProcessBody = z.output<typeof processBody>
+export type ProcessOption = ProcessBody['options'][number]
+export interface Process extends ProcessBody {
   id: string
-  name: string
-  material: 'bw-film'
-  steps: ProcessStep[]
 }
 
-export interface Load {
-  vessel: PlanVessel
-  films: PlanFilm[]
-  /** measured in the developer; the other baths follow it */
-  temperatureC: number
-  chart: TimePoint[]
-  pushStops: number
-  factors?: TimeFactor[]
-  k?: number
-  rangeC?: [number, number]
-  /** measured temperatures of other baths, by index of the step, where they differ */
-  bathC?: Record<number, number>
-  /** colour, slide, or someone's only negatives: no bath with a test due */
-  critical?: boolean
+/** Options as they are chosen: those not named stay as the process has them; what is turned on turns the others of its group off. */
+export function chosenOptions(process: ProcessBody, chosen: Record<string, boolean> = {}): ProcessOption[] {
+  const asked = process.options.filter((one) => chosen[one.id] !== undefined)
+  const taken = new Set(asked.filter((one) => chosen[one.id] && one.group).map((one) => one.group))
+  return process.options.map((one) => {
+    const said = chosen[one.id]
+    return { ...one, on: said ?? (one.group && taken.has(one.group) ? false : one.on) }
+  })
 }
 
-/** What a run does to a bottle, to be written as ledger entries. */
-export interface BottleUse {
-  /** index of the step it belongs to */
-  step: number
-  bottleId: string
-  kind: Extract<EntryKind, 'dilute-out' | 'use'>
-  /** change of volume, ml */
-  ml: number
-  waterInMl: number
-  rolls: number
+/**
+ * The steps that count: those of no option, and those of an option that is on.
+ * @example
+ * stepsOf(houseProcesses[0], { 'pre-wet': true }).map((step) => step.key) // → ['pre-wet', 'develop', 'stop', 'fix', 'wash-1', 'wash-2', 'wash-3', 'wetting-agent']
+ */
+export function stepsOf(process: ProcessBody, chosen: Record<string, boolean> = {}): ProcessStep[] {
+  const options = chosenOptions(process, chosen)
+  return process.steps.filter((step) => {
+    const its = options.filter((one) => one.steps.includes(step.key))
+    return its.length === 0 || its.some((one) => one.on)
+  })
+}
+
+/**
+ * Roles that the steps that count take their liquid from, in the order of the process.
+ * @example
+ * rolesOf(houseProcesses[0], { 'water-stop': true }).map((role) => role.id) // → ['developer', 'fixer', 'wetting-agent']
+ */
+export function rolesOf(process: ProcessBody, chosen: Record<string, boolean> = {}): ProcessBody['roles'] {
+  const used = new Set(
+    stepsOf(process, chosen).flatMap((step) => (typeof step.liquid === 'object' && 'role' in step.liquid ? [step.liquid.role] : [])),
+  )
+  return process.roles.filter((one) => used.has(one.id))
+}
+
+/**
+ * Refuses a process whose parts do not belong together: a key that stands twice, a role, step or option that names what is not there, a liquid that is taken before it is saved.
+ * @throws DomainError 'process-broken' with the first that does not fit
+ * @example
+ * requireWhole(houseProcesses[0]) // → undefined
+ */
+export function requireWhole(process: ProcessBody): void {
+  const broken = (message: string): never => {
+    throw new DomainError('process-broken', message)
+  }
+  const twice = (ids: string[], what: string) => {
+    const again = ids.find((id, i) => ids.indexOf(id) !== i)
+    if (again !== undefined) broken(`The ${what} ${again} stands there twice. Give one of them another key.`)
+  }
+  const keys = process.steps.map((step) => step.key)
+  const roles = process.roles.map((one) => one.id)
+  twice(keys, 'step')
+  twice(roles, 'role')
+  twice(
+    process.options.map((one) => one.id),
+    'option',
+  )
+  for (const [i, { name, liquid, time }] of process.steps.entries()) {
+    if (typeof liquid === 'object' && 'role' in liquid && !roles.includes(liquid.role))
+      broken(`${name} takes a bath ${liquid.role}, which the process does not have.`)
+    if (typeof liquid === 'object' && 'savedFrom' in liquid) {
+      const from = process.steps.slice(0, i).find((one) => one.key === liquid.savedFrom)
+      if (!from || typeof from.fate !== 'object' || !('saveAs' in from.fate))
+        broken(`${name} takes what ${liquid.savedFrom} saved, and no earlier step saves it.`)
+    }
+    if (typeof time === 'object' && 'share' in time && !keys.includes(time.of))
+      broken(`${name} takes a share of ${time.of}, which the process does not have.`)
+    if (typeof time === 'object' && 'table' in time && new Set(time.table.map((one) => one.c)).size !== time.table.length)
+      broken(`${name} has two times at one temperature.`)
+  }
+  for (const { name, steps } of process.options) {
+    const missing = steps.find((one) => !keys.includes(one))
+    if (missing !== undefined) broken(`The option “${name}” is about a step ${missing}, which the process does not have.`)
+  }
+  const groups = new Set(process.options.flatMap((one) => one.group ?? []))
+  for (const group of groups)
+    if (process.options.filter((one) => one.group === group && one.on).length !== 1)
+      broken(`Of the choices of ${group} exactly one is on at first.`)
 }

@@ -1,7 +1,9 @@
-import { agitations } from '../process/agitations'
-import { bwNegative } from '../process/bwNegative'
-import { compilePlan, usesAtEnd, usesAtStart } from '../process/compilePlan'
-import type { Agitation, Load, PlanBottle } from '../process/process'
+import { agitationNamed, agitations } from '../process/agitations'
+import { compilePlan } from '../process/compilePlan'
+import type { Load, PlanBottle } from '../process/load'
+import type { Process } from '../process/process'
+import { usesAtEnd, usesAtStart } from '../process/uses'
+import { handProcess } from '../samples'
 import { cuesAhead, runClock } from './clock'
 import type { RunEvent } from './runEvent'
 import { cuesOf } from './cues'
@@ -32,10 +34,10 @@ const load: Load = {
   chart: [{ temperatureC: 20, seconds: 600 }],
   pushStops: 0,
 }
-const process = (preWet = true) =>
-  bwNegative({ preWet, washAid: false, wettingAgent: false, agitation: agitations['30-5-30'] as Agitation, rotary: false, fixS: 300 })
-const plan = (bottles = [developer, bottle('stop-bath'), bottle('fixer')], more: Partial<Load> = {}) =>
-  compilePlan(process(), { ...load, ...more }, bottles)
+const inRoles = (bottles: PlanBottle[]) => bottles.map((one) => ({ role: one.family, bottle: one }))
+const compile = (of: Process, more: Partial<Load>, bottles: PlanBottle[]) =>
+  compilePlan(of, { ...load, agitation: agitations['30-5-30'], ...more }, inRoles(bottles))
+const plan = (bottles = [developer, bottle('stop-bath'), bottle('fixer')], more: Partial<Load> = {}) => compile(handProcess, more, bottles)
 
 let n = 0
 const event = (kind: RunEvent['kind'], second: number, step: number): RunEvent => ({
@@ -73,19 +75,8 @@ describe('the plan', () => {
     expect(usesAtEnd(plan(undefined, { vessel: { ...load.vessel, carryMl: null } })).map((use) => use.waterInMl)).toEqual([30, 30])
   })
   test('a water stop needs no bottle and ends by the clock like any bath', () => {
-    const water = compilePlan(
-      bwNegative({
-        preWet: false,
-        washAid: false,
-        wettingAgent: false,
-        waterStop: true,
-        agitation: agitations['30-5-30'] as Agitation,
-        rotary: false,
-        fixS: 300,
-      }),
-      load,
-      [developer, bottle('fixer')],
-    )
+    const dry = { ...handProcess, steps: handProcess.steps.filter((step) => step.key !== 'pre-wet') }
+    const water = compile(dry, { options: { water: true } }, [developer, bottle('fixer')])
     expect(water.steps.map((step) => [step.name, step.waits])).toEqual([
       ['Develop', false],
       ['Water stop', false],
@@ -109,13 +100,13 @@ describe('the plan', () => {
           bottle('fixer', { findings: [{ rule: 'bottle-expired', severity: 'error', message: 'Old.' }] }),
         ]),
     ],
-    ['plan-reticulation', () => plan(undefined, { bathC: { 2: 14 } })],
-    ['plan-temperature', () => plan(undefined, { bathC: { 3: 23 } })],
+    ['plan-reticulation', () => plan(undefined, { bathC: { stop: 14 } })],
+    ['plan-temperature', () => plan(undefined, { bathC: { fix: 23 } })],
     ['plan-push', () => plan(undefined, { pushStops: 4 })],
     [
       'plan-no-fix',
       () =>
-        compilePlan({ ...process(), steps: process().steps.filter((step) => step.kind !== 'fix') }, load, [developer, bottle('stop-bath')]),
+        compile({ ...handProcess, steps: handProcess.steps.filter((step) => step.kind !== 'fix') }, {}, [developer, bottle('stop-bath')]),
     ],
   ])('%s is found', (rule, make) => expect(make().findings.map((finding) => finding.rule)).toContain(rule))
   test('without a fixer bottle it cannot be made', () =>
@@ -124,25 +115,22 @@ describe('the plan', () => {
 
 describe('cues', () => {
   test('cover a step without gaps and end with pouring out', () => {
-    const cues = cuesOf({ seconds: 120, drainS: 10, agitation: agitations['30-5-30'] as Agitation })
-    expect(cues.map((cue) => [cue.kind, cue.fromS])).toEqual([
+    // the worked example: 300 s of 300 ml
+    const cues = cuesOf({ seconds: 300, kind: 'develop', volumeMl: 300, agitation: agitations['30-5-30'] })
+    expect(cues.slice(0, 5).map((cue) => [cue.kind, cue.fromS])).toEqual([
       ['pour-in', 0],
-      ['agitate', 10],
+      ['agitate', 6],
       ['tap', 30],
       ['rest', 32],
       ['agitate', 60],
-      ['tap', 65],
-      ['rest', 67],
-      ['agitate', 90],
-      ['tap', 95],
-      ['rest', 97],
-      ['pour-out', 110],
     ])
-    cues.forEach((cue, i) => expect(cue.untilS).toBe(cues[i + 1]?.fromS ?? 120))
+    expect(cues.filter((cue) => cue.kind === 'agitate').map((cue) => cue.fromS)).toEqual([6, 60, 90, 120, 150, 180, 210, 240, 270])
+    expect(cues.at(-1)).toMatchObject({ kind: 'pour-out', fromS: 290 })
+    cues.forEach((cue, i) => expect(cue.untilS).toBe(cues[i + 1]?.fromS ?? 300))
   })
   test.each(Object.keys(agitations))('%s never overlaps, whatever the length of the step', (name) => {
     for (const seconds of [5, 12, 60, 61, 95, 600]) {
-      const cues = cuesOf({ seconds, drainS: 10, agitation: agitations[name] as Agitation })
+      const cues = cuesOf({ seconds, drainS: 10, volumeMl: 500, agitation: agitationNamed(name)! })
       cues.forEach((cue, i) => expect([cue.fromS, cue.untilS > cue.fromS || seconds <= 10]).toEqual([cues[i - 1]?.untilS ?? 0, true]))
       expect(cues.at(-1)?.untilS).toBe(seconds)
     }
@@ -155,7 +143,7 @@ describe('the clock', () => {
     expect(at([event('start', 0, 0)], 100)).toMatchObject({ phase: 'over', step: 0, remainingS: -40 })
     expect(at(intoDeveloper, 100)).toMatchObject({ phase: 'running', step: 1, elapsedS: 30, remainingS: 570 })
     expect(at(intoDeveloper, 70 + 600 + 59)).toMatchObject({ step: 2, elapsedS: 59 })
-    expect(at(intoDeveloper, 70 + 600 + 60 + 10)).toMatchObject({ step: 3, elapsedS: 10, cue: { kind: 'agitate' } })
+    expect(at(intoDeveloper, 70 + 600 + 60 + 12)).toMatchObject({ step: 3, elapsedS: 12, cue: { kind: 'agitate' } })
     expect(at(intoDeveloper, 5000)).toMatchObject({ step: 4, phase: 'over' })
   })
   test('a hold keeps the film in the bath, shows the time over and records it', () => {

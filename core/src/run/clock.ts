@@ -1,5 +1,5 @@
 import { timeAtAny } from '../development/developingTime'
-import type { Plan, PlanStep } from '../process/process'
+import type { Plan, PlanStep } from '../process/load'
 import { cuesOf, getReadyS, type Cue } from './cues'
 import { driftEnd, type DriftReading } from './drift'
 import type { RunEvent } from './runEvent'

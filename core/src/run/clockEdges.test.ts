@@ -1,7 +1,8 @@
 import { agitations } from '../process/agitations'
-import { bwNegative } from '../process/bwNegative'
 import { compilePlan } from '../process/compilePlan'
-import type { Agitation, PlanBottle } from '../process/process'
+import type { PlanBottle } from '../process/load'
+import type { Agitation } from '../process/step'
+import { handProcess } from '../samples'
 import { cuesAhead, runClock } from './clock'
 import { cuesOf } from './cues'
 import { driftEnd, driftProgress } from './drift'
@@ -12,22 +13,16 @@ const bottle = (family: string, more: Partial<PlanBottle> = {}): PlanBottle => (
   ...{ findings: [], oneShot: false, timeFactor: 1 },
   ...more,
 })
-/** Pre-wet 60 s (waits), develop 600, stop 60, fix 300, wash 480 (waits); pouring out takes 10 s of each. */
+const bottles = [bottle('film-developer', { parts: [1, 1], oneShot: true }), bottle('stop-bath'), bottle('fixer')]
 const plan = (pushStops = 0) =>
   compilePlan(
-    bwNegative({
-      preWet: true,
-      washAid: false,
-      wettingAgent: false,
-      agitation: agitations['30-5-30'] as Agitation,
-      rotary: false,
-      fixS: 300,
-    }),
+    handProcess,
     {
-      vessel: { id: 'v', name: 'Tank 2', kind: 'hand', coversMl: 600, reels: 2 },
+      vessel: { id: 'v', name: 'Tank 2', kind: 'hand', coversMl: 500, reels: 2 },
       ...{ films: [{ format: '135-36', count: 1 }], temperatureC: 20, chart: [{ temperatureC: 20, seconds: 600 }], pushStops },
+      agitation: agitations['30-5-30'],
     },
-    [bottle('film-developer', { parts: [1, 1], oneShot: true }), bottle('stop-bath'), bottle('fixer')],
+    bottles.map((one) => ({ role: one.family, bottle: one })),
   )
 let seq = 0
 const event = (kind: RunEvent['kind'], second: number, step: number, more: Partial<RunEvent> = {}): RunEvent => ({
@@ -218,7 +213,7 @@ describe('what is scheduled ahead', () => {
 
 describe('the cues of a step', () => {
   const cues = (seconds: number, agitation: Agitation, drainS = 10) =>
-    cuesOf({ seconds, drainS, agitation }).map((cue) => [cue.kind, cue.fromS, cue.untilS])
+    cuesOf({ seconds, drainS, volumeMl: 500, agitation }).map((cue) => [cue.kind, cue.fromS, cue.untilS])
   const every = { name: 'x', firstS: 30, everyS: 60, forS: 5 } as Agitation
   test('follow from the pour: agitate, tap, rest, and out', () =>
     expect(cues(130, every)).toEqual([
@@ -248,7 +243,7 @@ describe('the cues of a step', () => {
       ['rest', 10, 50],
       ['pour-out', 50, 60],
     ])
-    expect(cues(60, { ...every, firstS: 12, everyS: 0 })[1]).toEqual(['agitate', 10, 20])
+    expect(cues(60, { ...every, firstS: 12, everyS: 0 })[1]).toEqual(['agitate', 10, 12])
   })
   test('one that would begin while the last is still tapped out is left out, and none reaches into the pour out', () => {
     expect(cues(100, { ...every, everyS: 31 }).filter(([kind]) => kind === 'agitate')).toEqual([
@@ -263,11 +258,13 @@ describe('the cues of a step', () => {
       ['agitate', 10, 30],
       ['agitate', 32, 37],
     ])
-    expect(cues(75, every).slice(-3)).toEqual([
-      ['rest', 32, 60],
-      ['agitate', 60, 65],
-      ['pour-out', 65, 75],
+    // what would end less than 5 s before pouring out is left out too
+    expect(cues(79, every).slice(-3)).toEqual([
+      ['tap', 30, 32],
+      ['rest', 32, 69],
+      ['pour-out', 69, 79],
     ])
+    expect(cues(80, every).filter(([kind]) => kind === 'agitate')).toHaveLength(2)
     expect(cues(70, every).filter(([kind]) => kind === 'agitate')).toHaveLength(1)
   })
   test('nothing to pour out is not called; a step shorter than its pour has room for both', () => {
@@ -278,7 +275,8 @@ describe('the cues of a step', () => {
     ])
   })
   test('says how it is agitated', () => {
-    const words = (agitation: Agitation) => cuesOf({ seconds: 60, drainS: 10, agitation }).find((cue) => cue.kind === 'agitate')?.word
+    const words = (agitation: Agitation) =>
+      cuesOf({ seconds: 60, drainS: 10, volumeMl: 500, agitation }).find((cue) => cue.kind === 'agitate')?.word
     expect([words(every), words({ ...every, inversions: 4 })]).toEqual(['Agitate', 'Invert 4 times'])
   })
 })

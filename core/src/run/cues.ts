@@ -1,6 +1,7 @@
-import type { Agitation, PlanStep } from '../process/process'
+import type { PlanStep } from '../process/load'
+import { drainOf, pourOf, type Agitation } from '../process/step'
 
-export type CueKind = 'pour-in' | 'agitate' | 'tap' | 'rest' | 'pour-out'
+export type CueKind = 'pour-in' | 'agitate' | 'tap' | 'vent' | 'rest' | 'pour-out'
 
 /** What the hands do from `fromS` to `untilS` after the step's pour began. */
 export interface Cue {
@@ -10,43 +11,71 @@ export interface Cue {
   word: string
 }
 
-/** Seconds a pour takes at the most, a tap against bubbles, and the warning before pouring out. */
-const pourS = 10
+/** s a tap against bubbles and venting the lid take, the warning before pouring out, and how long before it no beat ends any more. */
 const tapS = 2
+const ventS = 2
 export const getReadyS = 15
+const beforePourOutS = 5
+/** s of a first agitation that has to follow a longer pour, at the most */
+const shortFirstS = 10
+/** s an inversion takes */
+const inversionS = 2
 
-const agitateWord = (agitation: Agitation): string =>
-  agitation.inversions === undefined ? 'Agitate' : `Invert ${agitation.inversions} times`
+const agitateWord = ({ inversions }: Agitation): string => (inversions === undefined ? 'Agitate' : `Invert ${inversions} times`)
+
+/** When the beats of a scheme begin and end, s from the pour: beat k at k·c, or at its end; none before the first agitation's tap is over, or ending close to pouring out. */
+function beatsOf(agitation: Agitation, { firstEndS, outS }: { firstEndS: number; outS: number }): [number, number][] {
+  const { everyS, forS, inversions, at = 'start', closingS = 0 } = agitation
+  if (everyS <= 0) return []
+  const beatS = inversions === undefined ? forS : inversions * inversionS
+  const lastS = outS - Math.max(beforePourOutS, closingS)
+  const beats: [number, number][] = []
+  for (let k = 1; k * everyS < outS + everyS; k++) {
+    const from = k * everyS - (at === 'end' ? beatS : 0)
+    if (from >= firstEndS && from + beatS <= lastS) beats.push([from, from + beatS])
+  }
+  return beats
+}
 
 /**
- * The cues of one step without gaps, in order; they end with the step.
+ * The cues of one step without gaps, in order; they end with the step. Pouring takes max(6, ml/50) s, draining max(10, ml/50) unless the step says; each agitation ends with
+ * a tap, of a bath that gives off gas the lid is vented then.
  * @example
  * cuesOf(run.steps[0]).at(-1)?.kind // → 'pour-out'
  */
-export function cuesOf(step: Pick<PlanStep, 'seconds' | 'drainS' | 'agitation'>): Cue[] {
-  const { agitation, seconds } = step
-  const outS = Math.max(seconds - step.drainS, 0)
-  const pouredS = Math.min(pourS, outS)
-  const bursts: [number, number][] = []
-  // counted from the pour's beginning, but a short first agitation still gets its time after the pour
-  if (agitation.firstS > 0) bursts.push([pouredS, Math.max(agitation.firstS, pouredS + Math.min(agitation.firstS, pourS))])
-  if (agitation.everyS > 0)
-    for (let at = agitation.everyS; at < outS; at += agitation.everyS)
-      if (at >= (bursts.at(-1)?.[1] ?? pouredS) + tapS) bursts.push([at, at + agitation.forS])
-  const cues: Cue[] = [{ kind: 'pour-in', fromS: 0, untilS: pouredS, word: 'Pour in' }]
-  let reached = pouredS
-  const put = (kind: CueKind, fromS: number, untilS: number, word: string) => {
+export function cuesOf(
+  step: Pick<PlanStep, 'seconds' | 'agitation'> & Partial<Pick<PlanStep, 'kind' | 'volumeMl' | 'drainS' | 'vents'>>,
+): Cue[] {
+  const { agitation, seconds, volumeMl = 0 } = step
+  const outS = Math.max(seconds - (step.drainS ?? drainOf(volumeMl)), 0)
+  const pouredS = Math.min(pourOf(volumeMl), outS)
+  const vents = step.vents ?? step.kind === 'bleach-fix'
+  const { closingS = 0 } = agitation
+  // where pouring takes longer than the first agitation, that follows the pour
+  const firstUntil = agitation.firstS > pouredS ? agitation.firstS : pouredS + Math.min(agitation.firstS, shortFirstS)
+  const hasFirst = agitation.firstS > 0
+  const closing: [number, number][] = closingS > 0 && outS - closingS > firstUntil ? [[outS - closingS, outS]] : []
+  const bursts: [number, number][] = [
+    ...(hasFirst ? [[pouredS, firstUntil] as [number, number]] : []),
+    ...beatsOf(agitation, { firstEndS: hasFirst ? firstUntil + tapS : pouredS, outS }),
+    ...closing,
+  ]
+  const cues: Cue[] = []
+  let reached = 0
+  const put = (kind: CueKind, untilS: number, word: string) => {
     const until = Math.min(untilS, outS)
-    if (until <= fromS) return
-    cues.push({ kind, fromS, untilS: until, word })
+    if (until <= reached) return
+    cues.push({ kind, fromS: reached, untilS: until, word })
     reached = until
   }
+  put('pour-in', pouredS, 'Pour in')
   for (const [from, until] of bursts) {
-    put('rest', reached, from, 'Rest')
-    put('agitate', Math.max(from, reached), until, agitateWord(agitation))
-    put('tap', reached, until + tapS, 'Tap')
+    put('rest', from, 'Rest')
+    put('agitate', until, agitateWord(agitation))
+    put('tap', until + tapS, 'Tap')
+    if (vents) put('vent', until + tapS + ventS, 'Vent the lid')
   }
-  put('rest', reached, outS, 'Rest')
+  put('rest', outS, 'Rest')
   if (seconds > outS) cues.push({ kind: 'pour-out', fromS: outS, untilS: seconds, word: 'Pour out' })
   return cues
 }

@@ -1,5 +1,5 @@
 import type { Acted } from '../bottle/acts/act'
-import type { Plan } from '../process/process'
+import type { Plan } from '../process/load'
 import { acted, run as plan } from '../samples'
 import { decideFinish, decideGivingUp } from './end'
 import { decidePlanning } from './plan'

@@ -1,5 +1,5 @@
 import { impossible } from '../error'
-import type { Plan } from '../process/process'
+import type { Plan } from '../process/load'
 
 /**
  * Whether a run may be planned like that; answers why in spite of what speaks against it, null where nothing does.

@@ -1,8 +1,8 @@
 import type { Acted, NewLine } from '../bottle/acts/act'
 import { conflict } from '../error'
 import type { Finding } from '../finding'
-import { usesAtStart } from '../process/compilePlan'
-import type { Plan } from '../process/process'
+import { usesAtStart } from '../process/uses'
+import type { Plan } from '../process/load'
 import { showTime } from '../quantity/format'
 import { linesOfUses } from './uses'
 

@@ -1,7 +1,7 @@
 import type { Acted, NewLine } from '../bottle/acts/act'
 import { requireVolume } from '../bottle/acts/requiring'
 import { throughputFrom } from '../bottle/throughput'
-import type { BottleUse } from '../process/process'
+import type { BottleUse } from '../process/load'
 
 /**
  * The lines a run's uses of its bottles come to, step by step. `strict`: what is not there is refused; else a bottle that holds less than the carry-out gives what it

@@ -54,6 +54,10 @@ async function planned(count = 2, change: Row = {}) {
 }
 let seq = 0
 const event = (kind: string, at: number, step: number) => ({ id: uuid(), seq: seq++, device: 'test', at, kind, step })
+type Steps = { seconds: number; waits: boolean }[]
+const stepsOf = (answer: { body: Row }): Steps => (answer.body.plan as { steps: Steps }).steps
+/** Every step that waits is ended by a hand once all of their time is over. */
+const handsOn = (steps: Steps, at: number) => steps.flatMap((step, i) => (step.waits ? [event('next', at + i, i)] : []))
 
 test('a run writes what it took and what went through, once, and the films’ records', async () => {
   const { id, answer, developer, fixer } = await planned()
@@ -68,7 +72,8 @@ test('a run writes what it took and what went through, once, and the films’ re
   const would = { bottleId: developer.id, beforeMl: before.developer.volumeMl, afterMl: before.developer.volumeMl - 300 }
   expect(ahead.would).toEqual([expect.objectContaining(would)])
   expect((await ilse.send('GET', `/api/runs/${id}/start`)).body.code).toBe('run-state')
-  const events = [event('start', at, 0), event('next', at + (630 + 60 + 300 + 480 + 5) * 1000, 3)]
+  const whole = stepsOf(start).reduce((sum, step) => sum + step.seconds, 0)
+  const events = [event('start', at, 0), ...handsOn(stepsOf(start), at + (whole + 5) * 1000)]
   const early = await ilse.send('POST', `/api/runs/${id}/finish`, { version: start.body.version, at: at + 1000, events: [] })
   expect([early.status, early.body.code]).toEqual([409, 'not-over'])
   const sent = await Promise.all([1, 2, 3].map(() => ilse.send('POST', `/api/runs/${id}/events`, { events })))
@@ -80,7 +85,7 @@ test('a run writes what it took and what went through, once, and the films’ re
   // the film came wet out of the stop bath: the volume stays
   expect([after.rolls - before.fixer.rolls, before.fixer.volumeMl - after.volumeMl]).toEqual([2, 0])
   const run = (await ilse.send('GET', `/api/runs/${id}`)).body
-  expect((run.events as unknown[]).length).toBe(2)
+  expect((run.events as unknown[]).length).toBe(events.length)
   expect((run.filmRows as Row[]).map((row) => [row.member, row.developedS, row.temperatureC])).toEqual([
     ['Tilda Rook', 630, 20],
     ['Tilda Rook', 630, 20],
@@ -140,7 +145,7 @@ describe('a use belongs to a step', () => {
     const at = house.now()
     const start = await ilse.send('POST', `/api/runs/${id}/start`, { version, at })
     expect([start.status, start.body.code]).toEqual([200, undefined])
-    const steps = (start.body.plan as { steps: { seconds: number; waits: boolean }[] }).steps
+    const steps = stepsOf(start)
     const whole = steps.reduce((sum, step) => sum + step.seconds, 0)
     return { at, start, steps, ends: at + (whole + 10) * 1000 }
   }
@@ -165,7 +170,7 @@ describe('a use belongs to a step', () => {
     })
     expect(answer.status).toBe(200)
     const { at, start, steps, ends } = await play(twice, answer.body.version)
-    const events = [event('start', at, 0), event('next', ends, steps.length - 1)]
+    const events = [event('start', at, 0), ...handsOn(steps, ends)]
     const done = await ilse.send('POST', `/api/runs/${twice}/finish`, { version: start.body.version, at: ends + 1000, events })
     expect([done.status, done.body.code]).toEqual([200, undefined])
     expect((await entriesOf(twice)).filter((one) => one.bottleId === fixer?.bottleId).map((one) => one.step)).toEqual([2, 3])

@@ -29,9 +29,7 @@ const what = (step: PlanStep) => (step.bottle ? `${step.bottle.label} ${step.bot
           <path d="M8 6c5 0 6 3 6 7v76c0 2 1 3 3 3h66c2 0 3-1 3-3V6" fill="none" stroke="var(--ink)" stroke-width="3" />
           <path d="M14 30h14M14 50h20M14 70h14" stroke="var(--ink)" stroke-width="2" />
         </svg>
-        <p class="flex items-center gap-2 text-lg font-bold">
-          <BathMark :family="step.bath === 'water' ? 'wash' : step.bath" :size="22" /> {{ step.name }}
-        </p>
+        <p class="flex items-center gap-2 text-lg font-bold"><BathMark :family="step.family" :size="22" /> {{ step.name }}</p>
         <p class="font-mono text-xl font-bold">{{ volume(step.volumeMl) }}</p>
         <p>
           {{ what(step)

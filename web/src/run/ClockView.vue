@@ -73,7 +73,7 @@ onBeforeRouteLeave(showBench)
     >
       <div class="steps flex flex-wrap items-center justify-between gap-x-4">
         <h1 class="flex items-center gap-3">
-          <BathMark :family="step.bath === 'water' ? 'wash' : step.bath" :size="44" class="max-h-[10cqh]" /><span
+          <BathMark :family="step.family" :size="44" class="max-h-[10cqh]" /><span
             ><b>{{ step.name }}</b> in {{ describedStep(step) }}</span
           >
         </h1>
@@ -81,7 +81,7 @@ onBeforeRouteLeave(showBench)
           <span
             >then <b>{{ next.name }}</b>, {{ describedStep(next) }}, {{ showTime(next.seconds) }}</span
           >
-          <BathMark :family="next.bath === 'water' ? 'wash' : next.bath" :size="34" class="max-h-[8cqh]" />
+          <BathMark :family="next.family" :size="34" class="max-h-[8cqh]" />
         </p>
       </div>
       <p class="sr-only" aria-live="polite" data-told>{{ told }}</p>

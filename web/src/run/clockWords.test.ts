@@ -44,5 +44,5 @@ test('what follows goes in at once, or waits where it may', () => {
 test('a step is named by its bottle and how it is thinned', () => {
   expect(describedStep(step('Fix', { bottle: { label: 'F2', parts: [1] } }))).toBe('F2')
   expect(describedStep(step('Develop', { bottle: { label: 'D1', parts: [1, 1] } }))).toBe('D1, 1+1')
-  expect([describedStep(step('Wash', { bath: 'water' })), describedStep(undefined)]).toEqual(['water', ''])
+  expect([describedStep(step('Wash', { liquid: 'water' })), describedStep(undefined)]).toEqual(['water', ''])
 })

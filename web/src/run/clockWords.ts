@@ -2,7 +2,11 @@ import { showTime, type PlanStep, type RunClock } from '@selvrin/core'
 
 /** What a step is poured from, in a few words. */
 export const describedStep = (step: PlanStep | undefined): string =>
-  step?.bottle ? `${step.bottle.label}${step.bottle.parts.length > 1 ? `, ${step.bottle.parts.join('+')}` : ''}` : (step?.bath ?? '')
+  step?.bottle
+    ? `${step.bottle.label}${step.bottle.parts.length > 1 ? `, ${step.bottle.parts.join('+')}` : ''}`
+    : typeof step?.liquid === 'string'
+      ? step.liquid
+      : ''
 
 /** The time that stands largest: what is left of the step, or how far it is over. */
 export function bigTime(clock: RunClock, step: PlanStep | undefined): string {

@@ -28,6 +28,11 @@ const tones: Record<CueKind, [number, number][]> = {
     [0, 0.05],
     [990, 0.09],
   ],
+  // a long low breath
+  vent: [
+    [330, 0.4],
+    [220, 0.4],
+  ],
   tap: [
     [1320, 0.06],
     [0, 0.05],
