@@ -113,6 +113,18 @@ test('a drum agitates all the time and shortens; push lengthens; both are shown'
   expect(plan.findings.map((finding) => finding.rule)).toContain('plan-concentrate')
 })
 
+test('where neither a test nor the formula says how long, the process does', () => {
+  const silent = { ...shelf, bottles: shelf.bottles.map((one) => ({ ...one, usualS: null })) }
+  const seconds = (vesselId: string) =>
+    planFor(request({ vesselId, preWet: true }), silent)
+      .steps.filter((step) => step.kind === 'stop' || step.kind === 'fix')
+      .map((step) => step.seconds)
+  expect([seconds('hand'), seconds('drum')]).toEqual([
+    [30, 300],
+    [30, 240],
+  ])
+})
+
 test('a weak dilution fills a tank beyond what covers the film, and is refused where it cannot', () => {
   const weak = (count: number) =>
     planFor(

@@ -9,8 +9,6 @@ import type { ChartTime, PlanShelf, RunRequest, ShelfBottle } from './shelf'
 
 /** Below this hydroquinone no longer works. °C, rounded literature value. */
 const coldestC = 13
-/** s to fix where neither a test nor the formula says */
-const usualFixS = 300
 
 /**
  * The plan a technician's decisions come to, from what is on the shelf and in the chart. Page and server both work it out here.
@@ -72,7 +70,7 @@ export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
       pushStops: request.films[0]?.pushStops ?? 0,
       options,
       agitation,
-      times: { fix: fixingOf(fixer?.from, request), ...(stop?.from.usualS ? { stop: stop.from.usualS } : {}) },
+      times: timesSaid({ fix: fixingOf(fixer?.from, request), stop: stop?.from.usualS }),
       critical: request.critical ?? false,
       rangeC: [low, high],
       ...(developer?.from.temperatureCoefficient ? { k: developer.from.temperatureCoefficient } : {}),
@@ -91,14 +89,18 @@ function inRoles(process: Process, bottles: (PlanBottle & { from: ShelfBottle })
   })
 }
 
-/** s to fix: by the fixer's clearing test at the temperature of this run and for its slowest film, else as its formula says. */
-function fixingOf(fixer: ShelfBottle | undefined, request: RunRequest): number {
+/** Of steps whose bath says how long it takes; the others as the process has them. */
+const timesSaid = (times: Record<string, number | null | undefined>): Record<string, number> =>
+  Object.fromEntries(Object.entries(times).flatMap(([key, s]) => (s ? [[key, s]] : [])))
+
+/** s to fix: by the fixer's clearing test at the temperature of this run and for its slowest film, else as its formula says; null where nothing does. */
+function fixingOf(fixer: ShelfBottle | undefined, request: RunRequest): number | null {
   const tested = fixingTime(fixer?.state.clearingRead ?? [], {
     runC: request.temperatureC,
     slow: request.films.some((film) => film.slowClearing),
     salt: fixer?.state.fixerSalt ?? 'ammonium',
   })
-  return tested ?? fixer?.state.fixS ?? fixer?.usualS ?? usualFixS
+  return tested ?? fixer?.state.fixS ?? fixer?.usualS ?? null
 }
 
 function planBottle(bottle: ShelfBottle, parts: number[]): PlanBottle {
