@@ -188,6 +188,21 @@ test('a guided clearing test: stopwatch, verdict beside the fresh reading, fixin
     await page.getByLabel('Why it is used all the same').fill('to fix test strips')
     await page.getByRole('button', { name: 'Write it down' }).click()
     await expect(page.getByText('to fix test strips')).toBeVisible()
+    // what is poured out of it into another bottle asks the same
+    const [other] = await house.ask<{ id: string }>(
+      `select b.id from bottle b join bottle_checkpoint c on c.bottle_id = b.id
+       where b.letter = 'F' and b.retired_at is null and b.id <> $1 and c.ml between 1 and b.size_ml - 60 order by b.number limit 1`,
+      [fixer?.id],
+    )
+    await page.goto(`/shelf/${other?.id}`)
+    await page.getByRole('button', { name: 'Pour, top up' }).click()
+    await choose(page, 'What was done', 'Topped up')
+    await choose(page, 'From', new RegExp(`^${fixer?.label} `))
+    await page.getByLabel('How much').fill('20 ml')
+    await page.getByRole('button', { name: 'Write it down' }).click()
+    await page.getByLabel('Why it is used all the same').fill('both are for test strips')
+    await page.getByRole('button', { name: 'Write it down' }).click()
+    await expect(page.getByText('both are for test strips')).toBeVisible()
     const member = await (await browser.newContext({ baseURL: house.url })).newPage()
     await signIn(member, run?.login)
     await member.goto('/films')

@@ -98,14 +98,22 @@ export function runClock(plan: Plan, events: RunEvent[], now: number): RunClock 
   return { ...reading(plan, current(), phase, now), holding, times, endsAt: endOfPlan(plan, current(), phase) }
 }
 
+/** What the time of a step follows when its bath drifts: the development chart of the load, or the step's own table. */
+function courseOf({ drift, developing }: Plan, { time, factors = [] }: PlanStep) {
+  if (time === 'chart') return drift && developing ? { ...drift, factors: developing.steps.slice(1) } : null
+  if (!('table' in time)) return null
+  return { chart: time.table.map(({ c, s }) => ({ temperatureC: c, seconds: s })), k: undefined, factors }
+}
+
 /** A measured temperature moves the end of a step whose time follows the chart; a step that is overdone already ends at once. */
 function follow(plan: Plan, time: StepTime | undefined, celsius: number, at: number): void {
   const step = plan.steps[time?.step ?? -1]
-  if (!time || !step || step.time !== 'chart' || !plan.drift || !plan.developing) return
+  const course = step && courseOf(plan, step)
+  if (!time || !step || !course) return
   const elapsedS = Math.max(0, (at - time.startedAt) / 1000)
-  const factor = plan.developing.steps.slice(1).reduce((product, one) => product * one.factor, 1)
-  const charted = timeAtAny(plan.drift.chart, plan.drift.k)
-  const readings = [...(time.moved?.readings ?? [{ s: 0, c: plan.temperatureC }]), { s: elapsedS, c: celsius }]
+  const factor = course.factors.reduce((product, one) => product * one.factor, 1)
+  const charted = timeAtAny(course.chart, course.k)
+  const readings = [...(time.moved?.readings ?? [{ s: 0, c: step.temperatureC }]), { s: elapsedS, c: celsius }]
   const endS = driftEnd({ readings, timeAt: (c) => charted(c) * factor })
   time.plannedS = Math.max(elapsedS, endS)
   time.moved = { byS: time.plannedS - step.seconds, celsius, readings }
