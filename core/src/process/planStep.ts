@@ -1,0 +1,96 @@
+import { DomainError } from '../error'
+import { dilute } from '../dilution/dilute'
+import { minimumWorkingVolume } from '../dilution/minimumWorkingVolume'
+import type { Finding } from '../finding'
+import { showTime } from '../quantity/format'
+import { agitations } from './agitations'
+import type { Load, PlanBottle, PlanStep, RoleBottle } from './load'
+import { loadCarryMl } from './loaded'
+import type { Process } from './process'
+import { drainOf, pourOf, type ProcessStep } from './step'
+import { timeOfStep } from './timeOfStep'
+
+/** A step is no shorter than pouring, draining and so many s of the liquid at the film. */
+const leastS = 5
+/** Their time is their effect: a short one is refused, not lengthened. */
+const neverLengthened: ProcessStep['kind'][] = ['develop', 'second-develop', 'bleach', 'monobath']
+
+export const roleOf = ({ liquid }: ProcessStep): string | null => (typeof liquid === 'object' && 'role' in liquid ? liquid.role : null)
+const savedFrom = ({ liquid }: ProcessStep): string | null =>
+  typeof liquid === 'object' && 'savedFrom' in liquid ? liquid.savedFrom : null
+const isSaved = ({ fate }: ProcessStep): boolean => typeof fate === 'object' && 'saveAs' in fate
+
+/** What a step is worked out from. */
+export interface Worked {
+  process: Process
+  load: Load
+  /** the steps that count */
+  chosen: ProcessStep[]
+  bottles: RoleBottle[]
+  rolls: number
+  /** s by the development chart; null where nothing is charted */
+  chartS: number | null
+}
+
+export const bottleIn = (bottles: RoleBottle[], role: string | null): PlanBottle | undefined =>
+  bottles.find((one) => one.role === role)?.bottle
+
+/** The bath of a step, its own or the one an earlier step saved. What is saved and poured away at last leaves its bottle like what is used once. */
+function bathOf(step: ProcessStep, { process, chosen, bottles }: Worked): { family: string; bottle: PlanBottle | null } {
+  const saved = savedFrom(step)
+  const from = saved === null ? step : (process.steps.find((one) => one.key === saved) ?? step)
+  const role = process.roles.find((one) => one.id === roleOf(from))
+  if (!role) return { family: step.liquid === 'water' ? 'wash' : String(step.liquid), bottle: null }
+  const given = bottleIn(bottles, role.id)
+  if (!given) throw new DomainError('no-bottle', `${step.name} has no bottle yet. Choose one from the shelf.`)
+  const last = isSaved(step) ? chosen.find((one) => savedFrom(one) === step.key) : saved === null ? undefined : step
+  return { family: role.family, bottle: { ...given, oneShot: given.oneShot || (last !== undefined && last.fate !== 'back') } }
+}
+
+/** What fills the beaker of a step: what covers the film, more where the dilution or what is saved of it asks for it. */
+function volumeOf(step: ProcessStep, load: Load, bottle: PlanBottle | null, rolls: number): number {
+  const { coversMl } = load.vessel
+  if (!bottle) return coversMl
+  const asked = minimumWorkingVolume({
+    vesselMl: coversMl,
+    rolls: bottle.oneShot ? rolls : 0,
+    minConcentrateMlPerRoll: bottle.minConcentrateMlPerRoll,
+    parts: bottle.parts,
+  })
+  // what is saved comes back short by what the films carried out of it
+  return isSaved(step) ? Math.max(asked, coversMl + loadCarryMl(load)) : asked
+}
+
+/** A step worked out for a load, and what is said of it where it had to be lengthened. `i` counts among the steps that count. */
+export function planStepOf(step: ProcessStep, i: number, worked: Worked): { step: PlanStep; said: Finding[] } {
+  const { process, load, chosen, rolls, chartS } = worked
+  const { family, bottle } = bathOf(step, worked)
+  const isFirst = step === chosen.find((one) => one.kind === 'develop' || one.kind === 'monobath')
+  const temperatureC = load.bathC?.[step.key] ?? (isFirst ? load.temperatureC : (step.atC ?? load.temperatureC))
+  const poured = step.liquid !== 'air' && step.liquid !== 'light'
+  const volumeMl = !poured ? 0 : savedFrom(step) === null ? volumeOf(step, load, bottle, rolls) : load.vessel.coversMl
+  const rollsPerL = bottle && volumeMl > 0 ? (rolls * 1000) / volumeMl : 0
+  const { seconds, factors } = timeOfStep(step, { process, load, chartS, temperatureC, bottle, rollsPerL })
+  const drainS = poured ? (step.drainS ?? drainOf(volumeMl)) : 0
+  const atLeastS = poured ? pourOf(volumeMl) + drainS + leastS : 0
+  const isShort = seconds < atLeastS - 1e-9 && !neverLengthened.includes(step.kind)
+  const message = `${step.name} takes ${showTime(atLeastS)} instead of ${showTime(seconds)}: pouring and draining ${Math.round(volumeMl)} ml alone take ${showTime(atLeastS - leastS)}.`
+  return {
+    said: isShort ? [{ rule: 'plan-step-short', severity: 'advice', step: i, message }] : [],
+    step: {
+      ...step,
+      agitation: step.agitation ?? load.agitation ?? agitations.none,
+      drainS,
+      seconds: isShort ? atLeastS : seconds,
+      ...(factors.length > 0 ? { factors } : {}),
+      temperatureC,
+      volumeMl,
+      partsMl: poured ? dilute({ parts: bottle?.parts ?? [1], totalMl: volumeMl }) : [],
+      family,
+      bottle,
+      // a water stop ends the developing on time like any bath
+      waits: !bottle && step.kind !== 'stop',
+      fate: isSaved(step) || !bottle ? step.fate : bottle.oneShot ? 'discard' : 'back',
+    },
+  }
+}
