@@ -202,6 +202,9 @@ test('a guided clearing test: stopwatch, verdict beside the fresh reading, fixin
     await page.getByRole('button', { name: 'Write it down' }).click()
     await page.getByLabel('Why it is used all the same').fill('both are for test strips')
     await page.getByRole('button', { name: 'Write it down' }).click()
+    // what the liquid failed goes along, the reason stands where it came from
+    await expect(page.getByText(/It failed a test/)).toBeVisible()
+    await page.goto(`/shelf/${fixer?.id}`)
     await expect(page.getByText('both are for test strips')).toBeVisible()
     const member = await (await browser.newContext({ baseURL: house.url })).newPage()
     await signIn(member, run?.login)
