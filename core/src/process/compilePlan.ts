@@ -7,8 +7,8 @@ import type { Load, Plan, PlanBottle, RoleBottle } from './load'
 import { loadRolls } from './loaded'
 import { planFormat } from './plan'
 import { stepsOf, type Process } from './process'
-import { bottleIn, planStepOf, roleOf } from './planStep'
-import type { ProcessStep } from './step'
+import { bottleIn, planStepOf } from './planStep'
+import { roleOf, type ProcessStep } from './step'
 
 /** s of water the film had before the developer. */
 const preWetOf = (steps: ProcessStep[]): number =>

@@ -7,18 +7,8 @@ import { agitations } from './agitations'
 import type { Load, PlanBottle, PlanStep, RoleBottle } from './load'
 import { loadCarryMl } from './loaded'
 import type { Process } from './process'
-import { drainOf, pourOf, type ProcessStep } from './step'
+import { drainOf, isLengthened, isSaved, leastOf, roleOf, savedFrom, type ProcessStep } from './step'
 import { timeOfStep } from './timeOfStep'
-
-/** A step is no shorter than pouring, draining and so many s of the liquid at the film. */
-const leastS = 5
-/** Their time is their effect: a short one is refused, not lengthened. */
-const neverLengthened: ProcessStep['kind'][] = ['develop', 'second-develop', 'bleach', 'monobath']
-
-export const roleOf = ({ liquid }: ProcessStep): string | null => (typeof liquid === 'object' && 'role' in liquid ? liquid.role : null)
-const savedFrom = ({ liquid }: ProcessStep): string | null =>
-  typeof liquid === 'object' && 'savedFrom' in liquid ? liquid.savedFrom : null
-const isSaved = ({ fate }: ProcessStep): boolean => typeof fate === 'object' && 'saveAs' in fate
 
 /** What a step is worked out from. */
 export interface Worked {
@@ -72,16 +62,16 @@ export function planStepOf(step: ProcessStep, i: number, worked: Worked): { step
   const rollsPerL = bottle && volumeMl > 0 ? (rolls * 1000) / volumeMl : 0
   const { seconds, factors } = timeOfStep(step, { process, load, chartS, temperatureC, bottle, rollsPerL })
   const drainS = poured ? (step.drainS ?? drainOf(volumeMl)) : 0
-  const atLeastS = poured ? pourOf(volumeMl) + drainS + leastS : 0
-  const isShort = seconds < atLeastS - 1e-9 && !neverLengthened.includes(step.kind)
-  const message = `${step.name} takes ${showTime(atLeastS)} instead of ${showTime(seconds)}: pouring and draining ${Math.round(volumeMl)} ml alone take ${showTime(atLeastS - leastS)}.`
+  const { handsS, leastS } = leastOf(volumeMl, drainS)
+  const isShort = poured && seconds < leastS - 1e-9 && isLengthened(step.kind)
+  const message = `${step.name} takes ${showTime(leastS)} instead of ${showTime(seconds)}: pouring and draining ${Math.round(volumeMl)} ml alone take ${showTime(handsS)}.`
   return {
     said: isShort ? [{ rule: 'plan-step-short', severity: 'advice', step: i, message }] : [],
     step: {
       ...step,
       agitation: step.agitation ?? load.agitation ?? agitations.none,
       drainS,
-      seconds: isShort ? atLeastS : seconds,
+      seconds: isShort ? leastS : seconds,
       ...(factors.length > 0 ? { factors } : {}),
       temperatureC,
       volumeMl,

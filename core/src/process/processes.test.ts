@@ -114,6 +114,9 @@ test('a saved first developer starts with the carry-out more, covers the film wh
       .filter((use) => use.bottleId === 'first-developer')
       .map((use) => use.rolls),
   ).toEqual([1, 1])
+  const worn = { 'first-developer': { rollsLeft: 1.5 } }
+  expect(rules(compile(with_(named('bw-slide'), 'second-developer', { fate: 'back' }), {}, worn))).toContain('plan-capacity')
+  expect(rules(compile(named('bw-slide'), {}, worn))).not.toContain('plan-capacity')
   expect(rules(compile(named('bw-slide'), {}, { 'first-developer': { volumeMl: 610 } }))).toContain('plan-volume')
 })
 

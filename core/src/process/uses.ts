@@ -1,9 +1,8 @@
-import type { BottleUse, Plan, PlanStep } from './load'
+import type { BottleUse, Plan } from './load'
 import { loadCarryMl } from './loaded'
+import { savedFrom } from './step'
 
 /* What a plan does to its bottles, step by step. A step that takes what an earlier one saved takes nothing from a bottle. */
-
-const takesSaved = ({ liquid }: PlanStep): boolean => typeof liquid === 'object' && 'savedFrom' in liquid
 
 /**
  * What leaves each bottle when the liquids are measured out, step by step: what is diluted or used once.
@@ -12,7 +11,7 @@ const takesSaved = ({ liquid }: PlanStep): boolean => typeof liquid === 'object'
  */
 export const usesAtStart = (plan: Plan): BottleUse[] =>
   plan.steps.flatMap((step, i) =>
-    step.bottle?.oneShot && !takesSaved(step)
+    step.bottle?.oneShot && savedFrom(step) === null
       ? [{ step: i, bottleId: step.bottle.id, kind: 'dilute-out' as const, ml: -(step.partsMl[0] ?? 0), waterInMl: 0, rolls: 0 }]
       : [],
   )
@@ -50,7 +49,7 @@ export const wantsOf = (
   plan: Plan,
 ): { step: number; bottleId: string; parts: number[]; ml: number; equivalents: number; oneShot: boolean }[] =>
   plan.steps.flatMap((step, i) =>
-    step.bottle && !(step.bottle.oneShot && takesSaved(step))
+    step.bottle && !(step.bottle.oneShot && savedFrom(step) !== null)
       ? [
           {
             step: i,

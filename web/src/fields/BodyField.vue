@@ -11,7 +11,7 @@ const { of, name, optional, items } = defineProps<{
   /** a list: where nothing stands in it, it is empty */
   items?: boolean
 }>()
-hearUnread((wrong) => of.unread(name, wrong))
+hearUnread(of.unread)
 interface Told {
   field: { handleChange: (value: unknown) => void }
   state: { value: unknown; meta: { errors: ({ message?: string } | undefined)[] } }

@@ -16,8 +16,8 @@ export interface FieldsOf {
   Field: Component
   /** what the server has against that field */
   refused: (name: string) => string
-  /** what stands in that field cannot be read, and why; '' when it can */
-  unread: (name: string, wrong: string) => void
+  /** what stands in a field cannot be read, and why; '' when it can */
+  unread: (field: symbol, wrong: string) => void
 }
 
 interface Asked<E extends Endpoint> {
@@ -38,7 +38,7 @@ export const basedOn = (thing: { version: number }, theirs: unknown): number =>
  */
 export function useContractForm<E extends Endpoint>(endpoint: E, { begin, send }: Asked<E>) {
   const { busy, problem, field, current, act } = useAction()
-  const unread = new Map<string, string>()
+  const unread = new Set<symbol>()
   const form = useForm({
     defaultValues: begin() as Record<string, unknown>,
     validationLogic: revalidateLogic({ mode: 'submit', modeAfterSubmission: 'change' }),
@@ -85,7 +85,7 @@ export function useContractForm<E extends Endpoint>(endpoint: E, { begin, send }
   const fields: FieldsOf = {
     Field: form.Field as Component,
     refused,
-    unread: (name, wrong) => void (wrong === '' ? unread.delete(name) : unread.set(name, wrong)),
+    unread: (one, wrong) => void (wrong === '' ? unread.delete(one) : unread.add(one)),
   }
   return { form, fields, typed, ready, busy, problem, rest, current, submit, again }
 }

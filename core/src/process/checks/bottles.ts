@@ -2,6 +2,7 @@ import type { Finding } from '../../finding'
 import { showVolume } from '../../quantity/format'
 import type { Plan, PlanStep } from '../load'
 import { loadCarryMl } from '../loaded'
+import { isSaved, savedFrom } from '../step'
 import type { Check } from './check'
 
 /* The bottles a plan takes: what is in them, how much, and whether they may be used. */
@@ -13,10 +14,11 @@ function bottleFindings(plan: Plan, step: PlanStep, i: number): Finding[] {
   if (!bottle) return []
   const at = { step: i }
   // a bottle that stands in two steps is used twice: said once, at the first of them
-  const same = plan.steps.filter((one) => one.bottle?.id === bottle.id && !(typeof one.liquid === 'object' && 'savedFrom' in one.liquid))
+  const same = plan.steps.filter((one) => one.bottle?.id === bottle.id && savedFrom(one) === null)
   if (same[0] !== step) return []
   const needed = bottle.oneShot ? same.reduce((sum, one) => sum + (one.partsMl[0] ?? 0), 0) : (step.partsMl[0] ?? 0)
-  const rolls = plan.rolls * same.length
+  // what was saved of it counts the second time too
+  const rolls = plan.rolls * plan.steps.filter((one) => one.bottle?.id === bottle.id).length
   const promised = bottle.reservedFor?.length ? ` (the rest is reserved for run ${bottle.reservedFor.join(', ')})` : ''
   const findings: Finding[] = bottle.findings
     .filter((finding) => finding.severity === 'error')
@@ -43,8 +45,7 @@ function bottleFindings(plan: Plan, step: PlanStep, i: number): Finding[] {
       message: `${bottle.label} is good for ${Math.max(0, bottle.rollsLeft).toFixed(1)} more rolls${promised} and this load is ${rolls.toFixed(1)}: take another bottle or fewer films.`,
     })
   // what is carried out of a liquid that is saved stands in it at first
-  const saves = typeof step.fate === 'object' && 'saveAs' in step.fate
-  const holdsMl = (plan.vessel.holdsMl ?? plan.vessel.coversMl) + (saves ? loadCarryMl(plan) : 0)
+  const holdsMl = (plan.vessel.holdsMl ?? plan.vessel.coversMl) + (isSaved(step) ? loadCarryMl(plan) : 0)
   if (bottle.oneShot && step.volumeMl > holdsMl * 1.001)
     findings.push({
       rule: 'plan-concentrate',

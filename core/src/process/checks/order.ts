@@ -1,3 +1,4 @@
+import { isSaved, savedFrom } from '../step'
 import { fixes, isWatery, ofSteps, type Check } from './check'
 
 /* What has to come, what must not, and in which order. */
@@ -39,21 +40,17 @@ export const noReexposure: Check = (plan) =>
 
 /** A liquid that an earlier step was to save, or has poured away since. */
 export const bathGone: Check = (plan) =>
-  ofSteps(plan, 'plan-bath-gone', ({ liquid, name }, i) => {
-    if (typeof liquid !== 'object' || !('savedFrom' in liquid)) return null
-    const from = plan.steps.slice(0, i).find((one) => one.key === liquid.savedFrom)
-    const isSaved = typeof from?.fate === 'object' && 'saveAs' in from.fate
-    const taken = plan.steps
-      .slice(0, i)
-      .some(
-        (one) =>
-          typeof one.liquid === 'object' && 'savedFrom' in one.liquid && one.liquid.savedFrom === liquid.savedFrom && one.fate !== 'back',
-      )
-    return isSaved && !taken
+  ofSteps(plan, 'plan-bath-gone', (step, i) => {
+    const key = savedFrom(step)
+    if (key === null) return null
+    const earlier = plan.steps.slice(0, i)
+    const from = earlier.find((one) => one.key === key)
+    const taken = earlier.some((one) => savedFrom(one) === key && one.fate !== 'back')
+    return from && isSaved(from) && !taken
       ? null
       : {
           severity: 'error',
-          message: `What ${name} takes is no longer there: an earlier step has to save it, and nothing may pour it away before.`,
+          message: `What ${step.name} takes is no longer there: an earlier step has to save it, and nothing may pour it away before.`,
         }
   })
 

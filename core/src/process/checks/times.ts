@@ -1,13 +1,10 @@
 import { showTime } from '../../quantity/format'
-import { drainOf, pourOf } from '../step'
+import { isLengthened, leastOf } from '../step'
 import { ofSteps, type Check } from './check'
 
 /** Pouring takes too large a share of less. s, rounded literature values. */
 const unevenS = 240
 const hastyS = 300
-/** s of the liquid at the film, beside pouring and draining */
-const leastS = 5
-
 export const shortDeveloping: Check = (plan) =>
   ofSteps(plan, 'plan-short', (step) => {
     if (step.kind !== 'develop' || plan.vessel.kind !== 'hand' || (plan.material !== 'bw-film' && plan.material !== 'bw-slide')) return null
@@ -20,12 +17,12 @@ export const shortDeveloping: Check = (plan) =>
 
 /** Other steps are lengthened where the plan is made; the time of these is what they do. */
 export const stepShort: Check = (plan) =>
-  ofSteps(plan, 'plan-step-short', ({ kind, name, seconds, volumeMl }) => {
-    const least = pourOf(volumeMl) + drainOf(volumeMl) + leastS
-    return ['develop', 'second-develop', 'bleach', 'monobath'].includes(kind) && seconds < least - 1e-9
+  ofSteps(plan, 'plan-step-short', ({ kind, name, seconds, volumeMl, drainS }) => {
+    const { handsS, leastS } = leastOf(volumeMl, drainS)
+    return !isLengthened(kind) && seconds < leastS - 1e-9
       ? {
           severity: 'error',
-          message: `${name} takes ${showTime(seconds)}, and pouring and draining ${Math.round(volumeMl)} ml alone ${showTime(least - leastS)}: use a weaker or cooler bath, or a smaller vessel.`,
+          message: `${name} takes ${showTime(seconds)}, and pouring and draining ${Math.round(volumeMl)} ml alone ${showTime(handsS)}: use a weaker or cooler bath, or a smaller vessel.`,
         }
       : null
   })
