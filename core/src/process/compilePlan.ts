@@ -8,7 +8,8 @@ import { loadRolls } from './loaded'
 import { planFormat } from './plan'
 import { stepsOf, type Process } from './process'
 import { bottleIn, planStepOf } from './planStep'
-import { roleOf, type ProcessStep } from './step'
+import type { ProcessStep } from './step'
+import { roleOf } from './stepFacts'
 
 /** s of water the film had before the developer. */
 const preWetOf = (steps: ProcessStep[]): number =>

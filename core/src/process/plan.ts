@@ -1,8 +1,7 @@
 import { z } from 'zod'
 import { DomainError } from '../error'
 import { finding } from '../finding'
-import { materials } from './process'
-import { agitation, processStep } from './step'
+import { agitation, materials, processStep } from './step'
 
 /** A bottle as a plan sees it. */
 export const planBottle = z.object({

@@ -7,7 +7,8 @@ import { agitations } from './agitations'
 import type { Load, PlanBottle, PlanStep, RoleBottle } from './load'
 import { loadCarryMl } from './loaded'
 import type { Process } from './process'
-import { drainOf, isLengthened, isSaved, leastOf, roleOf, savedFrom, type ProcessStep } from './step'
+import type { ProcessStep } from './step'
+import { drainOf, isLengthened, isSaved, leastOf, roleOf, savedFrom } from './stepFacts'
 import { timeOfStep } from './timeOfStep'
 
 /** What a step is worked out from. */

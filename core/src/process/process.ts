@@ -1,8 +1,6 @@
 import { z } from 'zod'
 import { DomainError } from '../error'
-import { key, processStep, type ProcessStep } from './step'
-
-export const materials = ['bw-film', 'bw-slide', 'colour-negative', 'slide', 'paper', 'hand-coated'] as const
+import { key, materials, processStep, type ProcessStep } from './step'
 
 /** A bath by what it does, and the family of bottles that may do it. */
 const role = z.strictObject({ id: key, name: z.string().trim().min(1).max(60), family: z.string().max(40) })

@@ -1,6 +1,6 @@
 import type { BottleUse, Plan } from './load'
 import { loadCarryMl } from './loaded'
-import { savedFrom } from './step'
+import { savedFrom } from './stepFacts'
 
 /* What a plan does to its bottles, step by step. A step that takes what an earlier one saved takes nothing from a bottle. */
 

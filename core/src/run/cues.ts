@@ -1,5 +1,6 @@
 import type { PlanStep } from '../process/load'
-import { drainOf, pourOf, type Agitation } from '../process/step'
+import type { Agitation } from '../process/step'
+import { drainOf, pourOf } from '../process/stepFacts'
 
 export type CueKind = 'pour-in' | 'agitate' | 'tap' | 'vent' | 'rest' | 'pour-out'
 

@@ -2,7 +2,7 @@ import type { Finding } from '../../finding'
 import { showVolume } from '../../quantity/format'
 import type { Plan, PlanStep } from '../load'
 import { loadCarryMl } from '../loaded'
-import { isSaved, savedFrom } from '../step'
+import { isSaved, savedFrom } from '../stepFacts'
 import type { Check } from './check'
 
 /* The bottles a plan takes: what is in them, how much, and whether they may be used. */

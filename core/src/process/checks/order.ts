@@ -1,4 +1,4 @@
-import { isSaved, savedFrom } from '../step'
+import { isSaved, savedFrom } from '../stepFacts'
 import { fixes, isWatery, ofSteps, type Check } from './check'
 
 /* What has to come, what must not, and in which order. */

@@ -1,5 +1,5 @@
 import { showTime } from '../../quantity/format'
-import { isLengthened, leastOf } from '../step'
+import { isLengthened, leastOf } from '../stepFacts'
 import { ofSteps, type Check } from './check'
 
 /** Pouring takes too large a share of less. s, rounded literature values. */
