@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
+import { houseIds } from '@selvrin/core'
 import { crowd } from './support/crowd'
 import { expect, signIn, test, type House } from './support/house'
 import { contrastFaults, faultsOf } from './support/look'
@@ -143,6 +144,8 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   '/tanks',
   '/tanks/chart',
   '/tanks/plan',
+  '/tanks/processes',
+  `/tanks/processes/${houseIds['colour-negative']}`,
   `/tanks/${there.run}`,
   '/films',
   '/people',
@@ -171,6 +174,7 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   ['/proofs/rules', 'Another test'],
   ['/tanks', 'Add a tank'],
   ['/tanks', /^Change /],
+  [`/tanks/processes/${houseIds['colour-negative']}`, /^Steps of another/],
   ['/tanks/chart', 'A new row'],
   ['/tanks/chart', /\d:\d\d/],
   [`/tanks/${at.run}`, /^Temperature/],

@@ -59,6 +59,9 @@ test('over plain http under another name: signing in, writing and the running cl
     await pass(page, house, 130)
     await page.keyboard.press('Space')
   }
+  await expect(page.getByRole('heading', { name: 'Wetting agent' })).toBeVisible()
+  await pass(page, house, 70)
+  await page.keyboard.press('Space')
   await page.getByLabel(/Stop ran/).fill('no connection')
   await doNext(page)
   await expect(page.getByText(/Stop.*S\d.*held: no connection/)).toBeVisible()

@@ -162,6 +162,9 @@ test('from a formula to a developed roll', async ({ page, browser, house }) => {
       await expect(cue).toHaveText('Time is up')
       await page.keyboard.press('Space')
     }
+    await expect(page.getByRole('heading', { name: 'Wetting agent' })).toBeVisible()
+    await pass(page, house, 70)
+    await page.keyboard.press('Space')
   })
 
   await test.step('the end writes tallies, films and the reason for the hold', async () => {

@@ -8,6 +8,8 @@ import type { UsedFormula } from './formula/use'
 import type { ShelfJar } from './jar/asOnShelf'
 import { mixState } from './mix/mixState'
 import type { MixEvent } from './mix/mixEvent'
+import { houseProcesses } from './process/families'
+import { houseFirstVersion, houseIds } from './process/families/ids'
 import { planFor } from './process/planFor'
 import type { Process } from './process/process'
 import type { RunEvent } from './run/runEvent'
@@ -102,20 +104,20 @@ const shelfBottle = { rangeC: null, temperatureCoefficient: null, usualS: null, 
 const developerFacts: BottleFacts = { sizeMl: 1000, parts: null, madeAt: 0, retiredAt: null }
 export const run = planFor(
   {
+    processVersionId: houseFirstVersion(houseIds['bw-negative']),
+    options: { 'water-stop': true, 'wetting-agent': false },
     vesselId: 'tank',
     films: [{ film: 'Millrace 400', format: '135-36', ei: 400, pushStops: 0 }],
     chartRowIds: ['row'],
     baths: [
-      { family: 'film-developer', bottleId: 'd1', parts: [1, 1] },
-      { family: 'fixer', bottleId: 'f1', parts: [1] },
+      { role: 'developer', bottleId: 'd1', parts: [1, 1] },
+      { role: 'fixer', bottleId: 'f1', parts: [1] },
     ],
     temperatureC: 20,
     agitation: '30-5-30',
-    preWet: false,
-    washAid: false,
-    wettingAgent: false,
   },
   {
+    process: houseProcesses[0],
     vessels: [{ id: 'tank', name: 'Tank 2', kind: 'hand', reels: 2, coversMl: [300, 600], carryMl: null }],
     chart: [{ id: 'row', film: 'Millrace 400', formulaId: 'developer', parts: [1, 1], ei: 400, temperatureC: 20, seconds: 600 }],
     bottles: [

@@ -26,6 +26,7 @@ import { mixRoutes } from './mix/routes'
 import { paperRoutes } from './paper/routes'
 import { personRoutes } from './person/routes'
 import { instrumentRoutes } from './proof/instruments'
+import { processRoutes } from './process/routes'
 import { proofRoutes } from './proof/routes'
 import { ruleRoutes } from './proof/rules'
 import { runRoutes } from './run/routes'
@@ -47,6 +48,7 @@ const routes = [
   instrumentRoutes,
   noticeRoutes,
   chartRoutes,
+  processRoutes,
   runRoutes,
   filmRoutes,
   deviceRoutes,

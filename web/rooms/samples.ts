@@ -1,5 +1,5 @@
 import { shelfBottle, today } from '../src/test/shelf'
-import { controlChart, planFor, type Finding, type LifeCurve } from '@selvrin/core'
+import { controlChart, houseFirstVersion, houseIds, houseProcesses, planFor, type Finding, type LifeCurve } from '@selvrin/core'
 import type { BottlePage, ChartRow, Instrument, Jar, JarPage, PlanRequest, Run, Vessel } from '@selvrin/core/contract'
 
 // made-up things in every state that changes a look
@@ -36,15 +36,17 @@ export const jar = (chemical: string, grams: number): Jar =>
   ({ id: chemical, version: 1, code: 'ABC234', chemical, grams, lot: '26-A', place: 'upper cabinet', sheet: null, ...facts }) as Jar
 
 const request: PlanRequest = {
-  ...{ vesselId: 'v', chartRowIds: ['r'], temperatureC: 20, agitation: '10-4inv-30', preWet: false, washAid: false, wettingAgent: false },
+  ...{ processVersionId: houseFirstVersion(houseIds['bw-negative']), options: { 'wetting-agent': false } },
+  ...{ vesselId: 'v', chartRowIds: ['r'], temperatureC: 20, agitation: '10-4inv-30' },
   films: [{ id: 'f', memberId: 'm', film: 'Millrace 400', format: '135-36', ei: 400, pushStops: 1 }],
   baths: [
-    { family: 'film-developer', bottleId: 'D3', parts: [1, 1] },
-    { family: 'stop-bath', bottleId: 'S1', parts: [1] },
-    { family: 'fixer', bottleId: 'F1', parts: [1] },
+    { role: 'developer', bottleId: 'D3', parts: [1, 1] },
+    { role: 'stop', bottleId: 'S1', parts: [1] },
+    { role: 'fixer', bottleId: 'F1', parts: [1] },
   ],
 }
 export const plan = planFor(request, {
+  process: houseProcesses[0],
   vessels: [{ id: 'v', version: 1, name: 'Tank 2', kind: 'hand', format: '135', reels: 2, coversMl: [300, 600], carryMl: null } as Vessel],
   bottles: [oneShot, bottles['of five litres'], bottles.full],
   chart: [

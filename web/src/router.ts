@@ -70,6 +70,8 @@ export function makeRouter(): Router {
       { path: '/proofs/:kind/:id', component: () => import('./proof/TestPage.vue'), meta: { title: 'Test' } },
       { path: '/tanks', component: pages.tanks, meta: { title: 'Tanks' } },
       { path: '/tanks/chart', component: () => import('./chart/ChartPage.vue'), meta: { title: 'Wall chart' } },
+      { path: '/tanks/processes', component: () => import('./process/ProcessesPage.vue'), meta: { title: 'Processes' } },
+      { path: '/tanks/processes/:id', component: () => import('./process/ProcessPage.vue'), meta: { title: 'Process' } },
       { path: '/tanks/plan', component: pages.plan, meta: { title: 'Plan a run' } },
       { path: '/tanks/:id', component: pages.run, meta: { title: 'Run' } },
       { path: '/films', component: pages.films, meta: { for: 'members', title: 'Films' } },

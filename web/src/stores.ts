@@ -20,6 +20,7 @@ export const useFormulas = listStore('formulas', api.formula.list, { subject: 'f
 export const useJars = listStore('jars', api.jar.list, { subject: 'jar', order: byId })
 export const useMixes = listStore('mixes', api.mix.list, { subject: 'mix', order: newestFirst })
 export const useChart = listStore('chart', api.chart.list, { subject: 'chart', order: byId })
+export const useProcesses = listStore('processes', api.process.list, { subject: 'process', order: byId })
 export const useVessels = listStore('vessels', api.run.vessels, { subject: 'vessel', order: byId })
 /** Runs that are planned or at the tank; those behind them are asked for by page. */
 export const useRuns = listStore('runs', api.run.list, {

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { finding } from '../finding'
 import { fixables } from '../formula/use'
+import { bleachings } from './bleachings'
 import { fixerSalts } from '../proof/fixingTime'
 import { forecast } from '../proof/forecast'
 import { standingTest } from '../proof/judgement'
@@ -140,6 +141,8 @@ export const bottleState = z.object({
   /** the newest clearing time of each kind of film, which the fixing time of a run follows from; and the salt that does the fixing */
   clearingRead: z.array(clearingRead),
   fixerSalt: z.enum(fixerSalts).nullable(),
+  /** what a bleach bleaches with, by what is in it */
+  bleaches: z.enum(bleachings).nullable(),
   findings: z.array(finding),
 })
 export type BottleState = z.output<typeof bottleState>

@@ -10,7 +10,7 @@ import type { UsedFormula } from '../formula/use'
 import { carryOn, carryTo, emptyCarry, type Carry } from './carry'
 import { findingsOf } from './findings'
 import { least, nextTime, schoolCapacity } from './schools'
-import { closedFor, fixerSaltOf, rollsToSilver, silverLimit, takesSilver } from './silver'
+import { bleachingOf, closedFor, fixerSaltOf, rollsToSilver, silverLimit, takesSilver } from './silver'
 import { stopAfter, stopCapacity } from './stopBath'
 
 /**
@@ -117,6 +117,7 @@ export function stateFrom(formula: UsedFormula, bottle: BottleFacts, last: Carry
     clearingTimes: carry.clearing,
     clearingRead: carry.clearingRead ?? [],
     fixerSalt: takesSilver(formula.family) ? fixerSaltOf(formula, catalogue) : null,
+    bleaches: formula.family === 'bleach' ? bleachingOf(formula, catalogue) : null,
     findings: [],
   }
   const shown = { ...state, governs: governs(formula, state, throughput > usedByCount, capacity !== counted) }

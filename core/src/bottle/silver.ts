@@ -1,3 +1,4 @@
+import type { Bleaching } from './bleachings'
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue } from '../chemical/chemical'
 import { rollAreaCm2 } from '../dilution/rollEquivalents'
@@ -67,6 +68,13 @@ export function fixerSaltOf(formula: Pick<UsedFormula, 'additions'>, catalogue: 
     fixing.some((one) => one.natures.includes('thiosulfate')) &&
     !fixing.some((one) => one.natures.includes('thiosulfate') && one.natures.includes('ammonium'))
   return plain ? 'plain' : 'ammonium'
+}
+
+/** What a bleach bleaches with, by what is in it; null where nobody knows its recipe. */
+export function bleachingOf(formula: Pick<UsedFormula, 'additions'>, catalogue: Catalogue = builtIn): Bleaching | null {
+  if (formula.additions.length === 0) return null
+  const natures = formula.additions.flatMap((line) => catalogue[line.chemical]?.natures ?? [])
+  return natures.includes('permanganate') ? 'permanganate' : natures.includes('dichromate') ? 'dichromate' : 'other'
 }
 
 const filmLimit = (formula: UsedFormula, strict: boolean, catalogue: Catalogue): number =>

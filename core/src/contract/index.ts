@@ -11,6 +11,7 @@ import { mixApi } from './mix'
 import { personApi } from './person'
 import { printApi } from './print'
 import { proofApi } from './proof'
+import { processApi } from './process'
 import { runApi } from './run'
 import { sessionApi } from './session'
 import { shelfApi } from './shelf'
@@ -28,6 +29,7 @@ export const api = {
   proof: proofApi,
   chart: chartApi,
   chemical: chemicalApi,
+  process: processApi,
   run: runApi,
   device: deviceApi,
   print: printApi,
@@ -53,7 +55,10 @@ export { labelSheets, type LabelSheet } from './print'
 export type { Mix, MixSummary } from './mix'
 export type { Me, Person } from './person'
 export { runEvent } from '../run/runEvent'
-export { planRequest, type PlanRequest, type Roll, type Run, type RunSummary, type Vessel } from './run'
+export { planRequest, type PlanRequest } from '../process/request'
+export { processBody, type ProcessBody } from '../process/processBody'
+export type { ProcessRow, ProcessVersion } from './process'
+export type { Roll, Run, RunSummary, Vessel } from './run'
 export {
   pictureBytes,
   pictureMarks,

@@ -9,6 +9,7 @@ import { jarApi } from './jar'
 import { mixApi } from './mix'
 import { personApi } from './person'
 import { proofApi } from './proof'
+import { processApi } from './process'
 import { runEvent } from '../run/runEvent'
 import { runApi } from './run'
 import { shelfApi } from './shelf'
@@ -21,6 +22,7 @@ export const liveEvent = z.object({
   subject: z.enum([
     'bottle',
     'formula',
+    'process',
     'jar',
     'mix',
     'run',
@@ -54,6 +56,7 @@ const rowOf = <R extends z.ZodType>(list: { response: z.ZodObject<{ rows: z.ZodA
 export const liveRows = {
   bottle: rowOf(bottleApi.list),
   formula: rowOf(formulaApi.list),
+  process: rowOf(processApi.list),
   jar: rowOf(jarApi.list),
   mix: rowOf(mixApi.list),
   run: rowOf(runApi.list),

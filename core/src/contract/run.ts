@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { plan } from '../process/plan'
+import { planRequest } from '../process/request'
 import { runEvent } from '../run/runEvent'
-import { celsius, done, find, id, idParams, listQuery, millis, name, note, page, parts, reason, version } from '../shape/common'
+import { done, find, id, idParams, listQuery, millis, name, note, page, reason, version } from '../shape/common'
 import { wouldHold } from './bottle'
 import { endpoint } from './endpoint'
 
@@ -23,35 +24,8 @@ const vessel = z.object({
   planned: z.array(z.int()).optional(),
 })
 
-const filmFormat = z.enum(['135-36', '135-24', '135-12', '120', '220', '4x5in'])
-const film = z.strictObject({
-  id,
-  memberId: id,
-  film: name,
-  format: filmFormat,
-  ei: z.int().min(1).max(25_600),
-  pushStops: z.number().min(-5).max(5),
-  /** tabular grain, or rich in iodide: fixed three times the clearing time */
-  slowClearing: z.boolean().optional(),
-})
-const bath = z.strictObject({ family: z.string().max(40), bottleId: id, parts })
-
-/** What a technician decides; the plan is worked out from it, on the page and again on the server. */
-export const planRequest = z.strictObject({
-  vesselId: id,
-  films: z.array(film).min(1).max(16),
-  chartRowIds: z.array(id).min(1).max(20),
-  baths: z.array(bath).min(1).max(8),
-  temperatureC: celsius,
-  agitation: z.string().max(40),
-  preWet: z.boolean(),
-  washAid: z.boolean(),
-  wettingAgent: z.boolean(),
-  /** colour, slide, or someone's only negatives */
-  critical: z.boolean().optional(),
-})
-
 const state = z.enum(['planned', 'running', 'done', 'abandoned', 'taken-back'])
+const result = z.enum(['thin', 'right', 'dense']).nullable()
 const runSummary = z.object({
   id,
   version,
@@ -60,6 +34,10 @@ const runSummary = z.object({
   vessel: z.string(),
   processName: z.string(),
   films: z.array(z.string()),
+  /** of each film: what it was exposed at, how it came out, whose it is */
+  eis: z.array(z.int()),
+  results: z.array(result),
+  owners: z.array(z.string()),
   rolls: z.number(),
   by: z.string(),
   plannedAt: z.number(),
@@ -80,7 +58,7 @@ const roll = z.object({
   developedS: z.number().nullable(),
   temperatureC: z.number().nullable(),
   at: z.number(),
-  result: z.enum(['thin', 'right', 'dense']).nullable(),
+  result,
   contrast: z.enum(['flat', 'right', 'hard']).nullable(),
   note: z.string(),
   /** what a failed test says of it, and what still helps */
@@ -202,7 +180,6 @@ export const runApi = {
     response: roll,
   }),
 }
-export type PlanRequest = z.infer<typeof planRequest>
 export type RunSummary = z.infer<typeof runSummary>
 export type Run = z.infer<typeof run>
 export type Roll = z.infer<typeof roll>

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { processFile } from './processFile'
 import { exchangeFiles, exchangeKinds } from './schemas'
 
 /**
@@ -8,8 +9,8 @@ import { exchangeFiles, exchangeKinds } from './schemas'
  */
 export const jsonSchemas = (): Record<string, object> =>
   Object.fromEntries(
-    exchangeKinds.map((kind) => [
+    [...exchangeKinds.map((kind) => [kind, exchangeFiles[kind]] as const), ['processes', processFile] as const].map(([kind, schema]) => [
       `selvrin-${kind}`,
-      { title: `selvrin-${kind}, version 1`, ...z.toJSONSchema(exchangeFiles[kind], { target: 'draft-2020-12' }) },
+      { title: `selvrin-${kind}, version 1`, ...z.toJSONSchema(schema, { target: 'draft-2020-12' }) },
     ]),
   )

@@ -1,5 +1,5 @@
 import { byGravity, type Finding } from '../finding'
-import { bottles, testsDue, twoBathFix } from './checks/bottles'
+import { bottles, reversalBleach, testsDue, twoBathFix } from './checks/bottles'
 import { lightTooSoon } from './checks/light'
 import { bathGone, noFix, noReexposure, rinseAfterLast, washBetween } from './checks/order'
 import { coloursCross, permanganateWarm, reticulation, temperature } from './checks/temperatures'
@@ -10,7 +10,7 @@ import type { Plan } from './load'
 const checks = [
   ...[noFix, rinseAfterLast, noReexposure, bathGone, washBetween, lightTooSoon],
   ...[temperature, coloursCross, reticulation, permanganateWarm, shortDeveloping, stepShort],
-  ...[vessel, vesselTaken, bottles, twoBathFix, testsDue],
+  ...[vessel, vesselTaken, bottles, reversalBleach, twoBathFix, testsDue],
 ]
 
 /**

@@ -169,7 +169,7 @@ test('what is poured back has its rolls; film that goes in dry takes liquid out,
 
 test('what a plan wants of each bottle is promised, step by step', () => {
   expect(wantsOf(compile())).toEqual([
-    { step: 0, bottleId: 'd1', parts: [1, 1], ml: 300, equivalents: 2, oneShot: true },
-    { step: 2, bottleId: 'f1', parts: [1], ml: 600, equivalents: 2, oneShot: false },
+    { stepKey: 'develop-film-developer', bottleId: 'd1', parts: [1, 1], ml: 300, equivalents: 2, oneShot: true },
+    { stepKey: 'fix-fixer', bottleId: 'f1', parts: [1], ml: 600, equivalents: 2, oneShot: false },
   ])
 })

@@ -1,7 +1,8 @@
 import { DomainError } from '../error'
 import { developingTime, type DevelopingTime } from '../development/developingTime'
 import { loadFactors, pushFindings } from '../development/factors'
-import { byGravity } from '../finding'
+import { byGravity, type Finding } from '../finding'
+import { showTime } from '../quantity/format'
 import { checkPlan } from './checkPlan'
 import type { Load, Plan, PlanBottle, RoleBottle } from './load'
 import { loadRolls } from './loaded'
@@ -67,8 +68,19 @@ export function compilePlan(process: Process, load: Load, bottles: RoleBottle[])
     findings: [],
   }
   const pushing = developing ? pushFindings(load.pushStops) : []
+  const between: Finding[] = load.between
+    ? [
+        {
+          rule: 'plan-between',
+          severity: 'advice',
+          message: `The time lies between ${load.between.map(({ name, seconds }) => `${showTime(seconds)} of ${name || 'no source'}`).join(' and ')}.`,
+        },
+      ]
+    : []
   return {
     ...plan,
-    findings: [...(developing?.findings ?? []), ...pushing, ...planned.flatMap((one) => one.said), ...checkPlan(plan)].sort(byGravity),
+    findings: [...(developing?.findings ?? []), ...pushing, ...between, ...planned.flatMap((one) => one.said), ...checkPlan(plan)].sort(
+      byGravity,
+    ),
   }
 }

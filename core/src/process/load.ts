@@ -17,6 +17,8 @@ export interface Load {
   temperatureC: number
   chart: TimePoint[]
   pushStops: number
+  /** whose times the chart goes between, where it does, with what each says, s */
+  between?: { name: string; seconds: number }[]
   /** options of the process, by id; those not named stay as the process has them */
   options?: Record<string, boolean>
   /** of every step that has none of its own */

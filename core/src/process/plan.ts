@@ -1,6 +1,8 @@
 import { z } from 'zod'
+import { bleachings } from '../bottle/bleachings'
 import { DomainError } from '../error'
 import { finding } from '../finding'
+import { houseIds } from './families/ids'
 import { agitation, materials, processStep } from './step'
 
 /** A bottle as a plan sees it. */
@@ -28,8 +30,10 @@ export const planBottle = z.object({
   reservedFor: z.array(z.number()).optional(),
   /** tests that stand in the way of a critical run, in words */
   due: z.array(z.string()).optional(),
-  /** a bleach of permanganate, by what is in it; not known where not given */
-  permanganate: z.boolean().optional(),
+  /** the working bath it is only a part of */
+  partOf: z.string().optional(),
+  /** what a bleach bleaches with, by what is in it; not known where not given */
+  bleaches: z.enum(bleachings).optional(),
 })
 
 export const planVessel = z.object({
@@ -146,6 +150,10 @@ const upgrades: Record<number, (old: Stored) => Stored> = { 0: fromBefore, 1: fr
 export function readPlan(stored: unknown): Plan {
   let one = (typeof stored === 'object' && stored !== null ? stored : {}) as Stored
   for (let format = typeof one.format === 'number' ? one.format : 0; format < planFormat; format++) one = upgrades[format]?.(one) ?? one
+  // house processes had names for ids
+  const { processId } = one
+  if (typeof processId === 'string' && Object.hasOwn(houseIds, processId))
+    one = { ...one, processId: houseIds[processId as keyof typeof houseIds] }
   const read = plan.safeParse(one)
   if (read.success) return read.data
   throw new DomainError('plan-unreadable', 'This run was planned by another version of the application, and its plan cannot be read here.')

@@ -1,8 +1,12 @@
 import type { Bottle } from '../contract/bottle'
 import type { ChartRow } from '../contract/chart'
-import type { PlanRequest, Vessel } from '../contract/run'
+import type { Vessel } from '../contract/run'
+import type { PlanRequest } from './request'
 import { bottleState } from '../bottle/bottleState'
-import { planFor } from './planFor'
+import { houseProcesses } from './families'
+import { houseFirstVersion, houseIds } from './families/ids'
+import { planFor as worked } from './planFor'
+import type { PlanShelf } from './shelf'
 import { usesAtEnd } from './uses'
 
 const baseUse: Bottle['use'] = {
@@ -66,21 +70,24 @@ const shelf = {
     { id: 'other', film: 'N', formulaId: 'f-d1', parts: [1, 1], ei: 400, temperatureC: 20, seconds: 500, source: '', note: '', by: '' },
   ] as ChartRow[],
 }
+const [hand, rotary] = houseProcesses
+/** By hand or in the drum, by the house's own process for it. */
+const planFor = (asked: PlanRequest, on: Omit<PlanShelf, 'process'>) =>
+  worked(asked, { process: asked.vesselId === 'drum' ? rotary! : hand, ...on })
 const film = (pushStops = 0) => ({ id: 'a', memberId: 'm', film: 'M', format: '135-36' as const, ei: 400, pushStops })
 const request = (part: Partial<PlanRequest> = {}): PlanRequest => ({
+  processVersionId: houseFirstVersion(houseIds['bw-negative']),
+  options: { 'pre-wet': false, 'wetting-agent': false },
   vesselId: 'hand',
   films: [film()],
   chartRowIds: ['cool', 'warm'],
   baths: [
-    { family: 'film-developer', bottleId: 'd1', parts: [1, 1] },
-    { family: 'stop-bath', bottleId: 's1', parts: [1] },
-    { family: 'fixer', bottleId: 'f1', parts: [1] },
+    { role: 'developer', bottleId: 'd1', parts: [1, 1] },
+    { role: 'stop', bottleId: 's1', parts: [1] },
+    { role: 'fixer', bottleId: 'f1', parts: [1] },
   ],
   temperatureC: 20,
   agitation: '30-5-30',
-  preWet: false,
-  washAid: false,
-  wettingAgent: false,
   ...part,
 })
 const code = (part: Partial<PlanRequest>): string => {
@@ -116,7 +123,7 @@ test('a drum agitates all the time and shortens; push lengthens; both are shown'
 test('where neither a test nor the formula says how long, the process does', () => {
   const silent = { ...shelf, bottles: shelf.bottles.map((one) => ({ ...one, usualS: null })) }
   const seconds = (vesselId: string) =>
-    planFor(request({ vesselId, preWet: true }), silent)
+    planFor(request({ vesselId, options: { 'pre-wet': true, 'wetting-agent': false } }), silent)
       .steps.filter((step) => step.kind === 'stop' || step.kind === 'fix')
       .map((step) => step.seconds)
   expect([seconds('hand'), seconds('drum')]).toEqual([
@@ -131,7 +138,7 @@ test('a weak dilution fills a tank beyond what covers the film, and is refused w
       request({
         chartRowIds: ['weak'],
         films: Array.from({ length: count }, () => film()),
-        baths: [{ family: 'film-developer', bottleId: 'd1', parts: [1, 3] }, ...request().baths.slice(1)],
+        baths: [{ role: 'developer', bottleId: 'd1', parts: [1, 3] }, ...request().baths.slice(1)],
       }),
       shelf,
     )
@@ -155,7 +162,7 @@ test('what is diluted for the run is used once and goes to the waste, also of a 
   const counted = { ...developer, use: { ...developer.use, school: 'counted' as const } }
   const fateOf = (parts: number[], id: string) => {
     const plan = planFor(
-      request({ chartRowIds: [id], baths: [{ family: 'film-developer', bottleId: 'd1', parts }, ...request().baths.slice(1)] }),
+      request({ chartRowIds: [id], baths: [{ role: 'developer', bottleId: 'd1', parts }, ...request().baths.slice(1)] }),
       {
         ...shelf,
         bottles: [counted, ...shelf.bottles.slice(1)],
@@ -186,12 +193,54 @@ test.each<[string, Partial<PlanRequest>]>([
   ['no-agitation', { agitation: 'constructor' }],
   ['no-chart', { chartRowIds: ['gone'] }],
   ['push-differs', { films: [film(0), film(1)] }],
-  ['no-bottle', { baths: [{ family: 'fixer', bottleId: 'gone', parts: [1] }] }],
-  ['wrong-family', { baths: [{ family: 'fixer', bottleId: 's1', parts: [1] }] }],
+  ['no-bottle', { baths: [{ role: 'fixer', bottleId: 'gone', parts: [1] }] }],
+  ['no-role', { baths: [{ role: 'stabiliser', bottleId: 's1', parts: [1] }] }],
+  ['wrong-family', { baths: [{ role: 'fixer', bottleId: 's1', parts: [1] }] }],
   ['wrong-chart', { baths: request().baths.slice(1) }],
   ['wrong-chart', { chartRowIds: ['weak'] }],
   ['wrong-chart', { chartRowIds: ['other'] }],
 ])('%s is said', (wanted, part) => expect(code(part)).toBe(wanted))
+
+test('a process for a drum is not worked by hand, and the other way round', () => {
+  expect(() => worked(request(), { process: rotary!, ...shelf })).toThrow(expect.objectContaining({ code: 'wrong-vessel' }))
+  expect(() => worked(request({ vesselId: 'drum' }), { process: hand, ...shelf })).toThrow(
+    expect.objectContaining({ code: 'wrong-vessel' }),
+  )
+})
+
+test('in a drum what is agitated at all is turned all the time', () => {
+  const plan = worked(request({ vesselId: 'drum', agitation: '10-10-60' }), { process: { ...hand, vessel: undefined }, ...shelf })
+  const names = new Map(plan.steps.map((step) => [step.key, step.agitation.name]))
+  expect([names.get('develop'), names.get('fix'), names.get('wash-1')]).toEqual(['all the time', 'all the time', '5 inversions'])
+})
+
+test('what fixes longer than twice the clearing time does so by its fixer’s own figure as well', () => {
+  const crossed = houseProcesses.find((one) => one.id === houseIds['colour-as-bw'])!
+  const fixS = (process: typeof hand) => worked(request(), { process, ...shelf }).steps.find((step) => step.key === 'fix')?.seconds
+  expect([fixS(hand), fixS(crossed)]).toEqual([240, 360])
+})
+
+test('rows of two sources are gone between, and it is said whose they are', () => {
+  const two = { ...shelf, chart: [...shelf.chart, { ...shelf.chart[0]!, id: 'odo', seconds: 726, source: 'Odo' }] }
+  const plan = planFor(request({ chartRowIds: ['cool', 'odo'] }), two)
+  expect(plan.developing?.seconds).toBeCloseTo(660, 6)
+  expect(plan.findings).toEqual([
+    { rule: 'plan-between', severity: 'advice', message: 'The time lies between 10:00 of no source and 12:06 of Odo.' },
+  ])
+  // a bath that drifts follows the same line
+  expect(plan.drift?.chart[0]).toEqual({ temperatureC: 20, seconds: expect.closeTo(660, 6) })
+})
+
+test('a bottle of what is only a part of another bath is known as that', () => {
+  const plan = planFor(request(), { ...shelf, partOf: { 'f-f1': 'Fixer, working' } })
+  expect(plan.steps.map((step) => step.bottle?.partOf)).toEqual([undefined, undefined, 'Fixer, working', undefined, undefined, undefined])
+})
+
+test('a bath that was measured is planned at its own temperature', () => {
+  const plan = planFor(request({ bathC: { fix: 27 } }), shelf)
+  expect(plan.steps.map((step) => step.temperatureC)).toEqual([20, 20, 27, 20, 20, 20])
+  expect(plan.findings.map((one) => one.rule)).toContain('plan-temperature')
+})
 
 describe('baths that are more than a count', () => {
   const pairUse = { ...baseUse, school: 'two-bath' as const }
@@ -200,14 +249,15 @@ describe('baths that are more than a count', () => {
     return { ...one, state: { ...one.state, twoBath: { position, moves: 0, since: 0 } } }
   }
   const with_ = (bottles: Bottle[]) => ({ ...shelf, bottles: [...shelf.bottles, ...bottles] })
+  const pairing = { 'wetting-agent': false, 'two-fix': true }
   const baths = (...ids: string[]) => [
-    ...request().baths.filter((bath) => bath.family !== 'fixer'),
-    ...ids.map((id) => ({ family: 'fixer', bottleId: id, parts: [1] })),
+    ...request().baths.filter((bath) => bath.role !== 'fixer'),
+    ...ids.map((id, i) => ({ role: i === 0 ? 'fixer' : 'second-fixer', bottleId: id, parts: [1] })),
   ]
   const rules = (plan: ReturnType<typeof planFor>) => plan.findings.map((finding) => finding.rule)
 
   test('a pair fixes half the time in each bath, in order, and marks both', () => {
-    const plan = planFor(request({ baths: baths('p1', 'p2') }), with_([placed('p1', 1), placed('p2', 2)]))
+    const plan = planFor(request({ options: pairing, baths: baths('p1', 'p2') }), with_([placed('p1', 1), placed('p2', 2)]))
     expect(plan.steps.filter((step) => step.kind === 'fix').map((step) => [step.bottle?.id, step.seconds])).toEqual([
       ['p1', 120],
       ['p2', 120],
@@ -217,7 +267,7 @@ describe('baths that are more than a count', () => {
   })
   test('a pair the wrong way round, or half of it, is refused', () => {
     const pair = with_([placed('p1', 1), placed('p2', 2)])
-    expect(rules(planFor(request({ baths: baths('p2', 'p1') }), pair))).toContain('plan-bath-order')
+    expect(rules(planFor(request({ options: pairing, baths: baths('p2', 'p1') }), pair))).toContain('plan-bath-order')
     expect(rules(planFor(request({ baths: baths('p1') }), pair))).toContain('plan-second-bath')
   })
   test('a clearing test sets the fixing time', () => {

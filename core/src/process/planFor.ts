@@ -1,55 +1,40 @@
+import { betweenSources } from '../development/betweenSources'
+import { developingTime } from '../development/developingTime'
 import { DomainError } from '../error'
 import { fixingTime } from '../proof/fixingTime'
 import { agitationNamed } from './agitations'
 import { compilePlan } from './compilePlan'
-import { bwNegative, bwRotary } from './families/blackAndWhite'
-import type { Plan, PlanBottle, RoleBottle } from './load'
-import type { Process } from './process'
+import type { Load, Plan, PlanBottle } from './load'
+import { stepsOf, type Process } from './process'
 import type { ChartTime, PlanShelf, RunRequest, ShelfBottle } from './shelf'
+import { roleOf } from './stepFacts'
 
 /** Below this hydroquinone no longer works. °C, rounded literature value. */
 const coldestC = 13
 
 /**
  * The plan a technician's decisions come to, from what is on the shelf and in the chart. Page and server both work it out here.
+ * @throws DomainError where a part of it is missing ('no-vessel', 'no-agitation', 'no-bottle'), does not belong to it ('wrong-family', 'wrong-vessel', 'wrong-chart', 'push-differs'), and what `compilePlan` refuses
  * @example
  * run.steps.map((step) => [step.key, step.seconds]) // → [['develop', 600], ['water-stop', 60], ['fix', 300], ['wash-1', 30], ['wash-2', 60], ['wash-3', 120]]
  */
 export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
+  const { process } = shelf
   const vessel = shelf.vessels.find((one) => one.id === request.vesselId)
   if (!vessel) throw new DomainError('no-vessel', 'Choose the tank.')
+  if (process.vessel && process.vessel !== vessel.kind)
+    throw new DomainError(
+      'wrong-vessel',
+      `${process.name} is for ${process.vessel === 'hand' ? 'a tank worked by hand' : 'a rotary drum'}.`,
+    )
   const agitation = agitationNamed(request.agitation)
   if (!agitation) throw new DomainError('no-agitation', 'Choose how the tank is agitated.')
-  const rows = request.chartRowIds.flatMap((id) => shelf.chart.find((row) => row.id === id) ?? [])
   const pushes = new Set(request.films.map((film) => film.pushStops))
   if (pushes.size > 1) throw new DomainError('push-differs', 'Films in one tank get one time: their push or pull must be the same.')
-  const bottles = request.baths.map((bath): PlanBottle & { from: ShelfBottle } => {
-    const from = shelf.bottles.find((one) => one.id === bath.bottleId)
-    if (!from) throw new DomainError('no-bottle', `The bottle for the ${bath.family.replaceAll('-', ' ')} is not on the shelf.`)
-    if (from.family !== bath.family)
-      throw new DomainError('wrong-family', `${from.label} ${from.name} is no ${bath.family.replaceAll('-', ' ')}.`)
-    return { ...planBottle(from, bath.parts), from }
-  })
-  const developer = bottles.find((bottle) => bottle.family === 'film-developer')
-  const charted = (row: ChartTime): boolean =>
-    row.formulaId === developer?.from.formulaId &&
-    row.parts.join() === (developer.parts.length > 1 ? developer.parts : (developer.from.parts ?? [1])).join() &&
-    request.films.every((film) => film.film === row.film && film.ei === row.ei)
-  if (!rows.every(charted))
-    throw new DomainError('wrong-chart', 'The chart rows are for another film, developer or dilution. Choose them again.')
+  const inRole = bathsOf(request, shelf)
+  const charted = stepsOf(process, request.options).find((step) => step.time === 'chart')
+  const developer = charted && inRole.get(roleOf(charted) ?? '')
   const count = request.films.length
-  const [fixer, second] = bottles.filter((bottle) => bottle.family === 'fixer')
-  const stop = bottles.find((bottle) => bottle.family === 'stop-bath')
-  const process = vessel.kind === 'rotary' ? bwRotary : bwNegative
-  const options = {
-    'pre-wet': request.preWet,
-    [stop ? 'acid-stop' : 'water-stop']: true,
-    [second ? 'two-fix' : 'one-fix']: true,
-    'wash-aid': request.washAid,
-    ...(request.washAid ? {} : { [vessel.kind === 'rotary' ? 'changes' : 'fills']: true }),
-    'wetting-agent': request.wettingAgent,
-  }
-  const [low, high] = developer?.from.rangeC ?? [coldestC, 30]
   return compilePlan(
     process,
     {
@@ -66,44 +51,96 @@ export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
       },
       films: request.films.map((film) => ({ format: film.format, count: 1 })),
       temperatureC: request.temperatureC,
-      chart: rows.map((row) => ({ temperatureC: row.temperatureC, seconds: row.seconds })),
+      ...(charted ? chartOf(request, shelf, developer) : { chart: [] }),
       pushStops: request.films[0]?.pushStops ?? 0,
-      options,
+      options: request.options,
       agitation,
-      times: timesSaid({ fix: fixingOf(fixer?.from, request), stop: stop?.from.usualS }),
+      times: timesSaid(process, inRole, request),
+      ...(request.bathC ? { bathC: request.bathC } : {}),
       critical: request.critical ?? false,
-      rangeC: [low, high],
-      ...(developer?.from.temperatureCoefficient ? { k: developer.from.temperatureCoefficient } : {}),
+      ...developedBy(developer),
     },
-    inRoles(process, bottles),
+    [...inRole].map(([role, { bottle, parts }]) => ({ role, bottle: planBottle(bottle, parts, shelf.partOf?.[bottle.formulaId]) })),
   )
 }
 
-/** Each bottle in the first role of its family that is still without one. */
-function inRoles(process: Process, bottles: (PlanBottle & { from: ShelfBottle })[]): RoleBottle[] {
-  const free = [...process.roles]
-  return bottles.flatMap(({ from: _, ...bottle }) => {
-    const at = free.findIndex((role) => role.family === bottle.family)
-    const [role] = at < 0 ? [] : free.splice(at, 1)
-    return role ? [{ role: role.id, bottle }] : []
-  })
+interface Bath {
+  bottle: ShelfBottle
+  parts: number[]
 }
 
-/** Of steps whose bath says how long it takes; the others as the process has them. */
-const timesSaid = (times: Record<string, number | null | undefined>): Record<string, number> =>
-  Object.fromEntries(Object.entries(times).flatMap(([key, s]) => (s ? [[key, s]] : [])))
+/** The bottles by the role they have in the process. */
+function bathsOf(request: RunRequest, { process, bottles }: PlanShelf): Map<string, Bath> {
+  return new Map(
+    request.baths.map(({ role: id, bottleId, parts }) => {
+      const role = process.roles.find((one) => one.id === id)
+      if (!role) throw new DomainError('no-role', `${process.name} has no bath “${id}” any more. Choose its bottles again.`)
+      const bottle = bottles.find((one) => one.id === bottleId)
+      if (!bottle) throw new DomainError('no-bottle', `The bottle for the ${role.name.toLowerCase()} is not on the shelf.`)
+      if (bottle.family !== role.family)
+        throw new DomainError('wrong-family', `${bottle.label} ${bottle.name} is no ${role.family.replaceAll('-', ' ')}.`)
+      return [id, { bottle, parts }]
+    }),
+  )
+}
 
-/** s to fix: by the fixer's clearing test at the temperature of this run and for its slowest film, else as its formula says; null where nothing does. */
-function fixingOf(fixer: ShelfBottle | undefined, request: RunRequest): number | null {
-  const tested = fixingTime(fixer?.state.clearingRead ?? [], {
-    runC: request.temperatureC,
+/** The times of the chart that were chosen, which are of these films in this developer at its dilution; between its sources, where they are of several. */
+function chartOf(request: RunRequest, shelf: PlanShelf, developer: Bath | undefined): Pick<Load, 'chart' | 'between'> {
+  const rows = request.chartRowIds.flatMap((id) => shelf.chart.find((row) => row.id === id) ?? [])
+  const fits = (row: ChartTime): boolean =>
+    row.formulaId === developer?.bottle.formulaId &&
+    row.parts.join() === (developer.parts.length > 1 ? developer.parts : (developer.bottle.parts ?? [1])).join() &&
+    request.films.every((film) => film.film === row.film && film.ei === row.ei)
+  if (!rows.every(fits))
+    throw new DomainError('wrong-chart', 'The chart rows are for another film, developer or dilution. Choose them again.')
+  const sources = [...new Set(rows.map((row) => row.source ?? ''))]
+  const charts = sources.map((source) =>
+    rows.filter((row) => (row.source ?? '') === source).map(({ temperatureC, seconds }) => ({ temperatureC, seconds })),
+  )
+  if (charts.length < 2) return { chart: charts[0] ?? [] }
+  const by = { temperatureC: request.temperatureC, ...developedBy(developer) }
+  return {
+    chart: betweenSources(charts, by),
+    between: charts.map((chart, i) => ({ name: sources[i] ?? '', seconds: developingTime({ chart, ...by }).seconds })),
+  }
+}
+
+/** How the developer's time follows its temperature, and where it works at all. */
+const developedBy = (developer: Bath | undefined): { rangeC: [number, number]; k?: number } => ({
+  rangeC: developer?.bottle.rangeC ?? [coldestC, 30],
+  ...(developer?.bottle.temperatureCoefficient ? { k: developer.bottle.temperatureCoefficient } : {}),
+})
+
+/** s of steps whose bath says how long it takes: a stop bath by its formula, a fixer by its clearing test or its formula. The others as the process has them. */
+function timesSaid(process: Process, inRole: Map<string, Bath>, request: RunRequest): Record<string, number> {
+  return Object.fromEntries(
+    process.steps.flatMap((step): [string, number][] => {
+      const bath = inRole.get(roleOf(step) ?? '')?.bottle
+      const { time } = step
+      if (!bath || typeof time !== 'object') return []
+      // a process that fixes longer than twice the clearing time does so by its fixer's figure as well
+      const s =
+        'clearing' in time
+          ? (fixingOf(bath, request, request.bathC?.[step.key] ?? step.atC ?? request.temperatureC) ?? 0) * (time.clearing / 2)
+          : step.kind === 'stop'
+            ? (bath.usualS ?? 0)
+            : 0
+      return s > 0 ? [[step.key, s]] : []
+    }),
+  )
+}
+
+/** s to fix: by the fixer's clearing test at the temperature it has in this run and for its slowest film, else as its formula says; null where nothing does. */
+function fixingOf(fixer: ShelfBottle, request: RunRequest, fixerC: number): number | null {
+  const tested = fixingTime(fixer.state.clearingRead ?? [], {
+    runC: fixerC,
     slow: request.films.some((film) => film.slowClearing),
-    salt: fixer?.state.fixerSalt ?? 'ammonium',
+    salt: fixer.state.fixerSalt ?? 'ammonium',
   })
-  return tested ?? fixer?.state.fixS ?? fixer?.usualS ?? null
+  return tested ?? fixer.state.fixS ?? fixer.usualS ?? null
 }
 
-function planBottle(bottle: ShelfBottle, parts: number[]): PlanBottle {
+function planBottle(bottle: ShelfBottle, parts: number[], partOf: string | undefined): PlanBottle {
   return {
     id: bottle.id,
     name: bottle.name,
@@ -118,6 +155,8 @@ function planBottle(bottle: ShelfBottle, parts: number[]): PlanBottle {
     oneShot: bottle.use.school === 'one-shot' || parts.length > 1,
     timeFactor: bottle.state.nextTimeFactor,
     position: bottle.use.school === 'two-bath' ? (bottle.state.twoBath?.position ?? 1) : null,
+    ...(partOf === undefined ? {} : { partOf }),
+    ...(bottle.state.bleaches ? { bleaches: bottle.state.bleaches } : {}),
     due: bottle.critical.map((test) => `${test.name} (${test.says})`),
   }
 }

@@ -7,8 +7,8 @@ import { agitations } from './agitations'
 import type { Load, PlanBottle, PlanStep, RoleBottle } from './load'
 import { loadCarryMl } from './loaded'
 import type { Process } from './process'
-import type { ProcessStep } from './step'
-import { drainOf, isLengthened, isSaved, leastOf, roleOf, savedFrom } from './stepFacts'
+import type { Agitation, ProcessStep } from './step'
+import { developsFirst, drainOf, isLengthened, isSaved, leastOf, roleOf, savedFrom } from './stepFacts'
 import { timeOfStep } from './timeOfStep'
 
 /** What a step is worked out from. */
@@ -52,11 +52,17 @@ function volumeOf(step: ProcessStep, load: Load, bottle: PlanBottle | null, roll
   return isSaved(step) ? Math.max(asked, coversMl + loadCarryMl(load)) : asked
 }
 
+/** Its own agitation, else the run's. A drum turns all the time; what is not agitated at all is not turned either. */
+function agitationOf(step: ProcessStep, { vessel, agitation }: Load): Agitation {
+  const said = step.agitation ?? agitation ?? agitations.none
+  return vessel.kind === 'rotary' && said.everyS > 0 ? agitations.continuous : said
+}
+
 /** A step worked out for a load, and what is said of it where it had to be lengthened. `i` counts among the steps that count. */
 export function planStepOf(step: ProcessStep, i: number, worked: Worked): { step: PlanStep; said: Finding[] } {
   const { process, load, chosen, rolls, chartS } = worked
   const { family, bottle } = bathOf(step, worked)
-  const isFirst = step === chosen.find((one) => one.kind === 'develop' || one.kind === 'monobath')
+  const isFirst = step === chosen.find(developsFirst)
   const temperatureC = load.bathC?.[step.key] ?? (isFirst ? load.temperatureC : (step.atC ?? load.temperatureC))
   const poured = step.liquid !== 'air' && step.liquid !== 'light'
   const volumeMl = !poured ? 0 : savedFrom(step) === null ? volumeOf(step, load, bottle, rolls) : load.vessel.coversMl
@@ -70,7 +76,7 @@ export function planStepOf(step: ProcessStep, i: number, worked: Worked): { step
     said: isShort ? [{ rule: 'plan-step-short', severity: 'advice', step: i, message }] : [],
     step: {
       ...step,
-      agitation: step.agitation ?? load.agitation ?? agitations.none,
+      agitation: agitationOf(step, load),
       drainS,
       seconds: isShort ? leastS : seconds,
       ...(factors.length > 0 ? { factors } : {}),

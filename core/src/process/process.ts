@@ -1,34 +1,19 @@
-import { z } from 'zod'
 import { DomainError } from '../error'
-import { key, materials, processStep, type ProcessStep } from './step'
+import type { ProcessBody } from './processBody'
+import type { ProcessStep } from './step'
 
-/** A bath by what it does, and the family of bottles that may do it. */
-const role = z.strictObject({ id: key, name: z.string().trim().min(1).max(60), family: z.string().max(40) })
-/** What schools do differently: steps that count only while it is on. Of one group exactly one is on. */
-const option = z.strictObject({
-  id: key,
-  name: z.string().trim().min(1).max(80),
-  on: z.boolean(),
-  steps: z.array(key).max(20),
-  group: key.optional(),
-})
+export type { ProcessBody } from './processBody'
 
-/** A process as it is kept: its baths by role, its steps in order, its options. */
-export const processBody = z.strictObject({
-  name: z.string().trim().min(1).max(80),
-  material: z.enum(materials),
-  roles: z.array(role).max(16),
-  steps: z.array(processStep).min(1).max(60),
-  options: z.array(option).max(16),
-  note: z.string().trim().max(1000).optional(),
-})
-export type ProcessBody = z.output<typeof processBody>
 export type ProcessOption = ProcessBody['options'][number]
 export interface Process extends ProcessBody {
   id: string
 }
 
-/** Options as they are chosen: those not named stay as the process has them; what is turned on turns the others of its group off. */
+/**
+ * Options as they are chosen: those not named stay as the process has them; what is turned on turns the others of its group off.
+ * @example
+ * chosenOptions(houseProcesses[0], { 'water-stop': true }).filter((one) => one.on && one.group === 'stop').map((one) => one.id) // → ['water-stop']
+ */
 export function chosenOptions(process: ProcessBody, chosen: Record<string, boolean> = {}): ProcessOption[] {
   const asked = process.options.filter((one) => chosen[one.id] !== undefined)
   const taken = new Set(asked.filter((one) => chosen[one.id] && one.group).map((one) => one.group))

@@ -1,11 +1,13 @@
 import { checkPlan } from './checkPlan'
 import { compilePlan } from './compilePlan'
 import { houseProcesses } from './families'
+import { houseIds } from './families/ids'
 import type { Load, Plan, PlanBottle } from './load'
-import { chosenOptions, processBody, requireWhole, rolesOf, stepsOf, type Process } from './process'
+import { chosenOptions, requireWhole, rolesOf, stepsOf, type Process } from './process'
+import { processBody } from './processBody'
 import { usesAtEnd, usesAtStart, wantsOf } from './uses'
 
-const named = (id: string): Process => houseProcesses.find((one) => one.id === id)!
+const named = (name: keyof typeof houseIds): Process => houseProcesses.find((one) => one.id === houseIds[name])!
 const bottle = (family: string, more: Partial<PlanBottle> = {}): PlanBottle => ({
   ...{ id: family, name: family, label: family, family, parts: [1], volumeMl: 5000, rollsLeft: 20, minConcentrateMlPerRoll: 0 },
   ...{ findings: [], oneShot: false, timeFactor: 1 },
@@ -14,7 +16,7 @@ const bottle = (family: string, more: Partial<PlanBottle> = {}): PlanBottle => (
 const load = (process: Process, more: Partial<Load> = {}): Load => {
   const developer = stepsOf(process).find((step) => step.kind === 'develop' || step.kind === 'monobath')
   return {
-    vessel: { id: 'v', name: 'Tank 2', kind: process.id.includes('rotary') ? 'rotary' : 'hand', reels: 2, coversMl: 600 },
+    vessel: { id: 'v', name: 'Tank 2', kind: process.vessel ?? 'hand', reels: 2, coversMl: 600 },
     films: [{ format: '135-36', count: 1 }],
     temperatureC: developer?.atC ?? 20,
     chart: [{ temperatureC: 20, seconds: 600 }],
@@ -37,7 +39,7 @@ const with_ = (process: Process, key: string, more: Partial<Process['steps'][0]>
   options: process.options.map((one) => ({ ...one, steps: one.steps.filter((step) => more || step !== key) })),
 })
 
-test.each(houseProcesses.map((one) => [one.id, one] as const))('%s is whole, and a plan by it has nothing against it', (id, process) => {
+test.each(houseProcesses.map((one) => [one.name, one] as const))('%s is whole, and a plan by it has nothing against it', (id, process) => {
   const { id: _, ...body } = process
   expect(processBody.parse(body)).toEqual(body)
   expect(() => requireWhole(process)).not.toThrow()
@@ -199,7 +201,7 @@ describe('what is caught before anyone loads film', () => {
     silent('plan-colours-cross', compile(named('colour-negative'), { temperatureC: 37.9 }))
     silent('plan-reticulation', compile(named('slide-crossed')))
     silent('plan-permanganate-warm', compile(slide, { bathC: { bleach: 21 } }))
-    silent('plan-permanganate-warm', compile(slide, { bathC: { bleach: 24 } }, { bleach: { permanganate: false } }))
+    silent('plan-permanganate-warm', compile(slide, { bathC: { bleach: 24 } }, { bleach: { bleaches: 'dichromate' } }))
     silent('plan-light', compile(with_(named('bw-negative'), 'wash-1', { light: 'white' })))
     expect(checkPlan(compile(named('slide-six')))).toEqual([])
   })

@@ -1,5 +1,6 @@
 import type { BottleState } from '../bottle/bottle'
 import type { FormulaUse } from '../formula/use'
+import type { Process } from './process'
 
 /** A tank or drum: ml that covers 1, 2, … films, one figure a reel, and the numbers of runs in it. */
 export interface Tank {
@@ -23,6 +24,8 @@ export interface ChartTime {
   ei: number
   temperatureC: number
   seconds: number
+  /** whose time it is */
+  source?: string
 }
 
 /** What a plan needs to know of a bottle on the shelf. */
@@ -37,7 +40,10 @@ export interface ShelfBottle {
   temperatureCoefficient: number | null
   usualS: number | null
   use: Pick<FormulaUse, 'school' | 'minConcentrateMlPerRoll'>
-  state: Pick<BottleState, 'volumeMl' | 'rollsLeft' | 'findings' | 'nextTimeFactor' | 'twoBath' | 'clearingRead' | 'fixerSalt' | 'fixS'>
+  state: Pick<
+    BottleState,
+    'volumeMl' | 'rollsLeft' | 'findings' | 'nextTimeFactor' | 'twoBath' | 'clearingRead' | 'fixerSalt' | 'fixS' | 'bleaches'
+  >
   /** what runs are promised of it: ml, roll equivalents, by their numbers */
   reserved?: { ml: number; rolls: number; runs: number[] } | undefined
   /** tests that stand before a critical run */
@@ -45,21 +51,29 @@ export interface ShelfBottle {
 }
 
 export interface PlanShelf {
+  /** in the version that was chosen */
+  process: Process
   vessels: Tank[]
+  /** formulas that are only a part of another, with the other’s name: by themselves they do not do its work */
+  partOf?: Record<string, string>
   bottles: ShelfBottle[]
   chart: ChartTime[]
 }
 
 /** What a technician decides of a run. */
 export interface RunRequest {
+  processVersionId: string
+  /** of the process, by id; those not named stay as it has them */
+  options: Record<string, boolean>
   vesselId: string
   films: { film: string; format: string; ei: number; pushStops: number; slowClearing?: boolean | undefined }[]
+  /** times of the development chart, for a process that takes one from there */
   chartRowIds: string[]
-  baths: { family: string; bottleId: string; parts: number[] }[]
+  baths: { role: string; bottleId: string; parts: number[] }[]
+  /** measured in the developer */
   temperatureC: number
+  /** measured in other baths, by the key of their step */
+  bathC?: Record<string, number> | undefined
   agitation: string
-  preWet: boolean
-  washAid: boolean
-  wettingAgent: boolean
   critical?: boolean | undefined
 }

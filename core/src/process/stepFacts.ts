@@ -1,5 +1,12 @@
 import type { ProcessStep, StepKind } from './step'
 
+/**
+ * Whether a step makes the first picture: its bath is what a film is said to be developed in, and its time and temperature are the film's.
+ * @example
+ * developsFirst({ kind: 'second-develop' }) // → false
+ */
+export const developsFirst = ({ kind }: Pick<ProcessStep, 'kind'>): boolean => kind === 'develop' || kind === 'monobath'
+
 /** s a pour takes, by its ml. Domain figure. */
 export const pourOf = (ml: number): number => Math.max(6, ml / 50)
 /** s draining takes, by its ml. Domain figure. */
@@ -18,5 +25,10 @@ export function leastOf(volumeMl: number, drainS: number): { handsS: number; lea
 export const savedFrom = ({ liquid }: Pick<ProcessStep, 'liquid'>): string | null =>
   typeof liquid === 'object' && 'savedFrom' in liquid ? liquid.savedFrom : null
 export const isSaved = ({ fate }: Pick<ProcessStep, 'fate'>): boolean => typeof fate === 'object' && 'saveAs' in fate
+/**
+ * The role whose bottle a step takes its liquid from; null where it takes none.
+ * @example
+ * roleOf(houseProcesses[0].steps[1]) // → 'developer'
+ */
 export const roleOf = ({ liquid }: Pick<ProcessStep, 'liquid'>): string | null =>
   typeof liquid === 'object' && 'role' in liquid ? liquid.role : null

@@ -47,12 +47,12 @@ export function usesAtEnd(plan: Plan): BottleUse[] {
  */
 export const wantsOf = (
   plan: Plan,
-): { step: number; bottleId: string; parts: number[]; ml: number; equivalents: number; oneShot: boolean }[] =>
-  plan.steps.flatMap((step, i) =>
+): { stepKey: string; bottleId: string; parts: number[]; ml: number; equivalents: number; oneShot: boolean }[] =>
+  plan.steps.flatMap((step) =>
     step.bottle && !(step.bottle.oneShot && savedFrom(step) !== null)
       ? [
           {
-            step: i,
+            stepKey: step.key,
             bottleId: step.bottle.id,
             parts: step.bottle.parts,
             ml: step.partsMl[0] ?? 0,

@@ -1,10 +1,11 @@
 import { compilePlan } from '../process/compilePlan'
 import { houseProcesses } from '../process/families'
+import { houseIds } from '../process/families/ids'
 import type { PlanBottle } from '../process/load'
 import { runClock } from './clock'
 import type { RunEvent } from './runEvent'
 
-const process = houseProcesses.find((one) => one.id === 'colour-negative')!
+const process = houseProcesses.find((one) => one.id === houseIds['colour-negative'])!
 const bottle = (id: string, family: string): PlanBottle => ({
   ...{ id, name: id, label: id, family, parts: [1], volumeMl: 1000, rollsLeft: 20, minConcentrateMlPerRoll: 0 },
   ...{ findings: [], oneShot: false, timeFactor: 1 },

@@ -1,5 +1,6 @@
 import type { Acted, NewLine } from '../bottle/acts/act'
 import { conflict } from '../error'
+import { developsFirst } from '../process/stepFacts'
 import { usesAtEnd } from '../process/uses'
 import type { Plan } from '../process/load'
 import { runClock, type RunClock } from './clock'
@@ -16,7 +17,8 @@ export interface OpenRun {
 
 /** s the film was developed, and °C it was: the mean over the step where it was measured in it. */
 function developedOf(plan: Plan, clock: RunClock): { developedS: number | null; temperatureC: number } {
-  const time = clock.times.find((one) => plan.steps[one.step]?.kind === 'develop')
+  const first = plan.steps.findIndex(developsFirst)
+  const time = clock.times.find((one) => one.step === first)
   const developedS = time?.endedAt ? (time.endedAt - time.startedAt) / 1000 : null
   const readings = time?.moved?.readings
   if (!readings || developedS === null || developedS <= 0) return { developedS, temperatureC: plan.temperatureC }

@@ -30,6 +30,8 @@ import { proofTable } from '../proof/Proof'
 import { proofPictureTable } from '../proof/ProofPicture'
 import { proofTakenBackTable } from '../proof/ProofTakenBack'
 import { runTable } from '../run/Run'
+import { processTable } from '../process/Process'
+import { processVersionTable } from '../process/ProcessVersion'
 import { runBathTable } from '../run/RunBath'
 import { runEventTable } from '../run/RunEvent'
 import { vesselTable } from '../run/Vessel'
@@ -64,6 +66,8 @@ const tables = {
   Notice: noticeTable,
   OneTimeCode: oneTimeCodeTable,
   Person: personTable,
+  Process: processTable,
+  ProcessVersion: processVersionTable,
   Proof: proofTable,
   ProofPicture: proofPictureTable,
   ProofTakenBack: proofTakenBackTable,
@@ -101,6 +105,8 @@ function associate(m: Tables): void {
   belongs(m.WasteEntry, m.Person, 'by', 'byPerson')
   belongs(m.Session, m.Person, 'person', 'personId')
   belongs(m.Run, m.Person, 'by', 'plannedBy')
+  belongs(m.ProcessVersion, m.Person, 'by', 'changedBy')
+  belongs(m.ProcessVersion, m.Process, 'process', 'processId')
   belongs(m.RunBath, m.Run, 'run', 'runId')
   belongs(m.RunBath, m.Bottle, 'bottle', 'bottleId')
   belongs(m.Roll, m.Run, 'run', 'runId')

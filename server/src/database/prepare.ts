@@ -8,6 +8,7 @@ import type { Clock } from '../house/clock'
 import type { Database } from '../table/database'
 import { mendClock } from './clockMend'
 import { alone, migrateUp, requireKnownSchema } from './migrate'
+import { shipProcesses } from '../process/shipped'
 import { forgetOldAnswers } from './pruning'
 
 export type Kind = 'demo' | 'house'
@@ -56,6 +57,7 @@ export async function prepare(
     const isNew = (await db.Darkroom.count()) === 0
     if (isNew) await db.Darkroom.create({ kind, ...(kind === 'demo' ? demoHouse : newHouse) })
     await firstRules(db)
+    await shipProcesses(db, clock.now())
     if (migrated.length > 0 && before !== null) await rebuildCheckpoints(db, false)
     if (isNew && kind === 'demo') await loadDemo(db, clock.now())
     else await mendClock(db, clock.now())

@@ -1,39 +1,6 @@
 import type { FormulaBody } from '@selvrin/core/contract'
-
-type Part = Partial<FormulaBody> & Pick<FormulaBody, 'name' | 'family' | 'purpose' | 'use'>
-
-const body = (part: Part): FormulaBody => ({
-  finalMl: 1000,
-  startMl: 750,
-  mixC: 45,
-  additions: [],
-  usualS: null,
-  temperatureCoefficient: null,
-  rangeC: null,
-  note: '',
-  ...part,
-})
-const g = (chemical: string, grams: number, more: Partial<FormulaBody['additions'][number]> = {}) => ({ chemical, grams, ...more })
-const ml = (chemical: string, millilitres: number, more: Partial<FormulaBody['additions'][number]> = {}) => ({
-  chemical,
-  millilitres,
-  ...more,
-})
-const keeps = (fullDays: number | null, halfDays: number | null, workingDays: number | null) => ({ fullDays, halfDays, workingDays })
-const oneShot = (dilutions: number[][], minConcentrateMlPerRoll: number, keeping: ReturnType<typeof keeps>): FormulaBody['use'] => ({
-  school: 'one-shot',
-  capacityRollsPerL: null,
-  dilutions,
-  minConcentrateMlPerRoll,
-  keeping,
-})
-const counted = (dilutions: number[][], capacityRollsPerL: number, keeping: ReturnType<typeof keeps>): FormulaBody['use'] => ({
-  school: 'counted',
-  capacityRollsPerL,
-  dilutions,
-  minConcentrateMlPerRoll: 0,
-  keeping,
-})
+import { reversalFormulas } from './reversalFormulas'
+import { body, counted, g, keeps, ml, oneShot } from './recipe'
 
 /** The house formulas of the Tidewheel Darkroom. Amounts are of the usual published size for each kind; names are made up. */
 export const demoFormulas: Record<string, FormulaBody> = {
@@ -336,4 +303,5 @@ export const demoFormulas: Record<string, FormulaBody> = {
     use: counted([[1]], 12, keeps(42, 28, 28)),
     note: 'Its colour developing agent is a strong skin sensitiser: always gloves.',
   }),
+  ...reversalFormulas,
 }

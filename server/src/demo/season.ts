@@ -1,4 +1,16 @@
-import { carryOutMl, dilute, gravest, markOf, planFor, usesAtEnd, usesAtStart, type Family } from '@selvrin/core'
+import {
+  carryOutMl,
+  dilute,
+  gravest,
+  houseFirstVersion,
+  houseIds,
+  houseProcesses,
+  markOf,
+  planFor,
+  usesAtEnd,
+  usesAtStart,
+  type Family,
+} from '@selvrin/core'
 import type { Bottle, ChartRow, PlanRequest, Vessel } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { demoFormulas } from './formulas'
@@ -10,10 +22,12 @@ import { compensatedMetol, day, deliveries, demoFilms, demoShelves, demoTests, h
 /** Days since someone last went along the shelf. */
 const lastRound = 5
 
-/** Plays a past season of the darkroom through core's own rules: what was mixed, and 46 runs that used it. */
+const [process] = houseProcesses
+
 /** a clearing time is read with ordinary film here */
 const film = (kind: string) => (kind === 'clearing-time' ? { slowClearing: false } : {})
 
+/** Plays a past season of the darkroom through core's own rules: what was mixed, and 46 runs that used it. */
 export function playSeason(
   today: number,
   with_: { memberIds: string[]; vessels: Vessel[]; chart: ChartRow[]; formulaIds: Record<string, string> },
@@ -148,6 +162,8 @@ export function playSeason(
     )
     if (!developer || !stop || !fixer || rows.length === 0) return
     const request: PlanRequest = {
+      processVersionId: houseFirstVersion(houseIds['bw-negative']),
+      options: { 'wetting-agent': false },
       vesselId: vessel.id,
       films: Array.from({ length: count }, () => ({
         id: uuid({ msecs: at }),
@@ -159,17 +175,15 @@ export function playSeason(
       })),
       chartRowIds: rows.map((row) => row.id),
       baths: [
-        { family: 'film-developer', bottleId: developer.id, parts },
-        { family: 'stop-bath', bottleId: stop.id, parts: [1] },
-        { family: 'fixer', bottleId: fixer.id, parts: [1] },
+        { role: 'developer', bottleId: developer.id, parts },
+        { role: 'stop', bottleId: stop.id, parts: [1] },
+        { role: 'fixer', bottleId: fixer.id, parts: [1] },
       ],
       temperatureC: Math.round((19.5 + random() * 2.5) * 10) / 10,
       agitation: '10-4inv-30',
-      preWet: false,
-      washAid: false,
-      wettingAgent: false,
     }
     const plan = planFor(request, {
+      process,
       vessels: with_.vessels,
       bottles: [developer, stop, fixer].map((bottle) => asContract(bottle, at)),
       chart: with_.chart,

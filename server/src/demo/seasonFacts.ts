@@ -28,8 +28,11 @@ export const compensatedMetol: FormulaUse = {
   minConcentrateMlPerRoll: 0,
 }
 
+type Delivery = [formula: string, daysAgo: number, sizeMl: number, ml: number, parts: number[] | null, ph: number | null]
+const fullLitre = (formula: string): Delivery => [formula, 3, 1000, 1000, null, null]
+
 /** What was mixed, brought and diluted, and how many days before today. */
-export const deliveries: [formula: string, daysAgo: number, sizeMl: number, ml: number, parts: number[] | null, ph: number | null][] = [
+export const deliveries: Delivery[] = [
   ['alkalineFixer', 124, 500, 500, null, 7.8],
   ['hardeningFixer', 96, 1000, 1000, null, 4.4],
   ['aminophenol', 210, 500, 500, null, null],
@@ -60,6 +63,12 @@ export const deliveries: [formula: string, daysAgo: number, sizeMl: number, ml: 
   ['deepTank', 33, 2500, 2400, null, 8.5],
   ['bromideStock', 20, 500, 420, null, null],
   ['loftPrint', 0.4, 1000, 1000, [1, 2], null],
+  // for the other processes: what was mixed for this week's colour and slide evenings
+  ...['monobath', 'clearFirst', 'clearing', 'colourDeveloper', 'kitBleachFix'].map(fullLitre),
+  ['kitStabiliser', 2, 1000, 1000, null, null],
+  ...['slideFirst', 'slideReversal', 'slideColour', 'slideConditioner', 'slideBleach'].map(fullLitre),
+  ['permanganateA', 3, 500, 500, null, null],
+  ['permanganateB', 3, 500, 500, null, null],
 ]
 
 export const demoFilms: [string, string, string, number[], number][] = [

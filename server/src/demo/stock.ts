@@ -35,6 +35,8 @@ export const demoJars: [
   ['silver-nitrate', 25, 'locked drawer', 980],
   ['propylene-glycol', 518, 'liquids, low shelf', null],
   ['powder-pack', 190, 'upper cabinet', 42],
+  ['potassium-permanganate', 100, 'oxidisers, apart', 36],
+  ['sodium-bisulfate', 500, 'acids, low shelf', 12],
 ]
 
 /** Tanks and drums, each with the ml that cover 1, 2, … films. */

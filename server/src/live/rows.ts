@@ -8,6 +8,7 @@ import { newestFormulas } from '../formula/queries'
 import { jarsWithSums } from '../jar/queries'
 import { summaryOf, withFormula } from '../mix/rows'
 import { shown as shownPerson } from '../person/rows'
+import { newestProcesses } from '../process/queries'
 import { instrumentRows } from '../proof/queries'
 import { runSummaries, vesselRows } from '../run/queries'
 import { wasteRows } from '../shelf/queries'
@@ -42,6 +43,7 @@ export const readers: Record<keyof LiveRows, Read> = {
   formula: async (db, ids) => seen(await newestFormulas(db, { ids, ...all })),
   jar: async (db, ids) => seen(await jarsWithSums(db, { ids, ...all })),
   mix: async (db, ids) => seen((await db.Mix.findAll({ ...withFormula, where: { id: ids, state: 'open' } })).map(summaryOf)),
+  process: async (db, ids) => seen(await newestProcesses(db, { ids, ...all })),
   run: async (db, ids) => seen(await runSummaries(db, { ids, states: null, words: [], ...all })),
   'run-event': async (db, ids) =>
     (await db.RunEvent.findAll({ where: { id: ids }, raw: true })).map(({ id, runId, event }) => ({ id, row: { id, runId, event } })),

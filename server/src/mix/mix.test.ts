@@ -229,7 +229,7 @@ test('parts are poured together in their order, from the right bottles', async (
   const formula = await formulaNamed('Sepia toner, working')
   const shelf = (await ilse.send('GET', '/api/bottles')).body.rows ?? []
   const of = (name: RegExp) => shelf.find((row) => name.test(row.name as string)) as { id: string; state: { volumeMl: number } }
-  const [a, b] = [of(/part A/), of(/part B/)]
+  const [a, b] = [of(/^Sepia.* part A/), of(/^Sepia.* part B/)]
   const combine = (from: string[], totalMl = 1200) =>
     ilse.send('POST', '/api/bottles/combine', { newId: uuid(), formulaId: formula.id, from, parts: [1, 4, 10], totalMl, sizeMl: totalMl })
   expect((await combine([b.id, a.id])).body.code).toBe('wrong-part')

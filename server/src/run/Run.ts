@@ -1,4 +1,4 @@
-import type { Run as Shown, PlanRequest } from '@selvrin/core/contract'
+import type { Run as Shown } from '@selvrin/core/contract'
 import type { Plan } from '@selvrin/core'
 import {
   Model,
@@ -24,7 +24,8 @@ export class Run extends Model<InferAttributes<Run>, InferCreationAttributes<Run
   declare number: number
   declare state: CreationOptional<Shown['state']>
   declare plan: Plan
-  declare request: PlanRequest
+  /** as it was written at any time: `readRequest` reads it */
+  declare request: unknown
   declare overruled: CreationOptional<string | null>
   declare plannedBy: CreationOptional<string | null>
   declare plannedAt: number

@@ -1,5 +1,5 @@
 import { Model, type NonAttribute, type InferAttributes, type InferCreationAttributes, type ModelStatic } from 'sequelize'
-import { amount, amounts, flag, keyed, of, whole } from '../table/columns'
+import { amount, amounts, flag, keyed, of, text } from '../table/columns'
 import type { Row } from '../table/database'
 import { table } from '../table/table'
 
@@ -11,7 +11,7 @@ declare module '../table/database' {
 
 export class RunBath extends Model<InferAttributes<RunBath>, InferCreationAttributes<RunBath>> {
   declare runId: string
-  declare step: number
+  declare stepKey: string
   declare bottleId: string
   declare parts: number[]
   declare ml: number
@@ -23,7 +23,7 @@ export class RunBath extends Model<InferAttributes<RunBath>, InferCreationAttrib
 
 export const runBathTable = table(RunBath, 'run_bath', {
   runId: keyed(of('run')),
-  step: keyed(whole()),
+  stepKey: keyed(text()),
   bottleId: of('bottle'),
   parts: amounts(),
   ml: amount(),

@@ -1,10 +1,12 @@
-import { decidePlanning, planFor, wantsOf, type Plan } from '@selvrin/core'
+import { decidePlanning, developsFirst, partsOfBaths, planFor, wantsOf, type Plan } from '@selvrin/core'
 import type { api, PlanRequest } from '@selvrin/core/contract'
 import { lockBottles } from '../bottle/ledger'
 import { bottlesById } from '../bottle/rows'
 import { shown, withNames } from '../chart/rows'
 import { oneAtATime } from '../house/queries'
 import type { Handler } from '../http/route'
+import { newestFormulas } from '../formula/queries'
+import { processAs } from '../process/rows'
 import type { Database } from '../table/database'
 import { vesselRows } from './queries'
 import { runRow } from './rows'
@@ -19,7 +21,9 @@ export async function planNow(db: Database, request: PlanRequest, exceptRun: str
     exceptRun,
   )
   const chart = await db.ChartRow.findAll({ ...withNames, where: { id: request.chartRowIds } })
-  return planFor(request, { vessels, bottles, chart: chart.map(shown) })
+  const partOf = partsOfBaths(await newestFormulas(db, { ids: null, after: null, limit: null }))
+  const { id, body } = await processAs(db, request.processVersionId)
+  return planFor(request, { process: { ...body, id }, vessels, bottles, chart: chart.map(shown), partOf })
 }
 
 /** Promises a run its baths. */
@@ -28,8 +32,9 @@ export async function promise(db: Database, runId: string, plan: Plan): Promise<
   await db.RunBath.bulkCreate(wantsOf(plan).map((want) => ({ ...want, runId })))
 }
 
+/** What the film's record says it was developed in. */
 const bathOf = (plan: Plan): string => {
-  const bottle = plan.steps.find((step) => step.kind === 'develop')?.bottle
+  const bottle = plan.steps.find(developsFirst)?.bottle
   return bottle ? `${bottle.name} ${bottle.parts.length > 1 ? bottle.parts.join('+') : 'undiluted'}` : ''
 }
 

@@ -1,4 +1,4 @@
-import { readPlan, type RunEvent } from '@selvrin/core'
+import { readPlan, readRequest, type RunEvent } from '@selvrin/core'
 import type { Run } from '@selvrin/core/contract'
 import { filmsWhere } from '../film/rows'
 import { nameOf, withName } from '../house/left'
@@ -15,10 +15,14 @@ export async function runRow(db: Database, id: string): Promise<Run> {
     ...row.get(),
     by: nameOf(row.by),
     plan,
+    request: readRequest(row.request, plan.vessel.kind),
     vessel: plan.vessel.name,
     processName: plan.processName,
     rolls: plan.rolls,
     films: filmRows.map((film) => film.film),
+    eis: filmRows.map((film) => film.ei),
+    results: filmRows.map((film) => film.result),
+    owners: filmRows.map((film) => film.member),
     events: events.map((one) => one.event),
     filmRows,
   }

@@ -1,3 +1,4 @@
+import { houseFirstVersion, houseIds } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import { testHouse, type Caller, type TestHouse } from '../test/house'
 
@@ -27,6 +28,8 @@ async function planned(count = 2, change: Row = {}) {
   )
   const id = uuid()
   const request = {
+    processVersionId: houseFirstVersion(houseIds['bw-negative']),
+    options: { 'wetting-agent': false },
     vesselId: named(vessels, 'Tank 2').id,
     films: Array.from({ length: count }, () => ({
       id: uuid(),
@@ -38,15 +41,12 @@ async function planned(count = 2, change: Row = {}) {
     })),
     chartRowIds: charted.map((row) => row.id),
     baths: [
-      { family: 'film-developer', bottleId: developer.id, parts: [1, 1] },
-      { family: 'stop-bath', bottleId: stop.id, parts: [1] },
-      { family: 'fixer', bottleId: fixer.id, parts: [1] },
+      { role: 'developer', bottleId: developer.id, parts: [1, 1] },
+      { role: 'stop', bottleId: stop.id, parts: [1] },
+      { role: 'fixer', bottleId: fixer.id, parts: [1] },
     ],
     temperatureC: 20,
     agitation: '10-4inv-30',
-    preWet: false,
-    washAid: false,
-    wettingAgent: false,
     ...change,
   }
   const answer = await ilse.send('POST', '/api/runs', { id, request })
@@ -158,14 +158,14 @@ describe('a use belongs to a step', () => {
   test('one fixer in two steps is used twice and the run can be finished; taken back whole, nothing of it is left', async () => {
     await free()
     const { request } = await planned(1)
-    const fixer = request.baths.find((bath) => bath.family === 'fixer')
+    const fixer = request.baths.find((bath) => bath.role === 'fixer')
     const before = await volume(fixer?.bottleId ?? '')
     const twice = uuid()
-    const baths = [...request.baths, { family: 'fixer', bottleId: fixer?.bottleId, parts: [1] }]
+    const baths = [...request.baths, { role: 'second-fixer', bottleId: fixer?.bottleId, parts: [1] }]
     const films = request.films.map((film) => ({ ...film, id: uuid() }))
     const answer = await ilse.send('POST', '/api/runs', {
       id: twice,
-      request: { ...request, baths, films },
+      request: { ...request, options: { ...request.options, 'two-fix': true }, baths, films },
       overrule: 'the pair is not mixed yet',
     })
     expect(answer.status).toBe(200)
@@ -228,7 +228,7 @@ describe('nothing is promised twice', () => {
         (row.state as { rollsLeft: number }).rollsLeft > 4 &&
         (row.use as { school: string }).school === 'counted',
     ) as Row & { id: string }
-    const baths = (of: Row[]) => of.map((bath) => (bath.family === 'fixer' ? { ...bath, bottleId: stock.id } : bath))
+    const baths = (of: Row[]) => of.map((bath) => (bath.role === 'fixer' ? { ...bath, bottleId: stock.id } : bath))
     const { request } = await planned(1)
     const films = () => request.films.map((film) => ({ ...film, id: uuid() }))
     const [one, two] = [uuid(), uuid()]

@@ -5,6 +5,7 @@ import { lockBottles, writeEntries } from '../bottle/ledger'
 import { bottlesById } from '../bottle/rows'
 import { entriesOf } from '../bottle/write'
 import { asSeen, saveNext } from '../http/changing'
+import { Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
 import { planNow, promise } from './planning'
@@ -19,12 +20,24 @@ async function awayFrom(db: Database, runId: string): Promise<Away[]> {
   return out.map(({ bottleId, ml, run }) => ({ bottleId, ml, run: run?.number }))
 }
 
-const bottleIds = (run: Run): string[] => (run.request as PlanRequest).baths.map((bath) => bath.bottleId)
+const bottleIds = (request: PlanRequest): string[] => request.baths.map((bath) => bath.bottleId)
+
+/** What was decided for it, without which nothing of it can be looked at again. */
+function requestOf(run: Run): PlanRequest {
+  if (!run.request)
+    throw new Refusal(
+      409,
+      'plan-unreadable',
+      `What was decided for run ${run.number} can not be read any more. Give it up and plan it again.`,
+    )
+  return run.request
+}
 
 /** All a start is decided from, as the shelf is now. */
 async function stateOf(db: Database, run: Run, now: number) {
-  const plan = await planNow(db, run.request as PlanRequest, run.id, now)
-  return { run, plan, away: await awayFrom(db, run.id), bottles: await bottlesById(db, bottleIds(run), now) }
+  const request = requestOf(run)
+  const plan = await planNow(db, request, run.id, now)
+  return { run, plan, away: await awayFrom(db, run.id), bottles: await bottlesById(db, bottleIds(request), now) }
 }
 
 /** What starting it would write, as it comes out now. */
@@ -38,9 +51,9 @@ export const wouldStart: Handler<typeof api.run.wouldStart> = async ({ db, param
 /** The liquids are measured out: all that was planned is looked at again, and what is used once is taken from its bottles. */
 export const start: Handler<typeof api.run.start> = async ({ db, params, body, who, now }) => {
   const run = await lockRun(db, params.id, ['planned'], body.version)
-  const request = run.request as PlanRequest
+  const request = requestOf(run)
   await db.Vessel.findByPk(request.vesselId, { attributes: ['id'], lock: true })
-  await lockBottles(db, bottleIds(run))
+  await lockBottles(db, bottleIds(request))
   const decided = decideStart(await stateOf(db, run, now), body)
   await promise(db, run.id, decided.plan)
   await writeEntries(db, entriesOf(decided.lines, { by: who.id, now }))

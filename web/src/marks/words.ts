@@ -6,6 +6,10 @@ const yearOf = (at: number, zone: string): string => new Intl.DateTimeFormat('en
 /** The year is said where it is another than today's. */
 const year = (at: number, zone: string, today: number) => (yearOf(at, zone) === yearOf(today, zone) ? {} : ({ year: 'numeric' } as const))
 
+/** '21:40', by the clock of the darkroom. */
+export const showClock = (at: number, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(at)
+
 /** 'Tue 14 Apr' in the darkroom's zone, 'Tue 14 Apr 2025' of another year. */
 export const showDate = (at: number, zone: string, today = now()): string =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', ...year(at, zone, today), timeZone: zone })
@@ -18,8 +22,7 @@ export const showDay = (at: number, zone: string, today = now()): string =>
 export const showMonth = (at: number, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: zone }).format(at)
 /** 'Tue 14 Apr, 19:30' */
-export const showMoment = (at: number, zone: string, today = now()): string =>
-  `${showDate(at, zone, today)}, ${new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(at)}`
+export const showMoment = (at: number, zone: string, today = now()): string => `${showDate(at, zone, today)}, ${showClock(at, zone)}`
 
 /** '9 days', '5 hours', '1 day' */
 export function showSpan(spanDays: number): string {

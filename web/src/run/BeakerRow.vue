@@ -1,16 +1,31 @@
 <script setup lang="ts">
-import { type Plan, type PlanStep } from '@selvrin/core'
+import { beakerWater, type Plan, type PlanStep } from '@selvrin/core'
 import { computed } from 'vue'
 import BathMark from '../marks/BathMark.vue'
+import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 
 /** The liquids to stand ready, in the order in which they are poured. */
 const { plan } = defineProps<{ plan: Plan }>()
 const show = useShow()
+const session = useSession()
 const volume = (ml: number) => show.volume(ml)
-const beakers = computed(() => plan.steps.filter((step) => step.kind !== 'dry'))
+// a lamp and the air fill no beaker
+const beakers = computed(() => plan.steps.filter((step) => step.kind !== 'dry' && step.volumeMl > 0))
 const most = computed(() => Math.max(...beakers.value.map((step) => step.volumeMl)))
-const what = (step: PlanStep) => (step.bottle ? `${step.bottle.label} ${step.bottle.name}` : 'Water')
+const savedBy = ({ liquid }: PlanStep) =>
+  typeof liquid === 'object' && 'savedFrom' in liquid ? plan.steps.find((one) => one.key === liquid.savedFrom)?.name : undefined
+const what = (step: PlanStep) =>
+  savedBy(step) ? `what ${savedBy(step)} left` : step.bottle ? `${step.bottle.label} ${step.bottle.name}` : 'Water'
+/** The water in it by the taps of the house, so that with its concentrate it has its temperature. */
+const taps = computed(() => session.darkroom)
+function water(step: PlanStep): string {
+  const { tapHotC, tapColdC, roomC } = taps.value ?? {}
+  if (tapHotC == null || tapColdC == null || roomC == null) return ''
+  const blend = beakerWater(step, { hotC: tapHotC, coldC: tapColdC, roomC })
+  if (blend === 'unreached') return 'the taps alone do not reach it'
+  return blend ? `${volume(Math.round(blend.hotMl))} hot, ${volume(Math.round(blend.coldMl))} cold` : ''
+}
 </script>
 
 <template>
@@ -37,6 +52,7 @@ const what = (step: PlanStep) => (step.bottle ? `${step.bottle.label} ${step.bot
             >: <b class="font-mono whitespace-nowrap">{{ step.partsMl.map((ml) => volume(ml)).join(' + ') }}</b> water</template
           >
         </p>
+        <p v-if="water(step)">{{ water(step) }}</p>
         <p class="text-quiet">{{ show.temperature(step.temperatureC) }}{{ step.fate === 'back' ? ', back to the bottle' : '' }}</p>
       </li>
     </ol>

@@ -1,20 +1,32 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
+import { computed } from 'vue'
 import ChoiceField from '../fields/ChoiceField.vue'
-import { formats, pushes } from './planChoices'
+import TextField from '../fields/TextField.vue'
+import { formats } from './planChoices'
 import type { Planning } from './usePlan'
 
 /** Which films, whose they are, and the tank they go into. */
 const { planning } = defineProps<{ planning: Planning }>()
-const { asked, choices } = planning
+const { asked, choices, found } = planning
+/** films of the chart are chosen, others are written */
+const charted = computed(() => !found.process || found.roles.some((role) => role.charted))
 const more = () => asked.owners.push({ id: uuid(), memberId: asked.owners.at(-1)?.memberId ?? null })
 </script>
 
 <template>
-  <ChoiceField v-model="asked.film" label="Film" :choices="choices.films" />
+  <ChoiceField v-if="charted" v-model="asked.film" label="Film" :choices="choices.films" />
+  <TextField
+    v-else
+    :model-value="asked.film ?? ''"
+    label="Film"
+    hint="as it stands on the canister"
+    @update:model-value="(film) => (asked.film = film)"
+  />
   <div class="grid grid-cols-2 gap-3">
-    <ChoiceField v-model="asked.ei" label="Exposed at" :choices="choices.eis" />
-    <ChoiceField v-model="asked.push" label="Push or pull" :choices="pushes" />
+    <ChoiceField v-if="charted" v-model="asked.ei" label="Exposed at" :choices="choices.eis" />
+    <TextField v-else :model-value="asked.ei ?? ''" label="Exposed at" hint="such as 200" @update:model-value="(ei) => (asked.ei = ei)" />
+    <ChoiceField v-model="asked.push" label="Push or pull" :choices="choices.pushes" />
   </div>
   <ChoiceField v-model="asked.format" label="Format" :choices="formats" />
   <fieldset class="space-y-2">

@@ -5,6 +5,7 @@ import { ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import ChoiceField from '../fields/ChoiceField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
@@ -12,6 +13,7 @@ import { useTyped } from '../hand/typed'
 import { useShow } from '../session/useShow'
 import PlanBaths from './PlanBaths.vue'
 import PlanFilms from './PlanFilms.vue'
+import PlanOptions from './PlanOptions.vue'
 import PlanShown from './PlanShown.vue'
 import { usePlan } from './usePlan'
 import { usePlanAgain } from './usePlanAgain'
@@ -22,7 +24,7 @@ const { busy, problem, act } = useAction()
 const typing = useTyped()
 const runId = uuid()
 const planning = usePlan()
-const { asked, request, plan, refused, lacking, blocked, empty } = planning
+const { asked, choices, request, plan, refused, lacking, blocked, empty } = planning
 const toBeakers = useTemplateRef<HTMLButtonElement>('toBeakers')
 const again = usePlanAgain(planning, problem, () => toBeakers.value?.focus())
 const overrule = ref('')
@@ -52,6 +54,7 @@ async function keep(): Promise<void> {
         time.
       </p>
       <p v-if="empty.vessels" class="card">There is no tank yet. <RouterLink to="/tanks" class="link">Add one</RouterLink> first.</p>
+      <ChoiceField v-model="asked.processId" label="Process" :choices="choices.processes" />
       <PlanFilms :planning="planning" />
       <PlanBaths :planning="planning" />
       <SwitchField v-model="asked.critical" label="Someone’s only negatives" detail="every bath tested the same day, or a reason" />
@@ -60,7 +63,7 @@ async function keep(): Promise<void> {
         label="Tabular grain, or rich in iodide"
         detail="it is fixed three times the clearing time instead of twice"
       />
-      <SwitchField v-model="asked.preWet" label="Pre-wet" detail="a minute of water first, five in a drum; not for tabular grain" />
+      <PlanOptions :planning="planning" />
     </section>
 
     <section aria-live="polite" class="space-y-7">

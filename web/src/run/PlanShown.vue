@@ -8,7 +8,7 @@ import type { Planning } from './usePlan'
 
 /** The plan as it is worked out, or what it waits for. */
 const { planning } = defineProps<{ planning: Planning }>()
-const { plan, refused, lacking, found } = planning
+const { plan, refused, lacking, developer } = planning
 </script>
 
 <template>
@@ -21,6 +21,6 @@ const { plan, refused, lacking, found } = planning
   <div v-else class="pt-16">
     <p class="text-4xl font-bold">{{ refused || lacking }}</p>
     <p class="mt-3 text-xl text-quiet">The time, the beakers and the steps appear here as you choose.</p>
-    <p v-if="found.developer && refused" class="mt-3 text-lg">{{ found.developer.name }}, {{ showParts(found.developer.charted) }}</p>
+    <p v-if="developer && refused" class="mt-3 text-lg">{{ developer.name }}, {{ showParts(developer.charted) }}</p>
   </div>
 </template>

@@ -16,6 +16,7 @@ import { useVessels } from '../stores'
 import { readCovers, writeCovers } from './coverVolumes'
 
 /** The tanks and drums of the darkroom: what covers their films, what they carry out; and new ones. */
+const { states } = defineProps<{ states: ReadonlyMap<string, { look: 'full' | 'wet' | 'dry'; says: string }> }>()
 const show = useShow()
 const vessels = useVessels()
 onMounted(() => void vessels.load())
@@ -39,6 +40,8 @@ const { fields, busy, rest, current, submit, again } = useContractForm(api.run.a
 function newVessel() {
   return { id: uuid(), name: '', kind: 'hand' as const, format: '135' as const, coversMl: [300, 600], carryMl: null }
 }
+/** full in a run, tinted while its reels are wet; the words beside it say the same */
+const looks = { full: 'var(--primary)', wet: 'color-mix(in srgb, var(--ink) 22%, var(--panel))', dry: 'none' }
 const kinds = [
   { value: 'hand' as const, name: 'Hand tank' },
   { value: 'rotary' as const, name: 'Rotary drum' },
@@ -60,13 +63,22 @@ function begin(vessel: Vessel | null): void {
     <h2 class="mb-1 text-xl font-bold">Tanks and drums</h2>
     <WaitFor :of="[vessels]" what="the tanks">
       <ul>
-        <li v-for="vessel in vessels.rows" :key="vessel.id" class="flex flex-wrap items-baseline gap-x-3">
-          <button class="link min-h-11 font-bold" :aria-label="`Change ${vessel.name}`" @click="begin(vessel)">{{ vessel.name }}</button>
-          <span>
-            {{ vessel.format }}, {{ vessel.reels }} {{ vessel.reels === 1 ? 'reel' : 'reels' }}, to
-            {{ show.volume(vessel.coversMl.at(-1) ?? 0)
-            }}{{ vessel.carryMl === null ? '' : `, carries out ${show.volume(vessel.carryMl)} a reel` }}
+        <li v-for="vessel in vessels.rows" :key="vessel.id" class="flex flex-wrap items-center gap-x-3 border-b border-line py-1">
+          <svg width="28" height="36" viewBox="0 0 28 36" class="shrink-0" aria-hidden="true">
+            <path d="M8 2h12v6h6v26H2V8h6z" stroke="var(--ink)" stroke-width="2" :fill="looks[states.get(vessel.id)?.look ?? 'dry']" />
+            <path d="M8 8h12" stroke="var(--ink)" stroke-width="2" />
+          </svg>
+          <span class="min-w-36 flex-1">
+            <button class="link min-h-11 min-w-11 text-left font-bold" :aria-label="`Change ${vessel.name}`" @click="begin(vessel)">
+              {{ vessel.name }}
+            </button>
+            <span class="block text-sm text-quiet">
+              {{ vessel.format }}, {{ vessel.reels }} {{ vessel.reels === 1 ? 'reel' : 'reels' }}, to
+              {{ show.volume(vessel.coversMl.at(-1) ?? 0)
+              }}{{ vessel.carryMl === null ? '' : `, carries out ${show.volume(vessel.carryMl)} a reel` }}
+            </span>
           </span>
+          <span class="text-right">{{ states.get(vessel.id)?.says }}</span>
         </li>
       </ul>
       <p v-if="vessels.rows.length === 0">None yet: add the first.</p>

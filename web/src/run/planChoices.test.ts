@@ -1,6 +1,6 @@
 import type { ChartRow } from '@selvrin/core/contract'
 import { shelfBottle } from '../test/shelf'
-import { bathChoices, developerChoices, sourcesOf, uniqueTexts } from './planChoices'
+import { bathChoices, developerChoices, pushChoices, sourcesOf, uniqueTexts } from './planChoices'
 
 const row = (part: Partial<ChartRow>): ChartRow => ({
   id: 'r',
@@ -72,21 +72,22 @@ test('a spent bottle is shown but cannot be picked', () => {
     'fixer',
   )
   expect(choices.map((choice) => [choice.value, choice.disabled, Math.round(choice.rolls)])).toEqual([
-    ['F2', false, 1],
-    ['F3', false, 20],
-    ['F1', true, 0],
+    ['F2 1', false, 1],
+    ['F3 1', false, 20],
+    ['F1 1', true, 0],
   ])
 })
 
 test('a concentrate comes after what is ready to pour', () => {
   const concentrate = shelfBottle({ label: 'F1', daysAgo: 50, use: { ...shelfBottle({}).use, dilutions: [[1, 4]] } })
-  expect(bathChoices([concentrate, shelfBottle({ label: 'F2' })], 'fixer').map((choice) => choice.value)).toEqual(['F2', 'F1'])
+  expect(bathChoices([concentrate, shelfBottle({ label: 'F2' })], 'fixer').map((choice) => choice.value)).toEqual(['F2 1', 'F1 1+4'])
 })
 
 test('sources that disagree stand side by side, each with its temperatures', () => {
   expect(sourcesOf(chart, 'Millrace 400', 400, 'borax', [1, 1]).map((source) => [source.name, source.rows.map((one) => one.id)])).toEqual([
     ['Odo', ['e']],
     ['wall chart', ['a', 'b']],
+    ['Between them', ['a', 'b', 'e']],
   ])
 })
 
@@ -97,3 +98,54 @@ test('what other runs have reserved is said beside what is left', () => {
 })
 
 test('names are sorted as people count', () => expect(uniqueTexts(['3200', '50', '400', '50'])).toEqual(['50', '400', '3200']))
+
+test('what is only a part of a bath comes last, and says of which', () => {
+  const part = shelfBottle({ label: 'B1', formulaId: 'part-a', daysAgo: 50 })
+  expect(
+    bathChoices([part, shelfBottle({ label: 'B2' })], 'fixer', { 'part-a': 'Bleach, working' }).map((one) => [
+      one.value,
+      one.disabled,
+      one.detail,
+    ]),
+  ).toEqual([
+    ['B2 1', false, expect.any(String)],
+    ['B1 1', true, 'only a part of Bleach, working'],
+  ])
+})
+
+test('a concentrate is offered at every dilution its formula knows', () => {
+  const concentrate = shelfBottle({
+    label: 'F1',
+    use: {
+      ...shelfBottle({}).use,
+      dilutions: [
+        [1, 4],
+        [1, 9],
+      ],
+    },
+  })
+  expect(bathChoices([concentrate], 'fixer').map(({ name, parts }) => [name.split(', ')[1], parts])).toEqual([
+    ['1+4', [1, 4]],
+    ['1+9', [1, 9]],
+  ])
+  expect(bathChoices([{ ...concentrate, parts: [1, 4] }], 'fixer').map(({ name, parts }) => [name.split(', ')[1], parts])).toEqual([
+    ['1+4', [1]],
+  ])
+})
+
+test('film is pushed by halves of a stop, as far as the process has factors for it', () => {
+  const names = (steps: Parameters<typeof pushChoices>[0]) => pushChoices(steps).map((one) => one.name)
+  expect(names([{ time: 'chart' }]).slice(0, 5)).toEqual(['pull 2', 'pull 1.5', 'pull 1', 'pull 0.5', 'as exposed'])
+  expect(
+    names([
+      {
+        time: { s: 195 },
+        push: [
+          { stops: 0, factor: 1 },
+          { stops: 1, factor: 1.15 },
+        ],
+      },
+    ]),
+  ).toEqual(['as exposed', 'push 0.5', 'push 1'])
+  expect(names([{ time: { s: 300 } }])).toEqual(['as exposed'])
+})

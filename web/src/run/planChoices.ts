@@ -1,5 +1,5 @@
 import { goodForWords, leftWords } from '../bottle/lifeWords'
-import { agitations, mayBeUsed, pouredFirst, showParts, showVolume } from '@selvrin/core'
+import { agitations, mayBeUsed, pouredFirst, showParts, showVolume, type ProcessStep } from '@selvrin/core'
 import type { Bottle, ChartRow, Vessel } from '@selvrin/core/contract'
 import { showRolls } from '../marks/words'
 
@@ -36,11 +36,17 @@ function chartedFor(bottle: Bottle, rows: ChartRow[]): ChartRow[] {
   return [...asItIs, ...own.filter((row) => !asItIs.includes(row) && diluted.has(row.parts.join()))]
 }
 
-/** Bottles of film developer for which the chart has a time for this film, at every charted dilution. */
-export function developerChoices(bottles: Bottle[], chart: ChartRow[], film: string | null, ei: number): DeveloperChoice[] {
+/** Bottles of developer for which the chart has a time for this film, at every charted dilution. */
+export function developerChoices(
+  bottles: Bottle[],
+  chart: ChartRow[],
+  film: string | null,
+  ei: number,
+  family = 'film-developer',
+): DeveloperChoice[] {
   const rows = chart.filter((row) => row.film === film && row.ei === ei)
   return bottles
-    .filter((bottle) => bottle.family === 'film-developer' && bottle.retiredAt === null)
+    .filter((bottle) => bottle.family === family && bottle.retiredAt === null)
     .sort(pouredFirst)
     .flatMap((bottle) =>
       uniqueTexts(chartedFor(bottle, rows).map((row) => row.parts.join('+'))).map((text) => {
@@ -70,50 +76,63 @@ export function sourcesOf(
   const rows = chart.filter(
     (row) => row.film === film && row.ei === ei && row.formulaId === formulaId && row.parts.join() === parts?.join(),
   )
-  return uniqueTexts(rows.map((row) => row.source)).map((name) => ({
+  const each = uniqueTexts(rows.map((row) => row.source)).map((name) => ({
     value: name || 'no source',
     name: name || 'no source',
     rows: rows.filter((row) => row.source === name),
   }))
+  return each.length < 2 ? each : [...each, { value: 'between them', name: 'Between them', rows }]
 }
 
 const forPaper = (bottle: Bottle): boolean => bottle.use.fixes !== undefined && bottle.use.fixes !== 'film'
 
-/** Bottles of a family, those for film before those for paper, the oldest that can still serve first. */
-export const bathChoices = (bottles: Bottle[], family: string) =>
+const serves = (bottle: Bottle, partOf: Record<string, string>): boolean => mayBeUsed(bottle) && !partOf[bottle.formulaId]
+
+/** A bottle at a dilution it may be poured at. */
+export interface BathChoice {
+  value: string
+  name: string
+  detail: string
+  disabled: boolean
+  rolls: number
+  bottleId: string
+  parts: number[]
+}
+
+/** Bottles of a family at each of their dilutions, those for film before those for paper, the oldest that can still serve first. */
+export const bathChoices = (bottles: Bottle[], family: string, partOf: Record<string, string> = {}): BathChoice[] =>
   bottles
     .filter((bottle) => bottle.family === family && bottle.retiredAt === null)
     .sort(
       (a, b) =>
-        Number(!mayBeUsed(a)) - Number(!mayBeUsed(b)) ||
+        Number(!serves(a, partOf)) - Number(!serves(b, partOf)) ||
         Number(forPaper(a)) - Number(forPaper(b)) ||
         Number(a.parts === null && (a.use.dilutions[0] ?? [1]).length > 1) -
           Number(b.parts === null && (b.use.dilutions[0] ?? [1]).length > 1) ||
         pouredFirst(a, b),
     )
-    .map((bottle) => ({
-      value: bottle.id,
-      name: `${bottle.label} ${bottle.name}, ${showParts(bottle.parts)}`,
-      detail: detail(bottle),
-      disabled: !mayBeUsed(bottle),
-      rolls: bottle.state.rollsLeft ?? Infinity,
-    }))
+    .flatMap((bottle) =>
+      (bottle.parts === null && bottle.use.dilutions.length > 0 ? bottle.use.dilutions : [[1]]).map((parts) => ({
+        value: `${bottle.id} ${parts.join('+')}`,
+        name: `${bottle.label} ${bottle.name}, ${showParts(parts.length > 1 ? parts : bottle.parts)}`,
+        detail: partOf[bottle.formulaId] ? `only a part of ${partOf[bottle.formulaId]}` : detail(bottle),
+        disabled: !serves(bottle, partOf),
+        rolls: bottle.state.rollsLeft ?? Infinity,
+        bottleId: bottle.id,
+        parts,
+      })),
+    )
 
 /** A bottle that should not be used can be chosen all the same: the plan then asks for the reason. */
 export const pickable = <C extends { name: string; detail?: string; disabled?: boolean }>(choices: C[]): C[] =>
   choices.map((choice) => (choice.disabled ? { ...choice, disabled: false, detail: `only with a reason: ${choice.detail ?? ''}` } : choice))
 
-/** What is poured between developer and fixer: a bottle, or water. */
-export const stopChoices = (bottles: Bottle[]) => [
-  ...bathChoices(bottles, 'stop-bath'),
-  { value: 'none', name: 'Water instead', detail: 'after it the fixer carries the developer’s alkali', disabled: false, rolls: Infinity },
-]
-
-/** The second baths that may follow a first fixer: of its formula, and paired with one. */
-export function secondFixers(bottles: Bottle[], first: Bottle | undefined) {
-  const seconds = bottles.filter((one) => one.formulaId === first?.formulaId && one.state.twoBath?.position === 2)
-  return bathChoices(seconds, 'fixer')
-}
+/** The second baths that may follow a first one of a two-bath pair: of its formula, and paired with one. */
+export const secondBaths = (bottles: Bottle[], first: Bottle | undefined): BathChoice[] =>
+  bathChoices(
+    bottles.filter((one) => one.formulaId === first?.formulaId && one.state.twoBath?.position === 2),
+    first?.family ?? '',
+  )
 
 /** The oldest bottle that bears two rolls or the films already named. */
 export const firstThatServes = (choices: { value: string; disabled: boolean; rolls: number }[], films: number): string | null =>
@@ -121,9 +140,11 @@ export const firstThatServes = (choices: { value: string; disabled: boolean; rol
 
 const fits = (vessel: Vessel, format: Format): boolean => vessel.format === (format === '120' ? '120' : '135')
 
-export const vesselChoices = (vessels: Vessel[], format: Format) =>
+type ForKind = 'hand' | 'rotary' | undefined
+/** Tanks that take a format, of the kind a process is for. */
+export const vesselChoices = (vessels: Vessel[], format: Format, kind?: ForKind) =>
   vessels
-    .filter((vessel) => fits(vessel, format))
+    .filter((vessel) => fits(vessel, format) && (kind === undefined || vessel.kind === kind))
     .map((vessel) => ({
       value: vessel.id,
       name: vessel.name,
@@ -131,8 +152,8 @@ export const vesselChoices = (vessels: Vessel[], format: Format) =>
     }))
 
 /** The first tank that takes that many films of a format. */
-export const vesselFor = (vessels: Vessel[], format: Format, films: number): string | null =>
-  vessels.find((vessel) => fits(vessel, format) && vessel.reels >= films)?.id ?? null
+export const vesselFor = (vessels: Vessel[], format: Format, films: number, kind?: ForKind): string | null =>
+  vessels.find((vessel) => fits(vessel, format) && (kind === undefined || vessel.kind === kind) && vessel.reels >= films)?.id ?? null
 
 export const formats = [
   { value: '135-36' as const, name: '135, 36 exposures' },
@@ -142,10 +163,17 @@ export const formats = [
 ]
 export type Format = (typeof formats)[number]['value']
 
-export const pushes = ['-2', '-1', '0', '1', '2', '3'].map((value) => ({
-  value,
-  name: value === '0' ? 'as exposed' : Number(value) > 0 ? `push ${value}` : `pull ${value.slice(1)}`,
-}))
+const pushName = (stops: number): string =>
+  stops === 0 ? 'as exposed' : `${stops > 0 ? 'push' : 'pull'} ${Math.abs(stops).toLocaleString('en')}`
+const halves = (from: number, to: number): number[] => Array.from({ length: (to - from) * 2 + 1 }, (_, i) => from + i / 2)
+
+/** How far film may be pushed or pulled in a process, by halves of a stop: by its own factors, else as far as black-and-white film bears. */
+export function pushChoices(steps: Pick<ProcessStep, 'push' | 'time'>[]): { value: string; name: string }[] {
+  const own = steps.flatMap((step) => step.push?.map((one) => one.stops) ?? [])
+  const charted = steps.some((step) => step.time === 'chart')
+  const stops = charted ? halves(-2, 3) : own.length > 0 ? halves(Math.min(0, ...own), Math.max(0, ...own)) : [0]
+  return stops.map((one) => ({ value: String(one), name: pushName(one) }))
+}
 
 export const agitationChoices = Object.entries(agitations)
   .filter(([key]) => key !== 'none')

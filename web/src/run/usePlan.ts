@@ -1,41 +1,41 @@
-import { DomainError, planFor, type Plan } from '@selvrin/core'
+import { developsFirst, DomainError, partsOfBaths, planFor, roleOf, rolesOf, stepsOf, type Plan } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, reactive, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { sentence } from '../api/call'
-import { useBottles, useChart, usePeople, useVessels } from '../stores'
+import { useBottles, useChart, useFormulas, usePeople, useProcesses, useVessels } from '../stores'
 import {
   bathChoices,
   developerChoices,
   firstThatServes,
-  secondFixers,
+  pushChoices,
+  secondBaths,
   sourcesOf,
-  stopChoices,
   uniqueTexts,
   vesselChoices,
   vesselFor,
+  type DeveloperChoice,
 } from './planChoices'
-import { lacking, planRequest, type Asked, type Found } from './planRequest'
+import { secondOf, servedOptions } from './planOptions'
+import { lacking, planRequest, readEi, type Asked, type Found, type RoleChoices } from './planRequest'
 
 const begin = (): Asked => ({
+  processId: null,
+  options: {},
   film: null,
   ei: null,
   push: '0',
   format: '135-36',
   owners: [{ id: uuid(), memberId: null }],
   vesselId: null,
-  developer: null,
+  baths: {},
   source: null,
-  stop: null,
-  fixer: null,
-  second: null,
-  aid: null,
-  wetting: null,
   temperatureC: 20,
   typedC: 20,
+  bathC: {},
   agitation: '10-4inv-30',
   critical: false,
   slow: false,
-  preWet: false,
 })
 
 /**
@@ -43,77 +43,159 @@ const begin = (): Asked => ({
  * longer allows gives way to the first that serves.
  */
 export function usePlan() {
-  const [bottles, chart, people, vessels] = [useBottles(), useChart(), usePeople(), useVessels()]
-  const lists = [bottles, chart, people, vessels]
+  const [bottles, chart, people, vessels, processes] = [useBottles(), useChart(), usePeople(), useVessels(), useProcesses()]
+  const formulas = useFormulas()
+  const lists = [bottles, chart, people, vessels, processes, formulas]
   const load = () => Promise.all(lists.map((list) => list.load()))
   onMounted(() => void load())
 
   const asked = reactive(begin())
+  const { process: wanted } = useRoute().query
   const format = computed(() => asked.format ?? '135-36')
-  const ei = computed(() => Number(asked.ei))
-  const fixer = computed(() => bottles.rows.find((one) => one.id === asked.fixer))
-  const developers = computed(() => developerChoices(bottles.rows, chart.rows, asked.film, ei.value))
-  const developer = computed(() => developers.value.find((choice) => choice.value === asked.developer))
+  const ei = computed(() => readEi(asked.ei) ?? NaN)
+  const process = computed(() => processes.rows.find((one) => one.id === asked.processId))
+  const bottleIn = (role: string) => bottles.rows.find((one) => asked.baths[role]?.startsWith(one.id))
+
+  const partOf = computed(() => partsOfBaths(formulas.rows))
+  /** what can be poured: a part of a bath only together with the other */
+  const baths = (family: string) => bathChoices(bottles.rows, family, partOf.value)
+
+  const options = computed((): Record<string, boolean> => {
+    const body = process.value?.body
+    if (!body) return {}
+    const familyOf = (role: string) => body.roles.find((one) => one.id === role)?.family ?? ''
+    const charted = body.steps.find((step) => step.time === 'chart')
+    const serves = (role: string) =>
+      !bottles.loaded || role === (charted ? roleOf(charted) : null) || baths(familyOf(role)).some((one) => !one.disabled)
+    // the first bath of a pair is followed by its second
+    const pairs = body.roles.flatMap(({ id }) => {
+      const second = bottleIn(id)?.use.school === 'two-bath' ? secondOf(body, id) : null
+      return second?.option ? [[second.option, true] as const] : []
+    })
+    const made = { ...servedOptions(body, serves), ...Object.fromEntries(pairs) }
+    // what was turned by hand goes before all of its group
+    for (const [id, on] of Object.entries(asked.options)) {
+      const group = body.options.find((one) => one.id === id)?.group
+      if (on && group) for (const other of body.options) if (other.group === group) delete made[other.id]
+      made[id] = on
+    }
+    return made
+  })
+  const steps = computed(() => (process.value ? stepsOf(process.value.body, options.value) : []))
+  const chartedRole = computed(() => {
+    const step = steps.value.find((one) => one.time === 'chart')
+    return step ? roleOf(step) : null
+  })
+  const roles = computed((): RoleChoices[] => {
+    const body = process.value?.body
+    if (!body) return []
+    return rolesOf(body, options.value).map(({ id, name, family }) => {
+      const first = body.roles.find((one) => secondOf(body, one.id)?.role === id && bottleIn(one.id)?.use.school === 'two-bath')
+      const charted = id === chartedRole.value
+      const choices = charted
+        ? developerChoices(bottles.rows, chart.rows, asked.film, ei.value, family)
+        : first
+          ? secondBaths(bottles.rows, bottleIn(first.id))
+          : baths(family)
+      return { id, name, charted, choices }
+    })
+  })
+  const developer = computed(() => {
+    const role = roles.value.find((one) => one.charted)
+    return role?.choices.find((one) => one.value === asked.baths[role.id]) as DeveloperChoice | undefined
+  })
   const sources = computed(() => sourcesOf(chart.rows, asked.film, ei.value, developer.value?.formulaId, developer.value?.charted))
   const eisOf = (film: string | null) => uniqueTexts(chart.rows.filter((row) => row.film === film).map((row) => String(row.ei)))
   const named = (value: string) => ({ value, name: value })
   const choices = reactive({
+    processes: computed(() => processes.rows.map(({ id, body }) => ({ value: id, name: body.name }))),
     films: computed(() => uniqueTexts(chart.rows.map((row) => row.film)).map(named)),
     eis: computed(() => eisOf(asked.film).map((value) => ({ value, name: `EI ${value}` }))),
+    pushes: computed(() => pushChoices(steps.value)),
     members: computed(() => people.rows.filter((person) => person.active).map(({ id, name }) => ({ value: id, name }))),
-    vessels: computed(() => vesselChoices(vessels.rows, format.value)),
-    developers,
+    vessels: computed(() => vesselChoices(vessels.rows, format.value, process.value?.body.vessel)),
     sources,
-    stops: computed(() => stopChoices(bottles.rows)),
-    fixers: computed(() => bathChoices(bottles.rows, 'fixer')),
-    seconds: computed(() => secondFixers(bottles.rows, fixer.value)),
-    aids: computed(() => [{ value: 'none', name: 'No wash aid' }, ...bathChoices(bottles.rows, 'wash-aid')]),
-    wettings: computed(() => [{ value: 'none', name: 'No wetting agent' }, ...bathChoices(bottles.rows, 'wetting-agent')]),
   })
 
-  const among = (list: { value: string }[], value: string | null) => list.some((one) => one.value === value)
+  const among = (list: { value: string }[], value: string | null | undefined) => list.some((one) => one.value === value)
   watch(
-    () => asked.film,
-    (film) => (asked.ei = eisOf(film)[0] ?? null),
-  )
-  watch(developers, (list) => {
-    if (!among(list, asked.developer)) asked.developer = list.find((one) => !one.disabled)?.value ?? null
-  })
-  watch(sources, (list) => (asked.source = list[0]?.value ?? null), { immediate: true })
-  watch(
-    () => choices.vessels,
+    () => choices.processes,
     (list) => {
-      if (!among(list, asked.vesselId)) asked.vesselId = vesselFor(vessels.rows, format.value, asked.owners.length)
+      if (!among(list, asked.processId)) asked.processId = (list.find((one) => one.value === wanted) ?? list[0])?.value ?? null
     },
     { immediate: true },
   )
+  watch(process, (now, before) => {
+    if (!now || now.id === before?.id) return
+    asked.options = {}
+    asked.baths = {}
+    asked.bathC = {}
+    asked.typedC = asked.temperatureC = now.body.steps.find(developsFirst)?.atC ?? 20
+  })
   watch(
-    () => choices.seconds,
-    (list) => (asked.second = list[0]?.value ?? null),
+    () => asked.film,
+    (film) => {
+      if (chartedRole.value !== null) asked.ei = eisOf(film)[0] ?? null
+    },
+  )
+  watch(chartedRole, (role) => {
+    // a film of the chart is chosen, any other is written
+    if (role !== null && asked.film !== null && !among(choices.films, asked.film)) asked.film = null
+  })
+  watch(
+    roles,
+    (list) => {
+      // before the shelf is here there is nothing to choose from
+      if (!bottles.loaded) return
+      for (const { id, charted, choices: may } of list) {
+        if (among(may, asked.baths[id])) continue
+        const baths = may as { value: string; disabled: boolean; rolls?: number }[]
+        asked.baths[id] = charted
+          ? (baths.find((one) => !one.disabled)?.value ?? null)
+          : firstThatServes(
+              baths.map((one) => ({ rolls: Infinity, ...one })),
+              asked.owners.length,
+            )
+      }
+    },
+    { immediate: true },
+  )
+  watch(sources, (list) => (asked.source = list[0]?.value ?? null), { immediate: true })
+  watch(
+    () => choices.pushes,
+    (list) => {
+      if (!among(list, asked.push)) asked.push = '0'
+    },
   )
   watch(
-    () => [choices.stops, choices.fixers] as const,
-    ([stops, fixers]) => {
-      // before the shelf is here there is only water to choose from
-      if (!bottles.loaded) return
-      asked.stop ??= firstThatServes(stops, asked.owners.length)
-      asked.fixer ??= firstThatServes(fixers, asked.owners.length)
+    () => choices.vessels,
+    (list) => {
+      if (!among(list, asked.vesselId))
+        asked.vesselId = vesselFor(vessels.rows, format.value, asked.owners.length, process.value?.body.vessel)
     },
     { immediate: true },
   )
 
   const found = reactive({
-    developer,
-    rows: computed(() => sources.value.find((choice) => choice.value === asked.source)?.rows ?? []),
-    bottles: computed(() => bottles.rows),
-    paired: computed(() => fixer.value?.use.school === 'two-bath'),
+    process,
+    options,
+    roles,
+    chartRowIds: computed(() => sources.value.find((choice) => choice.value === asked.source)?.rows.map((row) => row.id) ?? []),
   }) as Found
   const ready = computed(() => lists.every((list) => list.loaded))
   const request = computed(() => (ready.value ? planRequest(asked, found) : null))
   const worked = computed((): { plan: Plan | null; refused: string } => {
-    if (!request.value) return { plan: null, refused: '' }
+    if (!request.value || !process.value) return { plan: null, refused: '' }
+    const { id, body } = process.value
     try {
-      return { plan: planFor(request.value, { vessels: vessels.rows, bottles: bottles.rows, chart: chart.rows }), refused: '' }
+      const shelf = {
+        process: { ...body, id },
+        vessels: vessels.rows,
+        bottles: bottles.rows,
+        chart: chart.rows,
+        partOf: partOf.value,
+      }
+      return { plan: planFor(request.value, shelf), refused: '' }
     } catch (error) {
       return { plan: null, refused: error instanceof DomainError ? error.message : sentence(error) }
     }
@@ -123,6 +205,9 @@ export function usePlan() {
     asked,
     choices,
     found,
+    developer,
+    steps,
+    bottles: computed(() => bottles.rows),
     request,
     plan,
     /** what core has against it */
@@ -132,7 +217,7 @@ export function usePlan() {
     /** it needs a reason to go on */
     blocked: computed(() => plan.value?.findings.some((finding) => finding.severity === 'error') ?? false),
     empty: reactive({
-      chart: computed(() => chart.loaded && chart.rows.length === 0),
+      chart: computed(() => chartedRole.value !== null && chart.loaded && chart.rows.length === 0),
       vessels: computed(() => vessels.loaded && vessels.rows.length === 0),
     }),
     load,

@@ -3,7 +3,7 @@ import { showVolume } from '../../quantity/format'
 import type { Plan, PlanStep } from '../load'
 import { loadCarryMl } from '../loaded'
 import { isSaved, savedFrom } from '../stepFacts'
-import type { Check } from './check'
+import { ofSteps, type Check } from './check'
 
 /* The bottles a plan takes: what is in them, how much, and whether they may be used. */
 
@@ -23,6 +23,13 @@ function bottleFindings(plan: Plan, step: PlanStep, i: number): Finding[] {
   const findings: Finding[] = bottle.findings
     .filter((finding) => finding.severity === 'error')
     .map((finding) => ({ rule: 'plan-bottle', severity: 'error', ...at, message: `${bottle.label} cannot be used: ${finding.message}` }))
+  if (bottle.partOf !== undefined)
+    findings.push({
+      rule: 'plan-part',
+      severity: 'error',
+      ...at,
+      message: `${bottle.label} ${bottle.name} is only a part of ${bottle.partOf}: pour its parts together first, and take that.`,
+    })
   for (const doubt of bottle.findings.filter((finding) => finding.rule === 'bottle-ph'))
     findings.push({
       rule: 'plan-bottle-ph',
@@ -80,6 +87,17 @@ export const twoBathFix: Check = (plan) => {
         },
       ]
 }
+
+/** A bleach that leaves a silver salt behind leaves it to the second developer as well: reversal wants one that takes the silver out. */
+export const reversalBleach: Check = (plan) =>
+  ofSteps(plan, 'plan-bleach', ({ kind, name, bottle }) =>
+    plan.material === 'bw-slide' && kind === 'bleach' && bottle?.bleaches === 'other'
+      ? {
+          severity: 'error',
+          message: `${name}: ${bottle.label} ${bottle.name} holds neither permanganate nor dichromate. It leaves the first picture in the film to blacken again: take a reversal bleach.`,
+        }
+      : null,
+  )
 
 export const testsDue: Check = (plan) =>
   plan.steps.flatMap((step, i) =>

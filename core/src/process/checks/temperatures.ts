@@ -67,7 +67,7 @@ export const reticulation: Check = (plan) =>
 export const permanganateWarm: Check = (plan) =>
   ofSteps(plan, 'plan-permanganate-warm', (step) =>
     step.kind === 'bleach' &&
-    (step.bottle?.permanganate ?? plan.material === 'bw-slide') &&
+    (step.bottle?.bleaches ? step.bottle.bleaches === 'permanganate' : plan.material === 'bw-slide') &&
     step.temperatureC > warmestPermanganateC + slack
       ? {
           severity: 'error',

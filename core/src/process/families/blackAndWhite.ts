@@ -1,5 +1,6 @@
 import { agitations } from '../agitations'
 import type { Process } from '../process'
+import { houseIds } from './ids'
 import { acidStop, crossedPreWet, fixRoles, never, step, washes, water, wettingAgent } from './parts'
 
 /* Black-and-white film in trays of the hand: rounded literature values. Bottle roles take any bottle of their family. */
@@ -8,9 +9,10 @@ const developer = { id: 'developer', name: 'Developer', family: 'film-developer'
 
 /** 1: a hand tank. */
 export const bwNegative: Process = {
-  id: 'bw-negative',
+  id: houseIds['bw-negative'],
   name: 'Black-and-white negative',
   material: 'bw-film',
+  vessel: 'hand',
   roles: [developer, ...fixRoles],
   steps: [
     step({ ...water, key: 'pre-wet', kind: 'pre-wet', name: 'Pre-wet', time: { s: 60 } }),
@@ -53,8 +55,9 @@ export const bwNegative: Process = {
 /** 2: a rotary drum; its pre-wet takes the shorter time back. */
 export const bwRotary: Process = {
   ...bwNegative,
-  id: 'bw-negative-rotary',
+  id: houseIds['bw-negative-rotary'],
   name: 'Black-and-white negative, rotary drum',
+  vessel: 'rotary',
   steps: [
     step({ ...water, key: 'pre-wet', kind: 'pre-wet', name: 'Pre-wet', time: { s: 300 }, agitation: agitations.continuous }),
     ...bwNegative.steps
@@ -88,7 +91,7 @@ export const bwRotary: Process = {
 
 /** 3: developer and fixer in one; longer does no harm. */
 export const monobath: Process = {
-  id: 'monobath',
+  id: houseIds.monobath,
   name: 'Monobath',
   material: 'bw-film',
   roles: [
@@ -114,7 +117,7 @@ export const monobath: Process = {
 
 /** 6: a slide; its first developer is kept for its second development. */
 export const bwSlide: Process = {
-  id: 'bw-slide',
+  id: houseIds['bw-slide'],
   name: 'Black-and-white slide',
   material: 'bw-slide',
   roles: [
@@ -202,7 +205,7 @@ export const bwSlide: Process = {
 /** 7a: colour film in black-and-white chemistry: with a pre-wet, and fixed half as long again. */
 export const colourAsBw: Process = {
   ...bwNegative,
-  id: 'colour-as-bw',
+  id: houseIds['colour-as-bw'],
   name: 'Colour film in black-and-white chemistry',
   steps: bwNegative.steps.map((one) =>
     one.key === 'fix' ? { ...one, time: { clearing: 3, s: 450 } } : one.key === 'pre-wet' ? crossedPreWet : one,

@@ -1,5 +1,6 @@
 import { agitations } from '../agitations'
 import type { Process } from '../process'
+import { houseIds } from './ids'
 import type { Agitation, ProcessStep } from '../step'
 import { never, step, water } from './parts'
 
@@ -43,7 +44,7 @@ const stabiliser = (s: number) =>
 
 /** 4: colour negatives, with a bleach-fix or in five baths. */
 export const colourNegative: Process = {
-  id: 'colour-negative',
+  id: houseIds['colour-negative'],
   name: 'Colour negative process',
   material: 'colour-negative',
   roles: [
@@ -99,7 +100,7 @@ const firstPush: ProcessStep['push'] = [
 ]
 /** 5: colour slides in three baths; the colour developer reverses. */
 export const slideThree: Process = {
-  id: 'slide-three',
+  id: houseIds['slide-three'],
   name: 'Colour slide process, three baths',
   material: 'slide',
   roles: [
@@ -123,7 +124,7 @@ export const slideThree: Process = {
 
 /** 5: colour slides in six baths; no wash between reversal and bleach. */
 export const slideSix: Process = {
-  id: 'slide-six',
+  id: houseIds['slide-six'],
   name: 'Colour slide process, six baths',
   material: 'slide',
   roles: [
@@ -152,7 +153,7 @@ export const slideSix: Process = {
 
 /** 7b: slide film to a transparent negative's colours by way of a black-and-white first developer. */
 export const slideCrossed: Process = {
-  id: 'slide-crossed',
+  id: houseIds['slide-crossed'],
   name: 'Slide film, crossed',
   material: 'slide',
   roles: [

@@ -25,7 +25,7 @@ export function density(value: number, reading: Reading, reference: Reference | 
       ['The new scrap', value],
       ['The fresh scrap', reference?.value],
     ] as const)
-      if (read !== undefined && read < base - noise)
+      if (read !== undefined && toThousandth(base - read) > noise)
         throw new DomainError(
           'implausible',
           `${what} reads density ${read.toFixed(2)}, lighter than the clear film beside it (${base.toFixed(2)}): that cannot be. Look at the areas or the figures again.`,

@@ -8,7 +8,8 @@ import { forgetting } from './0007-forgetting'
 import { batches } from './0008-batches'
 import { throughput } from './0009-throughput'
 import { told } from './0010-told'
+import { processes } from './0011-processes'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
-export const migrations: Migration[] = [house, scales, proofs, safe, hands, unmeasured, forgetting, batches, throughput, told]
+export const migrations: Migration[] = [house, scales, proofs, safe, hands, unmeasured, forgetting, batches, throughput, told, processes]
