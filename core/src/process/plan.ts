@@ -44,6 +44,8 @@ export const planVessel = z.object({
   coversMl: z.number(),
   /** ml it holds at the most; what covers the load where not given */
   holdsMl: z.number().optional(),
+  /** why the load does not fit */
+  misfit: z.string().optional(),
   /** reels it takes */
   reels: z.number(),
   /** ml a loaded reel carries out of a bath; as usual for its format where not given */

@@ -8,6 +8,7 @@ import type { Load, Plan, PlanBottle } from './load'
 import { stepsOf, type Process } from './process'
 import type { ChartTime, PlanShelf, RunRequest, ShelfBottle } from './shelf'
 import { roleOf } from './stepFacts'
+import { vesselCover } from './vesselCover'
 
 /** Below this hydroquinone no longer works. °C, rounded literature value. */
 const coldestC = 13
@@ -34,7 +35,10 @@ export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
   const inRole = bathsOf(request, shelf)
   const charted = stepsOf(process, request.options).find((step) => step.time === 'chart')
   const developer = charted && inRole.get(roleOf(charted) ?? '')
-  const count = request.films.length
+  const cover = vesselCover(
+    vessel,
+    request.films.map((film) => film.format),
+  )
   return compilePlan(
     process,
     {
@@ -43,8 +47,9 @@ export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
         name: vessel.name,
         kind: vessel.kind,
         reels: vessel.reels,
-        coversMl: vessel.coversMl[count - 1] ?? vessel.coversMl.at(-1) ?? 0,
-        holdsMl: vessel.coversMl.at(-1) ?? 0,
+        coversMl: cover.coversMl,
+        holdsMl: Math.max(vessel.coversMl.at(-1) ?? 0, cover.coversMl),
+        ...(cover.misfit === null ? {} : { misfit: cover.misfit }),
         carryMl: vessel.carryMl,
         running: vessel.running ?? [],
         planned: vessel.planned ?? [],

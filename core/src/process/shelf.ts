@@ -2,13 +2,16 @@ import type { BottleState } from '../bottle/bottle'
 import type { FormulaUse } from '../formula/use'
 import type { Process } from './process'
 
-/** A tank or drum: ml that covers 1, 2, … films, one figure a reel, and the numbers of runs in it. */
+/** A tank or drum: ml that covers 1, 2, … films of its format, one figure a reel, what covers others where somebody said so, and the numbers of runs in it. */
 export interface Tank {
   id: string
   name: string
   kind: 'hand' | 'rotary'
+  /** 135 where not given */
+  format?: '135' | '120' | undefined
   reels: number
   coversMl: number[]
+  also?: { format: '135' | '120' | 'sheets'; coversMl: number[] }[] | undefined
   /** ml a loaded reel carries out; null as usual for the format */
   carryMl: number | null
   running?: number[] | undefined

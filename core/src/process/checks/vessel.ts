@@ -1,6 +1,9 @@
 import type { Check } from './check'
 
 export const vessel: Check = (plan) => {
+  const { misfit } = plan.vessel
+  if (misfit !== undefined) return [{ rule: 'plan-vessel', severity: 'error', message: misfit }]
+  if (plan.films.some((film) => film.format === '4x5in')) return []
   const reels = plan.films.reduce((sum, film) => sum + film.count, 0)
   return reels > plan.vessel.reels
     ? [
