@@ -47,6 +47,8 @@ const settings = z.strictObject({
     .optional(),
   /** bench devices may stand outside this network */
   publicDevices: z.boolean().optional(),
+  /** films that may hang in the dryer at once */
+  hangers: z.int().min(0).max(200).optional(),
   /** first steps of a new house that were left out, by their keys */
   leftOut: z.array(z.string().max(20)).max(20).optional(),
 })

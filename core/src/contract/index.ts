@@ -4,6 +4,7 @@ import { chemicalApi } from './chemical'
 import { darkroomApi } from './darkroom'
 import { deviceApi } from './device'
 import type { Endpoint } from './endpoint'
+import { filmApi } from './film'
 import { formulaApi } from './formula'
 import { importApi } from './import'
 import { jarApi } from './jar'
@@ -31,6 +32,7 @@ export const api = {
   chemical: chemicalApi,
   process: processApi,
   run: runApi,
+  film: filmApi,
   device: deviceApi,
   print: printApi,
   import: importApi,
@@ -58,6 +60,7 @@ export { runEvent } from '../run/runEvent'
 export { planRequest, type PlanRequest } from '../process/request'
 export { processBody, type ProcessBody } from '../process/processBody'
 export type { ProcessRow, ProcessVersion } from './process'
+export type { Pair, TracedBath, TracedFilm } from './film'
 export type { Roll, Run, RunSummary, Vessel } from './run'
 export {
   pictureBytes,

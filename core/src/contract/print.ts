@@ -25,5 +25,15 @@ export const printApi = {
     query: z.strictObject({ ml: z.coerce.number().gt(0).max(1_000_000).optional() }),
     file: true,
   }),
+  run: endpoint(
+    'GET',
+    '/api/print/runs/:id',
+    'technician',
+    'The sheet of a run: its beakers, its steps with the clock of each, boxes to tick, as PDF',
+    {
+      params: idParams,
+      file: true,
+    },
+  ),
 }
 export type LabelSheet = (typeof labelSheets)[number]

@@ -1,4 +1,7 @@
 import { z } from 'zod'
+import { contrasts, densities } from '../film/cameOut'
+import { dryers } from '../film/drying'
+import { faults, wipings } from '../film/faults'
 import { plan } from '../process/plan'
 import { planRequest } from '../process/request'
 import { runEvent } from '../run/runEvent'
@@ -6,14 +9,20 @@ import { done, find, id, idParams, listQuery, millis, name, note, page, reason, 
 import { wouldHold } from './bottle'
 import { endpoint } from './endpoint'
 
+const covers = z.array(z.number().gt(0).max(20_000)).min(1).max(16)
 export const vesselBody = {
   name,
   kind: z.enum(['hand', 'rotary']),
   format: z.enum(['135', '120']),
   /** ml that covers 1, 2, … films: one figure a reel */
-  coversMl: z.array(z.number().gt(0).max(20_000)).min(1).max(16),
+  coversMl: covers,
   /** ml a loaded reel of it carries out of a bath; null as usual for the format */
   carryMl: z.number().min(0).max(500).nullable(),
+  /** ml that covers 1, 2, … of what else it takes, where somebody measured that; by its height where not given */
+  also: z
+    .array(z.strictObject({ format: z.enum(['135', '120', 'sheets']), coversMl: covers }))
+    .max(2)
+    .optional(),
 }
 const vessel = z.object({
   id,
@@ -25,7 +34,7 @@ const vessel = z.object({
 })
 
 const state = z.enum(['planned', 'running', 'done', 'abandoned', 'taken-back'])
-const result = z.enum(['thin', 'right', 'dense']).nullable()
+const result = z.enum(densities).nullable()
 const runSummary = z.object({
   id,
   version,
@@ -44,7 +53,8 @@ const runSummary = z.object({
   startedAt: z.number().nullable(),
   endedAt: z.number().nullable(),
 })
-const roll = z.object({
+/** A developed film, from its plan to its owner's hands. */
+export const roll = z.object({
   id,
   version,
   runId: id.nullable(),
@@ -59,8 +69,23 @@ const roll = z.object({
   temperatureC: z.number().nullable(),
   at: z.number(),
   result,
-  contrast: z.enum(['flat', 'right', 'hard']).nullable(),
+  contrast: z.enum(contrasts).nullable(),
+  /** what is seen on it that should not be there */
+  faults: z.array(z.enum(faults)),
   note: z.string(),
+  /** from the bottom of its tank */
+  reel: z.int().nullable(),
+  wiping: z.enum(wipings).nullable(),
+  dryer: z.enum(dryers).nullable(),
+  hungAt: z.number().nullable(),
+  /** its place in the dryer, as long as it hangs there */
+  hanger: z.int().nullable(),
+  /** frames of a strip; 0 left whole */
+  cut: z.int().nullable(),
+  /** what stands on its sleeve */
+  sleeve: z.string().nullable(),
+  sleevedAt: z.number().nullable(),
+  handedAt: z.number().nullable(),
   /** what a failed test says of it, and what still helps */
   marks: z.array(
     z.object({
@@ -81,6 +106,9 @@ const run = runSummary.extend({
   events: z.array(runEvent),
   filmRows: z.array(roll),
 })
+
+/** How its films were hung up. */
+const hung = z.strictObject({ wiping: z.enum(wipings), dryer: z.enum(dryers) })
 
 export const runApi = {
   vessels: endpoint('GET', '/api/vessels', 'technician', 'Tanks and drums', { query: listQuery, response: page(vessel) }),
@@ -131,7 +159,7 @@ export const runApi = {
   finish: endpoint('POST', '/api/runs/:id/finish', 'technician', 'The run is over: writes uses, tally marks and the films’ records', {
     params: idParams,
     bodyBytes: 256_000,
-    body: z.strictObject({ version, at: millis, events: z.array(runEvent).max(200), note: note.default('') }),
+    body: z.strictObject({ version, at: millis, events: z.array(runEvent).max(200), note: note.default(''), hung: hung.optional() }),
     response: run,
   }),
   abandon: endpoint('POST', '/api/runs/:id/abandon', 'technician', 'Give a run up', {
@@ -164,14 +192,20 @@ export const runApi = {
     query: z.strictObject({
       ...listQuery.shape,
       find,
-      /** nobody has said yet how they came out, or a failed test puts them in doubt */
-      only: z.enum(['unsaid', 'marked']).optional(),
+      /** nobody has said yet how they came out, a failed test puts them in doubt, they hang, or wait in their owner’s place */
+      only: z.enum(['unsaid', 'marked', 'hanging', 'waiting']).optional(),
     }),
     response: page(roll),
   }),
   judge: endpoint('PUT', '/api/rolls/:id', 'member', 'How a film came out (members: their own)', {
     params: idParams,
-    body: z.strictObject({ version, result: roll.shape.result, contrast: roll.shape.contrast, note }),
+    body: z.strictObject({
+      version,
+      result: roll.shape.result,
+      contrast: roll.shape.contrast,
+      faults: roll.shape.faults.max(10).optional(),
+      note,
+    }),
     response: roll,
   }),
   clearMark: endpoint('POST', '/api/rolls/:id/marks/:markId/clear', 'technician', 'What was done about a film a failed test had marked', {

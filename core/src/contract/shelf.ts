@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { celsius, done, id, idParams, listQuery, name, page, version } from '../shape/common'
+import { drums } from '../waste/drumNames'
 import { endpoint } from './endpoint'
 
 /** A place bottles stand; its temperature counts for how they age, `assumedShelfC` where nobody measured it (null). */
@@ -31,6 +32,8 @@ const waste = z.object({
   at: z.number(),
   by: z.string(),
   family: z.string(),
+  /** where it goes by what is in it; null where nobody wrote that down, and the local rules say */
+  drum: z.enum(drums).nullable(),
   ml: z.number(),
   silverG: z.number(),
   bottleId: id,

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { run } from '../samples'
-import { filmAdvice, type CameOut } from './advice'
+import { filmAdvice } from './advice'
+import type { CameOut } from './cameOut'
 import { faultNames, faults } from './faults'
 import { filmDryAt, freePlaces, reelsDryAt } from './drying'
 import { proposeTime, shareOfTime, type OutcomeOfTime } from './proposal'

@@ -1,6 +1,6 @@
 import { timeAtAny } from '../development/developingTime'
 import type { Plan } from '../process/load'
-import type { CameOut } from './advice'
+import type { CameOut } from './cameOut'
 
 /** Fewer films say nothing of a pair. */
 const leastFilms = 3

@@ -1,6 +1,7 @@
 import { run } from '../samples'
 import { discardedOf } from './discarded'
-import { drumNames, drumOf, drums } from './drums'
+import { drumNames, drums } from './drumNames'
+import { drumOf } from './drums'
 
 const drum = (family: string, ...chemicals: string[]) =>
   drumOf({ family, additions: chemicals.map((chemical) => ({ chemical, grams: 1 })) })

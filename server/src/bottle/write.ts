@@ -5,6 +5,7 @@ import { asSeen, saveSeen } from '../http/changing'
 import type { Database } from '../table/database'
 import { asRead, writeEntries, type NewEntry } from './ledger'
 import { putOnShelf, type NewBottle } from './putOnShelf'
+import { writeWaste } from './waste'
 import type { StoredEntry } from './queries'
 
 interface Writing {
@@ -41,12 +42,14 @@ export async function writeDecided(db: Database, decided: Decided, writing: Writ
   if (like) for (const one of decided.made ?? []) await putOnShelf(db, { ...like, ...one, by, now, groupId })
   const lines = entriesOf(decided.lines, { by, now, groupId })
   await writeEntries(db, lines)
-  const waste = (decided.waste ?? []).flatMap(({ line, family, silverGPerL, note }) => {
-    const entry = lines[line]
-    const ml = -(entry?.ml ?? 0)
-    const silverG = ((silverGPerL ?? 0) * ml) / 1000
-    return entry ? [{ id: uuid(), at: now, byPerson: by, family, ml, silverG, bottleId: entry.bottleId, entryId: entry.id, note }] : []
-  })
-  if (waste.length > 0) await db.WasteEntry.bulkCreate(waste)
+  await writeWaste(
+    db,
+    (decided.waste ?? []).flatMap(({ line, family, silverGPerL, note }) => {
+      const entry = lines[line]
+      const ml = -(entry?.ml ?? 0)
+      return entry ? [{ family, ml, silverG: ((silverGPerL ?? 0) * ml) / 1000, bottleId: entry.bottleId, entryId: entry.id, note }] : []
+    }),
+    { by, now },
+  )
   return lines.map(asRead)
 }

@@ -1,5 +1,5 @@
 import { Model, type InferAttributes, type InferCreationAttributes, type ModelStatic, type CreationOptional } from 'sequelize'
-import { amount, flag, keyed, optional, text, texts, usually, version } from '../table/columns'
+import { amount, flag, keyed, optional, text, texts, usually, version, whole } from '../table/columns'
 import { table } from '../table/table'
 
 declare module '../table/database' {
@@ -24,6 +24,7 @@ export class Darkroom extends Model<InferAttributes<Darkroom>, InferCreationAttr
   declare hosts: CreationOptional<string[]>
   declare publicDevices: CreationOptional<boolean>
   declare leftOut: CreationOptional<string[]>
+  declare hangers: CreationOptional<number>
 }
 
 export const darkroomTable = table(Darkroom, 'darkroom', {
@@ -42,4 +43,5 @@ export const darkroomTable = table(Darkroom, 'darkroom', {
   hosts: usually(texts(), []),
   publicDevices: usually(flag(), false),
   leftOut: usually(texts(), []),
+  hangers: usually(whole(), 8),
 })

@@ -7,7 +7,7 @@ import {
   type ModelStatic,
   type CreationOptional,
 } from 'sequelize'
-import { amount, flag, instant, key, of, optional, text, usually, version, whole } from '../table/columns'
+import { amount, flag, instant, json, key, of, optional, text, usually, version, whole } from '../table/columns'
 import type { Row } from '../table/database'
 import { table } from '../table/table'
 
@@ -34,6 +34,16 @@ export class Roll extends Model<InferAttributes<Roll>, InferCreationAttributes<R
   declare note: CreationOptional<string>
   declare takenBack: CreationOptional<boolean>
   declare slowClearing: CreationOptional<boolean | null>
+  declare reel: CreationOptional<number | null>
+  declare faults: CreationOptional<Shown['faults']>
+  declare wiping: CreationOptional<Shown['wiping']>
+  declare dryer: CreationOptional<Shown['dryer']>
+  declare hungAt: CreationOptional<number | null>
+  declare hanger: CreationOptional<number | null>
+  declare cut: CreationOptional<number | null>
+  declare sleeve: CreationOptional<string | null>
+  declare sleevedAt: CreationOptional<number | null>
+  declare handedAt: CreationOptional<number | null>
   declare member?: NonAttribute<Row<'Person'> | null>
   declare run?: NonAttribute<Row<'Run'>>
   declare marks?: NonAttribute<Row<'RollMark'>[]>
@@ -56,4 +66,14 @@ export const rollTable = table(Roll, 'roll', {
   note: usually(text(), ''),
   takenBack: usually(flag(), false),
   slowClearing: optional(flag()),
+  reel: optional(whole()),
+  faults: usually(json(), []),
+  wiping: optional(text()),
+  dryer: optional(text()),
+  hungAt: optional(instant()),
+  hanger: optional(whole()),
+  cut: optional(whole()),
+  sleeve: optional(text()),
+  sleevedAt: optional(instant()),
+  handedAt: optional(instant()),
 })

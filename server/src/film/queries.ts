@@ -1,3 +1,5 @@
+import type { Plan } from '@selvrin/core'
+import type { Roll } from '@selvrin/core/contract'
 import type { Database } from '../table/database'
 
 export interface FilmInDoubt {
@@ -37,4 +39,28 @@ export const filmsInDoubt = (
          and not exists (select from bottle_entry x where x.reverses = e.id))
      order by o.id`,
     asked,
+  )
+
+export interface Developed {
+  film: string
+  ei: number
+  developer: string
+  result: Roll['result']
+  contrast: Roll['contrast']
+  faults: Roll['faults']
+  developedS: number | null
+  temperatureC: number | null
+  at: number
+  developing: Plan['developing']
+  drift: Plan['drift'] | null
+  chartRowIds: string[] | null
+}
+
+/** Every film that was developed, with what its plan had charted for it. SQL because of a plan only its time is wanted. */
+export const developedFilms = (db: Database): Promise<Developed[]> =>
+  db.query<Developed>(
+    `select l.film, l.ei, l.developer, l.result, l.contrast, l.faults, l.developed_s as "developedS", l.temperature_c as "temperatureC", l.at,
+       r.plan -> 'developing' as developing, r.plan -> 'drift' as drift, r.request -> 'chartRowIds' as "chartRowIds"
+     from roll l join run r on r.id = l.run_id where r.state = 'done' and not l.taken_back order by l.id`,
+    {},
   )

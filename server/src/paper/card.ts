@@ -17,11 +17,8 @@ import {
   type Taking,
 } from '@selvrin/core'
 import type { FormulaRow } from '@selvrin/core/contract'
+import { bottom, ladder, left, right } from './ladder'
 import { finished, mark, mm, newDocument, oneLine, printable, qr, type Page } from './page'
-
-const left = 18 * mm
-const right = 192 * mm
-const bottom = 280 * mm
 
 /** Whose formula it is, how much, and where its page is found. */
 function heading(doc: Page, row: FormulaRow, finalMl: number, origin: string, manner: Manner): void {
@@ -31,43 +28,6 @@ function heading(doc: Page, row: FormulaRow, finalMl: number, origin: string, ma
   const what = `${showVolume(finalMl, manner)} · version ${row.number} · ${row.body.purpose}`
   oneLine(doc, what, left + 46, 18 * mm + 26, width, 'text', 10)
   qr(doc, `${origin}/formulary/${row.id}`, right - 52, 16 * mm, 52)
-}
-
-/** Writes rungs below each other, each with a box to tick: how much, of what, what to watch. `reached` says how far down. */
-function ladder(doc: Page, manner: Manner) {
-  let y = 42 * mm
-  const told = (text: string) => inManner(text, manner)
-  const rung = (amount: string, what: string, watch: string): void => {
-    doc.font('text').fontSize(9.5)
-    const height = Math.max(30, 20 + doc.heightOfString(printable(told(watch)), { width: right - left - 150 }))
-    if (y + height > bottom) {
-      doc.addPage({ size: 'A4', margin: 0 })
-      y = 20 * mm
-    }
-    doc
-      .lineWidth(1)
-      .strokeColor('black')
-      .rect(left, y + 4, 13, 13)
-      .stroke()
-    doc
-      .font('mono')
-      .fontSize(15)
-      .fillColor('black')
-      .text(printable(told(amount)), left + 20, y + 2, { width: 110, align: 'right', lineBreak: false })
-    oneLine(doc, told(what), left + 146, y + 2, right - left - 146, 'bold', 13)
-    doc
-      .font('text')
-      .fontSize(9.5)
-      .text(printable(told(watch)), left + 146, y + 19, { width: right - left - 150 })
-    doc
-      .lineWidth(0.4)
-      .strokeColor('#999999')
-      .moveTo(left, y + height)
-      .lineTo(right, y + height)
-      .stroke()
-    y += height + 2
-  }
-  return { rung, reached: () => y }
 }
 
 /** The bench card of a formula at a volume: its ladder with a box to tick for every rung, what to watch, cautions, and room for pH and initials. */

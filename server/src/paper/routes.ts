@@ -11,9 +11,11 @@ import { Refusal } from '../house/refusal'
 import { answers, type Handler } from '../http/route'
 import { jarsWithSums } from '../jar/queries'
 import { meOf } from '../person/rows'
+import { runRow } from '../run/rows'
 import type { Database } from '../table/database'
 import { cardPdf } from './card'
 import { bottleLabel, jarLabel, labelsPdf, type LabelContent } from './labels'
+import { runSheetPdf } from './runSheet'
 
 const originOf = (request: Request): string => `${request.protocol}://${request.get('host') ?? 'localhost'}`
 
@@ -61,5 +63,14 @@ const card: Handler<typeof api.print.card> = async ({ db, params, query, who, re
   return { name: `${row.body.name}.pdf`, type: 'application/pdf', bytes }
 }
 
-/** Labels and cards as PDF. */
-export const paperRoutes = [answers(api.print.labels, labels), answers(api.print.card, card)]
+const runSheet: Handler<typeof api.print.run> = async ({ db, params, who, request }) => {
+  const manner = await meOf(db, who.id)
+  const run = await runRow(db, params.id)
+  const taps = await db.Darkroom.findOne({ attributes: ['tapHotC', 'tapColdC', 'roomC'] })
+  const { tapHotC = null, tapColdC = null, roomC = null } = taps ?? {}
+  const bytes = await runSheetPdf(run, { tapHotC, tapColdC, roomC }, originOf(request), manner)
+  return { name: `run ${run.number}.pdf`, type: 'application/pdf', bytes }
+}
+
+/** Labels, cards and sheets of runs as PDF. */
+export const paperRoutes = [answers(api.print.labels, labels), answers(api.print.card, card), answers(api.print.run, runSheet)]

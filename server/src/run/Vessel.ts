@@ -1,6 +1,6 @@
 import type { Vessel as Shown } from '@selvrin/core/contract'
 import { Model, type InferAttributes, type InferCreationAttributes, type ModelStatic, type CreationOptional } from 'sequelize'
-import { amount, amounts, key, optional, text, version, whole } from '../table/columns'
+import { amount, amounts, json, key, optional, text, usually, version, whole } from '../table/columns'
 import { table } from '../table/table'
 
 declare module '../table/database' {
@@ -18,6 +18,7 @@ export class Vessel extends Model<InferAttributes<Vessel>, InferCreationAttribut
   declare coversMl: number[]
   declare version: CreationOptional<number>
   declare carryMl: CreationOptional<number | null>
+  declare also: CreationOptional<NonNullable<Shown['also']>>
 }
 
 export const vesselTable = table(Vessel, 'vessel', {
@@ -29,4 +30,5 @@ export const vesselTable = table(Vessel, 'vessel', {
   coversMl: amounts(),
   version: version(),
   carryMl: optional(amount()),
+  also: usually(json(), []),
 })

@@ -1,9 +1,11 @@
-import { decideFinish, decideGivingUp } from '@selvrin/core'
+import { decideFinish, decideGivingUp, discardedOf } from '@selvrin/core'
 import type { api, Run } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
 import { writeEntries } from '../bottle/ledger'
 import { takeLinesBack, wouldTakeBack as wouldBack } from '../bottle/takeBack'
+import { writeWaste } from '../bottle/waste'
 import { entriesOf } from '../bottle/write'
+import { hangUp, takeDown } from '../film/drying'
 import { asSeen, saveNext } from '../http/changing'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
@@ -19,10 +21,26 @@ export const finish: Handler<typeof api.run.finish> = async ({ db, params, body,
   await keepEvents(db, run.id, body.events, who.id)
   const { lines, developedS, temperatureC } = decideFinish(run, await bottlesOf(db, run.plan, now), body)
   await writeEntries(db, entriesOf(lines, { by: who.id, now }))
+  await pouredAway(db, run, { by: who.id, now })
   await changeAll(db.Roll, { developedS, temperatureC, at: body.at }, { runId: run.id })
+  await hangUp(db, run, { ...(body.hung ?? { wiping: 'none', dryer: 'air' }), at: body.at, by: who.id })
   const row = asSeen(db.Run, { id: run.id, version: run.version })
   await saveNext(row.set({ state: 'done', endedAt: body.at, why: body.note === '' ? null : body.note }))
   return runRow(db, run.id)
+}
+
+/** What was made up for it and not saved is in the waste, by the line that took it from its bottle. */
+async function pouredAway(db: Database, run: Run, writing: { by: string; now: number }): Promise<void> {
+  const drawn = await db.BottleEntry.findAll({
+    attributes: ['id', 'step', 'bottleId'],
+    where: { runId: run.id, kind: 'dilute-out' },
+    raw: true,
+  })
+  const poured = discardedOf(run.plan).flatMap(({ step, ...one }) => {
+    const line = drawn.find((entry) => entry.step === step && entry.bottleId === one.bottleId)
+    return line ? [{ ...one, entryId: line.id, note: `run ${run.number}: ${one.note}` }] : []
+  })
+  await writeWaste(db, poured, writing)
 }
 
 /** Given up: what the film really was in is written, and nothing is promised any more. */
@@ -55,7 +73,8 @@ export const wouldTakeBack: Handler<typeof api.run.wouldTakeBack> = async ({ db,
 export const takeBack: Handler<typeof api.run.takeBack> = async ({ db, params, body, who, now }) => {
   const run = await lockRun(db, params.id, over, body.version)
   await takeLinesBack(db, await linesOf(db, run.id), { by: who.id, now, reason: `Run ${run.number} taken back: ${body.reason}` })
-  await changeAll(db.Roll, { takenBack: true }, { runId: run.id })
+  await changeAll(db.Roll, { takenBack: true, hanger: null }, { runId: run.id })
+  await takeDown(db, run.id, now)
   const row = asSeen(db.Run, { id: run.id, version: run.version })
   await saveNext(row.set({ state: 'taken-back', takenBackWhy: body.reason }))
   return runRow(db, run.id)

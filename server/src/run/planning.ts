@@ -52,8 +52,9 @@ export const plan: Handler<typeof api.run.plan> = async ({ db, body: { id, reque
   await db.Run.create({ id, number: (last ?? 0) + 1, plan: planned, request, overruled, plannedBy: who.id, plannedAt: now })
   await promise(db, id, planned)
   await db.Roll.bulkCreate(
-    request.films.map((film) => ({
+    request.films.map((film, i) => ({
       id: film.id,
+      reel: i + 1,
       runId: id,
       memberId: film.memberId,
       film: film.film,

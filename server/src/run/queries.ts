@@ -4,7 +4,7 @@ import type { Database } from '../table/database'
 /** Tanks and drums with the numbers of the runs in them and of those planned in them; those of `ids`, or a page. SQL because a run names its vessel inside its plan. */
 export const vesselRows = (db: Database, asked: { ids: string[] | null; after: string | null; limit: number | null }): Promise<Vessel[]> =>
   db.query<Vessel>(
-    `select id, version, name, kind, format, reels, covers_ml as "coversMl", carry_ml as "carryMl",
+    `select id, version, name, kind, format, reels, covers_ml as "coversMl", carry_ml as "carryMl", also,
        array(select r.number from run r where r.state = 'running' and r.plan -> 'vessel' ->> 'id' = vessel.id::text order by r.number) as running,
        array(select r.number from run r where r.state = 'planned' and r.plan -> 'vessel' ->> 'id' = vessel.id::text order by r.number) as planned
      from vessel where ($ids::uuid[] is null or id = any($ids)) and ($after::uuid is null or id > $after) order by id limit $limit`,

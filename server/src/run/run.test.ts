@@ -1,6 +1,6 @@
-import { houseFirstVersion, houseIds } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import { testHouse, type Caller, type TestHouse } from '../test/house'
+import { tankRuns, type Row } from '../test/tankRuns'
 
 let house: TestHouse
 let ilse: Caller
@@ -10,54 +10,7 @@ beforeAll(async () => {
 }, 30_000)
 afterAll(() => house.close())
 
-type Row = Record<string, unknown>
-const rows = async (path: string): Promise<Row[]> => (await ilse.send('GET', path)).body.rows ?? []
-const named = (list: Row[], name: string, more: (row: Row) => boolean = () => true) =>
-  list.find((row) => row.name === name && more(row)) as Row & { id: string }
-const volume = async (id: string) => (await ilse.send('GET', `/api/bottles/${id}`)).body.state as { volumeMl: number; rolls: number }
-
-async function planned(count = 2, change: Row = {}) {
-  const [bottles, chart, vessels, people] = (await Promise.all(
-    ['/api/bottles', '/api/chart', '/api/vessels', '/api/people'].map(rows),
-  )) as [Row[], Row[], Row[], Row[]]
-  const developer = named(bottles, 'Soft borax developer', (row) => (row.state as { volumeMl: number }).volumeMl > 1500)
-  const stop = named(bottles, 'Citric stop bath', (row) => (row.state as { rollsLeft: number }).rollsLeft > 8)
-  const fixer = named(bottles, 'Rapid fixer concentrate', (row) => row.parts !== null)
-  const charted = chart.filter(
-    (row) => row.film === 'Millrace 400' && row.formulaId === developer.formulaId && row.ei === 400 && String(row.parts) === '1,1',
-  )
-  const id = uuid()
-  const request = {
-    processVersionId: houseFirstVersion(houseIds['bw-negative']),
-    options: { 'wetting-agent': false },
-    vesselId: named(vessels, 'Tank 2').id,
-    films: Array.from({ length: count }, () => ({
-      id: uuid(),
-      memberId: people.find((row) => row.login === 'tilda')?.id,
-      film: 'Millrace 400',
-      format: '135-36',
-      ei: 400,
-      pushStops: 0,
-    })),
-    chartRowIds: charted.map((row) => row.id),
-    baths: [
-      { role: 'developer', bottleId: developer.id, parts: [1, 1] },
-      { role: 'stop', bottleId: stop.id, parts: [1] },
-      { role: 'fixer', bottleId: fixer.id, parts: [1] },
-    ],
-    temperatureC: 20,
-    agitation: '10-4inv-30',
-    ...change,
-  }
-  const answer = await ilse.send('POST', '/api/runs', { id, request })
-  return { id, answer, developer, stop, fixer, request }
-}
-let seq = 0
-const event = (kind: string, at: number, step: number) => ({ id: uuid(), seq: seq++, device: 'test', at, kind, step })
-type Steps = { seconds: number; waits: boolean }[]
-const stepsOf = (answer: { body: Row }): Steps => (answer.body.plan as { steps: Steps }).steps
-/** Every step that waits is ended by a hand once all of their time is over. */
-const handsOn = (steps: Steps, at: number) => steps.flatMap((step, i) => (step.waits ? [event('next', at + i, i)] : []))
+const { rows, volume, planned, event, stepsOf, handsOn } = tankRuns(() => ilse)
 
 test('a run writes what it took and what went through, once, and the films’ records', async () => {
   const { id, answer, developer, fixer } = await planned()
@@ -92,6 +45,19 @@ test('a run writes what it took and what went through, once, and the films’ re
   ])
   const own = await (await house.as('tilda')).send('GET', '/api/rolls')
   expect(own.body.rows?.slice(0, 2).map((row) => row.runId)).toEqual([id, id])
+  // what was made up for it is in the developers' drum by what was in it, until the run is taken back
+  const wasted = async () => (await rows('/api/waste?limit=5')).filter((row) => String(row.note).startsWith(`run ${String(run.number)}:`))
+  expect((await wasted()).map((row) => [row.bottleId, row.ml, row.drum, row.note])).toEqual([
+    [developer.id, 600, 'dev', `run ${String(run.number)}: Develop`],
+  ])
+  const sheet = await fetch(`${house.url}/api/print/runs/${id}`, { headers: { cookie: ilse.cookie } })
+  expect([sheet.status, sheet.headers.get('content-type'), (await sheet.arrayBuffer()).byteLength > 10_000]).toEqual([
+    200,
+    'application/pdf',
+    true,
+  ])
+  const back = await ilse.send('POST', `/api/runs/${id}/take-back`, { version: run.version, reason: 'only looked at' })
+  expect([back.status, await wasted(), (await rows('/api/rolls?only=hanging')).filter((row) => row.runId === id)]).toEqual([200, [], []])
 })
 
 test('a plan that cannot work is refused with its reason, or kept with the technician’s', async () => {

@@ -6,7 +6,7 @@ import { answers, type Handler } from '../http/route'
 import type { Database } from '../table/database'
 import { vesselRows } from './queries'
 
-type Facts = Pick<Vessel, 'id' | 'name' | 'kind' | 'format' | 'coversMl' | 'carryMl'>
+type Facts = Pick<Vessel, 'id' | 'name' | 'kind' | 'format' | 'coversMl' | 'carryMl'> & { also?: Vessel['also'] }
 
 async function vesselById(db: Database, id: string): Promise<Vessel> {
   const [vessel] = await vesselRows(db, { ids: [id], after: null, limit: null })
@@ -14,11 +14,12 @@ async function vesselById(db: Database, id: string): Promise<Vessel> {
   return vessel
 }
 
-export const addVessel = (db: Database, vessel: Facts): Promise<unknown> => db.Vessel.create({ ...vessel, reels: vessel.coversMl.length })
+export const addVessel = (db: Database, vessel: Facts): Promise<unknown> =>
+  db.Vessel.create({ ...vessel, also: vessel.also ?? [], reels: vessel.coversMl.length })
 
 /** Changes a tank or drum as its writer saw it. */
-export async function changeVessel(db: Database, { id, version, ...facts }: Facts & { version: number }): Promise<void> {
-  const row = asSeen(db.Vessel, { id, version }).set({ ...facts, reels: facts.coversMl.length })
+export async function changeVessel(db: Database, { id, version, also, ...facts }: Facts & { version: number }): Promise<void> {
+  const row = asSeen(db.Vessel, { id, version }).set({ ...facts, ...(also === undefined ? {} : { also }), reels: facts.coversMl.length })
   await saveSeen(row, version, () => vesselById(db, id))
 }
 

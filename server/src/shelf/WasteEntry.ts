@@ -26,6 +26,7 @@ export class WasteEntry extends Model<InferAttributes<WasteEntry>, InferCreation
   declare bottleId: string
   declare entryId: string
   declare note: CreationOptional<string>
+  declare drum: CreationOptional<string | null>
   declare by?: NonAttribute<Row<'Person'> | null>
 }
 
@@ -39,4 +40,5 @@ export const wasteEntryTable = table(WasteEntry, 'waste_entry', {
   bottleId: of('bottle'),
   entryId: of('bottle_entry'),
   note: usually(text(), ''),
+  drum: optional(text()),
 })

@@ -1,16 +1,22 @@
-import type { UsedUp } from '@selvrin/core'
+import { drumOf, type UsedUp } from '@selvrin/core'
 import type { WasteRow } from '@selvrin/core/contract'
 import type { Database } from '../table/database'
 
 /** What was poured away and not taken back, newest first; those of `ids`, or a page. SQL because a page begins behind a pair of time and id. */
-export const wasteRows = (db: Database, ask: { ids: string[] | null; after: string | null; limit: number | null }): Promise<WasteRow[]> =>
-  db.query<WasteRow>(
-    `select w.id, w.at, coalesce(p.name, 'someone who left') as by, w.family, w.ml, w.silver_g as "silverG", w.bottle_id as "bottleId", b.letter || b.number as label, w.note
+export async function wasteRows(
+  db: Database,
+  ask: { ids: string[] | null; after: string | null; limit: number | null },
+): Promise<WasteRow[]> {
+  const rows = await db.query<WasteRow>(
+    `select w.id, w.at, coalesce(p.name, 'someone who left') as by, w.family, w.drum, w.ml, w.silver_g as "silverG", w.bottle_id as "bottleId", b.letter || b.number as label, w.note
      from waste_entry w join bottle b on b.id = w.bottle_id left join person p on p.id = w.by_person
      where ($ids::uuid[] is null or w.id = any($ids)) and ($after::uuid is null or (w.at, w.id) < (select at, id from waste_entry where id = $after))
        and not exists (select from bottle_entry v where v.reverses = w.entry_id) order by w.at desc, w.id desc limit $limit`,
     ask,
   )
+  // what was poured away before drums were written down goes by its family
+  return rows.map((row) => ({ ...row, drum: row.drum ?? drumOf({ family: row.family, additions: [] }) }))
+}
 
 /** Rolls and prints that went through the bottles of those formulas, or of each, since a time. SQL for the sum. */
 export const usedSince = (

@@ -9,7 +9,21 @@ import { batches } from './0008-batches'
 import { throughput } from './0009-throughput'
 import { told } from './0010-told'
 import { processes } from './0011-processes'
+import { films } from './0012-films'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
-export const migrations: Migration[] = [house, scales, proofs, safe, hands, unmeasured, forgetting, batches, throughput, told, processes]
+export const migrations: Migration[] = [
+  house,
+  scales,
+  proofs,
+  safe,
+  hands,
+  unmeasured,
+  forgetting,
+  batches,
+  throughput,
+  told,
+  processes,
+  films,
+]
