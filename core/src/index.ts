@@ -188,7 +188,7 @@ export { faultNames, faults, wipingNames, wipings, type Fault, type Wiping } fro
 export { proposeTime, shareOfTime, type OutcomeOfTime, type TimeProposal } from './film/proposal'
 export { recordOf, type StepRecord } from './run/record'
 export { washFigures, type WashFigures } from './process/washFigures'
-export { loadKinds, reelPlace, vesselCover, type LoadKind } from './process/vesselCover'
+export { coversOf, loadKinds, reelPlace, vesselCover, type LoadKind } from './process/vesselCover'
 export { drumNames, type Drum } from './waste/drumNames'
 export { drumOf } from './waste/drums'
 export { discardedOf, type Discarded } from './waste/discarded'

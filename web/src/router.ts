@@ -75,6 +75,8 @@ export function makeRouter(): Router {
       { path: '/tanks/plan', component: pages.plan, meta: { title: 'Plan a run' } },
       { path: '/tanks/:id', component: pages.run, meta: { title: 'Run' } },
       { path: '/films', component: pages.films, meta: { for: 'members', title: 'Films' } },
+      { path: '/films/pairs', component: () => import('./film/PairsPage.vue'), meta: { title: 'How films come out' } },
+      { path: '/films/trace', component: () => import('./film/TracePage.vue'), meta: { title: 'Films and baths' } },
       { path: '/people', component: () => import('./person/PeoplePage.vue'), meta: { title: 'People' } },
       { path: '/devices', component: () => import('./device/DevicesPage.vue'), meta: { title: 'Devices' } },
       { path: '/b/:code', component: () => import('./room/CodePage.vue'), meta: { for: 'members', title: 'Code' } },

@@ -103,6 +103,8 @@ const run = runSummary.extend({
   /** what was decided, for the same again */
   request: planRequest.nullable(),
   overruled: z.string().nullable(),
+  /** what was noted when it was over, or why it was given up */
+  why: z.string().nullable(),
   events: z.array(runEvent),
   filmRows: z.array(roll),
 })

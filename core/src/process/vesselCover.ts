@@ -10,7 +10,11 @@ const heightOf120 = { hand: [2, 3, 5, 6, 8], rotary: [2, 4, 5, 7, 9] }
 /** ml that covers six sheets of 4×5 in, in a tank of that size or larger. Domain figures. */
 const sixSheets = { hand: 1050, rotary: 270 }
 
-/** ml that covers 1, 2, … of each kind: what somebody measured, else from the room the reels of the other kind need. */
+/**
+ * ml that covers 1, 2, … of each kind in a vessel: what somebody measured, else from the room the reels of the other kind need.
+ * @example
+ * coversOf({ kind: 'hand', coversMl: [300, 600, 1000] })['120'] // → [600, 1000]
+ */
 export function coversOf({
   kind,
   format = '135',

@@ -20,7 +20,7 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
     const vessels = await vesselRows(db)
     const chart = await chartRows(db, formulas.ids, ilse)
     const season = playSeason(today, { memberIds, vessels, chart, formulaIds: formulas.ids })
-    await writeSeason(db, season, { staff, versionIds: formulas.versionIds, shelfIds })
+    await writeSeason(db, season, { staff, versionIds: formulas.versionIds, shelfIds, today })
     const strips = season.bottles.filter((bottle) => bottle.formula === 'softBorax')
     await instruments(db, ilse, today, strips)
   })

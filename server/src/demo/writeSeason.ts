@@ -1,4 +1,4 @@
-import { throughputFrom } from '@selvrin/core'
+import { dayMs, throughputFrom } from '@selvrin/core'
 import { newLabelCode } from '../label/codes'
 import type { Database } from '../table/database'
 import { seeded } from './random'
@@ -8,24 +8,25 @@ interface Known {
   staff: string[]
   versionIds: Record<string, string>
   shelfIds: Record<string, string>
+  today: number
 }
 
 /** Writes a season down as its technicians would have: runs with their films, then bottles with their tests and ledgers. */
 export async function writeSeason(db: Database, season: Season, known: Known): Promise<void> {
   const random = seeded(7)
   const someone = () => known.staff[Math.floor(random() * known.staff.length)] ?? ''
-  for (const run of season.runs) await writeRun(db, run, someone(), random)
+  for (const run of season.runs) await writeRun(db, run, { by: someone(), today: known.today }, random)
   for (const bottle of season.bottles) await writeBottle(db, season, bottle, known, someone())
 }
 
-async function writeRun(db: Database, run: Season['runs'][number], by: string, random: () => number): Promise<void> {
+async function writeRun(db: Database, run: Season['runs'][number], { by, today }: { by: string; today: number }, random: () => number): Promise<void> {
   const { id, number, plan, request, at, developer } = run
   const developing = plan.steps.find((step) => step.kind === 'develop')?.seconds ?? 0
   const endedAt = at + plan.steps.reduce((sum, step) => sum + step.seconds * 1000, 0)
   const times = { plannedAt: at - 900_000, startedAt: at, endedAt }
   await db.Run.create({ id, number, state: 'done', plan, request, plannedBy: by, ...times })
   await db.Roll.bulkCreate(
-    request.films.map(({ id: filmId, memberId, film, format, ei }) => {
+    request.films.map(({ id: filmId, memberId, film, format, ei }, i) => {
       const judged = random()
       return {
         id: filmId,
@@ -41,9 +42,21 @@ async function writeRun(db: Database, run: Season['runs'][number], by: string, r
         result: judged < 0.6 ? 'right' : judged < 0.68 ? 'thin' : judged < 0.76 ? 'dense' : null,
         contrast: judged < 0.7 ? 'right' : null,
         note: judged < 0.04 ? 'a little dust in the sky' : '',
+        faults: judged > 0.97 ? ['clear-spots'] : [],
+        reel: i + 1,
+        ...put(endedAt, today, `${number}-${i + 1}`, i),
       }
     }),
   )
+}
+
+/** Where a film is by now: it hangs for an evening, waits in its sleeve for some days, and is handed back. */
+function put(hungAt: number, today: number, sleeve: string, i: number) {
+  const hung = { wiping: 'none' as const, dryer: 'air' as const, hungAt }
+  if (today - hungAt < dayMs / 2) return { ...hung, hanger: i + 1 }
+  const sleevedAt = hungAt + dayMs
+  const handedAt = hungAt + 6 * dayMs
+  return { ...hung, cut: 6, sleeve, sleevedAt, ...(handedAt < today ? { handedAt } : {}) }
 }
 
 async function writeBottle(db: Database, season: Season, bottle: Season['bottles'][number], known: Known, by: string): Promise<void> {

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { familyNames, type Family } from '@selvrin/core'
+import { drumNames, familyNames, type Drum, type Family } from '@selvrin/core'
 import { computed, onMounted } from 'vue'
-import BathMark from '../marks/BathMark.vue'
 import { showMoment, inSentence } from '../marks/words'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
@@ -15,12 +14,13 @@ const waste = useWaste()
 onMounted(() => void waste.load())
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
 const sums = computed(() => {
-  const families = [...new Set(waste.rows.map((row) => row.family))]
-  return families.map((family) => {
-    const mine = waste.rows.filter((row) => row.family === family)
-    return { family, ml: mine.reduce((sum, row) => sum + row.ml, 0), silverG: mine.reduce((sum, row) => sum + row.silverG, 0) }
+  const drums = [...new Set(waste.rows.map((row) => row.drum))]
+  return drums.map((drum) => {
+    const mine = waste.rows.filter((row) => row.drum === drum)
+    return { drum, ml: mine.reduce((sum, row) => sum + row.ml, 0), silverG: mine.reduce((sum, row) => sum + row.silverG, 0) }
   })
 })
+const drumName = (drum: Drum | null) => (drum === null ? 'no drum of its own: by your local rules' : drumNames[drum])
 const nameOf = (family: string) => familyNames[family as Family] ?? family
 </script>
 
@@ -31,20 +31,21 @@ const nameOf = (family: string) => familyNames[family as Family] ?? family
     <WaitFor :of="[waste]" what="the waste">
       <p v-if="waste.rows.length === 0" class="text-xl">Nothing was poured away yet. Bottles that are retired into the sink stand here.</p>
       <ul class="mb-6 flex flex-wrap gap-x-10 gap-y-4">
-        <li v-for="sum in sums" :key="sum.family" class="flex items-center gap-3">
-          <BathMark :family="sum.family" :size="40" />
+        <li v-for="sum in sums" :key="sum.drum ?? 'none'">
           <p>
-            <b class="font-mono text-3xl">{{ show.volume(sum.ml) }}</b><br />{{ nameOf(sum.family)
+            <b class="font-mono text-3xl">{{ show.volume(sum.ml) }}</b><br />{{ drumName(sum.drum)
             }}<template v-if="sum.silverG > 0">, {{ show.mass(sum.silverG) }} silver</template>
           </p>
         </li>
       </ul>
-      <p class="mb-4 text-quiet">Fixers to the silver drum, developers and acids apart; your local rules and a licensed disposal decide.</p>
+      <p class="mb-4 text-quiet">
+        A drum for each, by what is in it, and never one into another; your local rules and a licensed disposal decide.
+      </p>
       <ul>
         <li v-for="row in waste.rows" :key="row.id" class="border-b border-line py-2">
           <span class="font-mono font-bold">{{ show.volume(row.ml) }}</span> from
-          <RouterLink :to="`/shelf/${row.bottleId}`" class="link">{{ row.label }}</RouterLink>, {{ inSentence(nameOf(row.family))
-          }}<template v-if="row.silverG > 0.005">, {{ show.mass(row.silverG) }} silver</template>
+          <RouterLink :to="`/shelf/${row.bottleId}`" class="link">{{ row.label }}</RouterLink>, {{ inSentence(nameOf(row.family)) }}:
+          {{ drumName(row.drum) }}<template v-if="row.silverG > 0.005">, {{ show.mass(row.silverG) }} silver</template>
           <span class="block text-quiet">{{ showMoment(row.at, zone) }}, {{ row.by }}{{ row.note ? `: ${row.note}` : '' }}</span>
         </li>
       </ul>

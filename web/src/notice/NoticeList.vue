@@ -2,6 +2,7 @@
 import { api } from '@selvrin/core/contract'
 import { computed, onMounted } from 'vue'
 import { call } from '../api/call'
+import { useTime } from '../hand/useTime'
 import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
 import { useNotices } from '../stores'
@@ -12,7 +13,9 @@ const show = useShow()
 const session = useSession()
 const notices = useNotices()
 onMounted(() => void notices.load())
-const open = computed(() => notices.rows.filter((notice) => !notice.read))
+/** a reminder waits for its time */
+const time = useTime()
+const open = computed(() => notices.rows.filter((notice) => !notice.read && notice.at <= time.value))
 const zone = computed(() => session.darkroom?.zone ?? 'UTC')
 async function seen(id: string): Promise<void> {
   await call(api.proof.read, { params: { id } }).catch(() => undefined)

@@ -20,7 +20,7 @@ const { fields, typed, busy, rest, current, submit } = useContractForm(api.darkr
   begin: () => {
     // the first steps of a new house are kept where they are taken
     const { leftOut: _, ...settings } = kept.value
-    return { ...settings, hosts: settings.hosts ?? [], publicDevices: settings.publicDevices ?? false }
+    return { ...settings, hosts: settings.hosts ?? [], publicDevices: settings.publicDevices ?? false, hangers: settings.hangers ?? 8 }
   },
   send: async (body, theirs) => {
     kept.value = await call(api.darkroom.change, { body: { ...body, version: basedOn(kept.value, theirs) } })
@@ -52,6 +52,9 @@ const writeHosts = (hosts: string[]) => hosts.join(', ')
       </BodyField>
       <BodyField v-slot="{ bind }" :of="fields" name="scaleReadabilityG">
         <QuantityField v-bind="bind" kind="mass" label="Scale’s last digit" />
+      </BodyField>
+      <BodyField v-slot="{ bind }" :of="fields" name="hangers">
+        <ReadField v-bind="bind" label="Places in the dryer" hint="films that may hang at once" :read="Number" :write="String" />
       </BodyField>
       <BodyField v-slot="{ bind }" :of="fields" name="currency">
         <TextField v-bind="bind" label="Currency" hint="of prices, such as EUR" />

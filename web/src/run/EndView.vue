@@ -1,14 +1,28 @@
 <script setup lang="ts">
-import { showTime, usesAtEnd, type RunClock } from '@selvrin/core'
+import {
+  discardedOf,
+  drumNames,
+  drumOf,
+  showTime,
+  usesAtEnd,
+  wipingNames,
+  wipings,
+  type Dryer,
+  type RunClock,
+  type Wiping,
+} from '@selvrin/core'
 import { api, type Run } from '@selvrin/core/contract'
 import { computed, reactive, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { now } from '../clock'
+import PressOne from '../fields/PressOne.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { useClocks } from './clocks'
 import { useTyped } from '../hand/typed'
+import { useKept } from '../hand/useKept'
+import { useShow } from '../session/useShow'
 
 /** A bath that ran over by more than this asks why. s */
 const tolerated = 15
@@ -17,11 +31,28 @@ const clocks = useClocks()
 const { busy, problem, act } = useAction()
 useTyped()
 const note = ref('')
+const wiping = ref<Wiping | null>('none')
+const dryer = ref<Dryer | null>('air')
+useKept('dryer used', dryer)
+const wipings_ = wipings.map((value) => ({ value, name: wipingNames[value] }))
+const dryers_ = [
+  { value: 'air' as const, name: 'In air' },
+  { value: 'cabinet' as const, name: 'In the cabinet' },
+]
 const endAt = Math.round(now())
+const show = useShow()
 const reasons = reactive<Record<number, string>>({})
 const over = computed(() => clock.times.filter((time) => run.plan.steps[time.step]?.bottle && (time.held || time.overS > tolerated)))
 const back = computed(() =>
   usesAtEnd(run.plan).map((use) => run.plan.steps.find((step) => step.bottle?.id === use.bottleId)?.bottle?.label),
+)
+
+/** What was made up for it and goes away now, with its drum as far as its family says so. */
+const away = computed(() =>
+  discardedOf(run.plan).map(({ ml, note: of, family, drum: named }) => {
+    const drum = named ?? drumOf({ family, additions: [] })
+    return { ml, note: of, goes: drum ? `goes to the drum of ${drumNames[drum]}` : 'goes where your local rules say' }
+  }),
 )
 
 async function finish(): Promise<void> {
@@ -36,7 +67,13 @@ async function finish(): Promise<void> {
     clocks.put(
       await call(api.run.finish, {
         params: { id: run.id },
-        body: { version: run.version, at: endAt, events: (clocks.events.get(run.id) ?? []).slice(-200), note: note.value },
+        body: {
+          version: run.version,
+          at: endAt,
+          events: (clocks.events.get(run.id) ?? []).slice(-200),
+          note: note.value,
+          hung: { wiping: wiping.value ?? 'none', dryer: dryer.value ?? 'air' },
+        },
       }),
     ),
   )
@@ -50,6 +87,17 @@ async function finish(): Promise<void> {
       Hang {{ run.filmRows.length === 1 ? 'it' : 'them' }} up, weighted, out of dust and draught.
       {{ back.length > 0 ? `Pour back ${back.join(' and ')}.` : '' }}
     </p>
+    <p v-for="one in away" :key="one.note" class="text-xl">{{ show.volume(one.ml) }} of {{ one.note }} {{ one.goes }}.</p>
+    <div class="flex flex-wrap gap-x-10 gap-y-4">
+      <div>
+        <p class="font-semibold">Before hanging</p>
+        <PressOne v-model="wiping" label="Before hanging" :choices="wipings_" large />
+      </div>
+      <div>
+        <p class="font-semibold">Hung up</p>
+        <PressOne v-model="dryer" label="Hung up" :choices="dryers_" large />
+      </div>
+    </div>
     <div v-for="time in over" :key="time.step" class="max-w-xl">
       <TextField
         :model-value="reasons[time.step] ?? ''"

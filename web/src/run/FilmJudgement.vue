@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import { showTime } from '@selvrin/core'
+import { faultNames, faults, filmAdvice, showTime, wipingNames } from '@selvrin/core'
 import { api, type Roll } from '@selvrin/core/contract'
 import { computed, ref, watch } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import PressOne from '../fields/PressOne.vue'
+import PressSome from '../fields/PressSome.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useTyped } from '../hand/typed'
+import FilmPlace from './FilmPlace.vue'
 
 /** A film's record, and how its negatives came out. */
 const { roll } = defineProps<{ roll: Roll }>()
@@ -22,17 +24,24 @@ const typing = useTyped()
 const result = ref(roll.result)
 const contrast = ref(roll.contrast)
 const note = ref(roll.note)
+const seen = ref(roll.faults)
 const base = ref(roll)
 watch(
   () => roll,
   (fresh) => {
-    if (!changed.value) [result.value, contrast.value, note.value] = [fresh.result, fresh.contrast, fresh.note]
+    if (!changed.value) [result.value, contrast.value, note.value, seen.value] = [fresh.result, fresh.contrast, fresh.note, fresh.faults]
     base.value = fresh
   },
 )
 const changed = computed(
-  () => result.value !== base.value.result || contrast.value !== base.value.contrast || note.value !== base.value.note,
+  () =>
+    result.value !== base.value.result ||
+    contrast.value !== base.value.contrast ||
+    note.value !== base.value.note ||
+    seen.value.join() !== base.value.faults.join(),
 )
+const advice = computed(() => filmAdvice({ result: result.value, contrast: contrast.value, faults: seen.value, wiping: base.value.wiping }))
+const faultChoices = faults.map((value) => ({ value, name: faultNames[value] }))
 const what = ref('')
 async function clear(markId: string): Promise<void> {
   const good = await act(async () =>
@@ -49,7 +58,7 @@ async function keep(): Promise<void> {
   const good = await act(async () => {
     base.value = await call(api.run.judge, {
       params: { id: roll.id },
-      body: { version: base.value.version, result: result.value, contrast: contrast.value, note: note.value },
+      body: { version: base.value.version, result: result.value, contrast: contrast.value, note: note.value, faults: seen.value },
     })
   })
   if (!good) return
@@ -68,6 +77,8 @@ async function keep(): Promise<void> {
       }}{{ roll.temperatureC === null ? '' : ` at ${show.temperature(Math.round(roll.temperatureC * 10) / 10)}`
       }}{{ roll.runNumber === null ? '' : `, run ${roll.runNumber}` }} · {{ showMoment(roll.at, session.session?.darkroom.zone ?? 'UTC') }}
     </p>
+    <p v-if="roll.wiping !== null && roll.wiping !== 'none'" class="text-quiet">Before hanging: {{ wipingNames[roll.wiping] }}.</p>
+    <FilmPlace :roll="roll" @put="$emit('judged', $event)" />
     <div v-for="mark in roll.marks" :key="mark.id" class="mt-3 border-l-4 border-alarm pl-4">
       <p>
         <b>{{ mark.cleared === null ? 'To look at.' : 'Settled.' }}</b> {{ mark.text }}
@@ -91,7 +102,19 @@ async function keep(): Promise<void> {
       </div>
       <div class="min-w-52 flex-1"><TextField v-model="note" label="Marks, notes" /></div>
       <button class="button button-small min-h-12" :disabled="busy || !changed">Keep</button>
+      <details class="basis-full" :open="roll.faults.length > 0">
+        <summary class="link inline-flex min-h-11 cursor-pointer items-center">Something is seen on it</summary>
+        <PressSome v-model="seen" class="pt-1" label="Seen on it" :choices="faultChoices" />
+      </details>
     </form>
+    <ul v-if="advice.length > 0" class="mt-3 list-disc space-y-1 pl-5" aria-label="Advice">
+      <li v-for="line in advice" :key="line">{{ line }}</li>
+    </ul>
+    <p v-if="session.isTechnician" class="mt-2 flex flex-wrap gap-x-5">
+      <RouterLink :to="{ path: '/films/trace', query: { film: roll.id } }" class="link inline-flex min-h-11 items-center"
+        >Follow it to its baths</RouterLink
+      >
+    </p>
     <ProblemLine :problem="problem" class="mt-3" />
   </li>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { api } from '@selvrin/core/contract'
 import { computed, defineAsyncComponent, ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { usePaged } from '../api/usePaged'
 import { useSession } from '../session/store'
 import NoticeList from '../notice/NoticeList.vue'
@@ -16,10 +17,13 @@ const session = useSession()
 const find = ref('')
 const state = ref<string | null>('all')
 useKept('films shown', state)
+if (useRoute().query.show === 'waiting') state.value = 'waiting'
 const states = [
   { value: 'all', name: 'All of them' },
   { value: 'unsaid', name: 'Still to be said of' },
   { value: 'marked', name: 'In doubt' },
+  { value: 'hanging', name: 'Hanging' },
+  { value: 'waiting', name: 'For their owners' },
 ]
 const seen = ref<'cards' | 'list' | null>('cards')
 useKept('films seen', seen)
@@ -29,12 +33,15 @@ const ways = [
 ]
 const asked = computed(() => ({
   ...(find.value.trim() === '' ? {} : { find: find.value.trim() }),
-  ...(state.value === 'unsaid' || state.value === 'marked' ? { only: state.value } : {}),
+  ...(state.value === null || state.value === 'all' ? {} : { only: state.value }),
 }))
 const films = usePaged(api.run.rolls, () => asked.value, {
   subject: 'roll',
   holds: (roll) =>
-    (state.value !== 'unsaid' || roll.result === null) && (state.value !== 'marked' || roll.marks.some((mark) => mark.clearedAt === null)),
+    (state.value !== 'unsaid' || roll.result === null) &&
+    (state.value !== 'marked' || roll.marks.some((mark) => mark.clearedAt === null)) &&
+    (state.value !== 'hanging' || (roll.hungAt !== null && roll.sleevedAt === null)) &&
+    (state.value !== 'waiting' || (roll.sleevedAt !== null && roll.handedAt === null)),
 })
 const list = computed(() => ({ loaded: films.loaded.value, problem: films.problem.value }))
 const rows = computed(() => films.rows.value)
@@ -43,7 +50,10 @@ const whole = computed(() => Object.keys(asked.value).length === 0)
 
 <template>
   <div class="station max-w-5xl">
-    <h1 class="mb-4 text-3xl font-bold">{{ session.isTechnician ? 'All films' : 'My films' }}</h1>
+    <div class="mb-4 flex flex-wrap items-center gap-5">
+      <h1 class="text-3xl font-bold">{{ session.isTechnician ? 'All films' : 'My films' }}</h1>
+      <RouterLink v-if="session.isTechnician" to="/films/pairs" class="button ml-auto">How films come out</RouterLink>
+    </div>
     <NoticeList class="mb-4" />
     <WaitFor :of="[list]" what="the films">
       <p v-if="whole && rows.length === 0 && !films.busy.value" class="text-xl">

@@ -1,34 +1,39 @@
 <script setup lang="ts">
-import { dayMs, filmDryAt } from '@selvrin/core'
-import type { RunSummary } from '@selvrin/core/contract'
+import { api } from '@selvrin/core/contract'
 import { computed } from 'vue'
-import { now } from '../clock'
-import { showClock } from '../marks/words'
+import { usePaged } from '../api/usePaged'
+import FilmPlace from './FilmPlace.vue'
 
-/** Films that hang: when they are dry, and those that are and wait to be cut and sleeved. */
-const { past, zone } = defineProps<{ past: RunSummary[]; zone: string }>()
-const hanging = computed(() =>
-  past.flatMap((run) => {
-    if (run.state !== 'done' || run.endedAt === null || now() - run.endedAt > dayMs / 2) return []
-    const dryAt = filmDryAt(run.endedAt)
-    const owners = [...new Set(run.owners)].map((name) => {
-      const count = run.owners.filter((one) => one === name).length
-      return count > 1 ? `${name} ×${count}` : name
-    })
-    return [{ id: run.id, who: owners.join(', '), says: dryAt > now() ? `dry at ${showClock(dryAt, zone)}` : 'dry: to cut and sleeve' }]
-  }),
+/** The dryer: every film that hangs, by its place, with when it is dry; and how many wait for their owners. */
+const hanging = usePaged(api.run.rolls, () => ({ only: 'hanging' }), {
+  subject: 'roll',
+  holds: (roll) => roll.hungAt !== null && roll.sleevedAt === null,
+})
+const waiting = usePaged(api.run.rolls, () => ({ only: 'waiting' }), {
+  subject: 'roll',
+  holds: (roll) => roll.sleevedAt !== null && roll.handedAt === null,
+})
+const rows = computed(() =>
+  [...hanging.rows.value].sort((a, b) => (a.hanger ?? 999) - (b.hanger ?? 999) || (a.hungAt ?? 0) - (b.hungAt ?? 0)),
 )
+const toHand = computed(() => waiting.rows.value.length)
 </script>
 
 <template>
-  <section v-if="hanging.length > 0" aria-labelledby="hanging">
+  <section v-if="rows.length > 0 || toHand > 0" aria-labelledby="hanging">
     <h2 id="hanging" class="mb-1 text-xl font-bold">Hanging</h2>
     <ul>
-      <li v-for="one in hanging" :key="one.id">
-        <RouterLink :to="`/tanks/${one.id}`" class="flex min-h-11 flex-wrap items-center gap-x-2 underline-offset-4 hover:underline"
-          ><b>{{ one.who }}</b> <span class="text-quiet">{{ one.says }}</span></RouterLink
+      <li v-for="roll in rows" :key="roll.id" class="border-b border-line py-1.5">
+        <RouterLink :to="`/tanks/${roll.runId}`" class="link inline-flex min-h-11 items-center gap-x-2"
+          ><b>{{ roll.film }}</b> {{ roll.member }}</RouterLink
         >
+        <FilmPlace :roll="roll" @put="hanging.put" />
       </li>
     </ul>
+    <p v-if="toHand > 0" class="pt-1">
+      <RouterLink :to="{ path: '/films', query: { show: 'waiting' } }" class="link inline-flex min-h-11 items-center"
+        >{{ toHand }} {{ toHand === 1 ? 'film waits' : 'films wait' }} for {{ toHand === 1 ? 'its owner' : 'their owners' }}</RouterLink
+      >
+    </p>
   </section>
 </template>

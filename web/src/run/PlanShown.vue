@@ -5,6 +5,7 @@ import BeakerRow from './BeakerRow.vue'
 import StepRibbon from './StepRibbon.vue'
 import TimeFactors from './TimeFactors.vue'
 import type { Planning } from './usePlan'
+import WashLine from './WashLine.vue'
 
 /** The plan as it is worked out, or what it waits for. */
 const { planning } = defineProps<{ planning: Planning }>()
@@ -15,8 +16,9 @@ const { plan, refused, lacking, developer } = planning
   <template v-if="plan">
     <TimeFactors v-if="plan.developing" :developing="plan.developing" :temperature-c="plan.temperatureC" />
     <FindingList :findings="plan.findings" />
-    <BeakerRow :plan="plan" />
     <StepRibbon :plan="plan" />
+    <BeakerRow :plan="plan" />
+    <WashLine :plan="plan" />
   </template>
   <div v-else class="pt-16">
     <p class="text-4xl font-bold">{{ refused || lacking }}</p>

@@ -16,6 +16,7 @@ import BeakerRow from './BeakerRow.vue'
 import { useClocks } from './clocks'
 import StepRibbon from './StepRibbon.vue'
 import TimeFactors from './TimeFactors.vue'
+import WashLine from './WashLine.vue'
 
 const { run } = defineProps<{ run: Run }>()
 const clocks = useClocks()
@@ -64,6 +65,7 @@ async function drop(): Promise<void> {
     <div class="flex flex-wrap items-baseline gap-5">
       <h1 class="text-4xl font-bold">Run {{ run.number }}, {{ run.vessel }}</h1>
       <p class="text-xl text-quiet">{{ run.filmRows.map((roll) => `${roll.film} (${roll.member})`).join(', ') }}</p>
+      <a class="button button-small ml-auto" :href="`/api/print/runs/${run.id}`" target="_blank" rel="noopener">Its sheet, to print</a>
     </div>
     <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] items-start gap-10 max-lg:grid-cols-1">
       <TimeFactors v-if="plan.developing" :developing="plan.developing" :temperature-c="plan.temperatureC" />
@@ -92,6 +94,7 @@ async function drop(): Promise<void> {
     <FindingList :findings="plan.findings" />
     <p v-if="run.overruled"><b>Overruled:</b> {{ run.overruled }}</p>
     <BeakerRow :plan="plan" />
+    <WashLine :plan="plan" />
     <StepRibbon :plan="plan" />
     <ModalPanel :open="dropping" :title="`Drop run ${run.number}`" @close="dropping = false">
       <form class="space-y-4" @submit.prevent="drop">

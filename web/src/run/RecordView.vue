@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { inOrder, runClock, showTime } from '@selvrin/core'
 import { api, type Run } from '@selvrin/core/contract'
 import { computed, ref } from 'vue'
 import { call } from '../api/call'
@@ -13,15 +12,15 @@ import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useClocks } from './clocks'
 import FilmJudgement from './FilmJudgement.vue'
+import RecordTable from './RecordTable.vue'
 import StepRibbon from './StepRibbon.vue'
+import WashLine from './WashLine.vue'
 
 const { run } = defineProps<{ run: Run }>()
 const session = useSession()
 const show = useShow()
 const clocks = useClocks()
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
-const times = computed(() => (run.events.length === 0 ? [] : runClock(run.plan, run.events, Number.MAX_SAFE_INTEGER).times))
-const reason = (step: number) => inOrder(run.events).findLast((event) => event.kind === 'reason' && event.step === step)?.text
 const takingBack = ref(false)
 const why = ref('')
 const { busy, problem, act } = useAction()
@@ -31,18 +30,14 @@ async function takeBack(): Promise<void> {
   )
   if (good) takingBack.value = false
 }
-const movedBy = (step: number): string => {
-  const moved = times.value.find((time) => time.step === step)?.moved
-  return moved && Math.abs(moved.byS) >= 1
-    ? `: it ended ${showTime(Math.abs(moved.byS))} ${moved.byS < 0 ? 'earlier' : 'later'} than planned`
-    : ''
-}
-const measured = computed(() => inOrder(run.events).filter((event) => event.kind === 'temperature'))
 </script>
 
 <template>
   <div class="space-y-7">
-    <RouterLink to="/tanks" class="link inline-flex min-h-11 items-center">← Tanks</RouterLink>
+    <div class="flex flex-wrap items-center gap-4">
+      <RouterLink to="/tanks" class="link inline-flex min-h-11 items-center">← Tanks</RouterLink>
+      <a class="button button-small ml-auto" :href="`/api/print/runs/${run.id}`" target="_blank" rel="noopener">Its sheet, to print</a>
+    </div>
     <div>
       <h1 class="text-4xl font-bold">Run {{ run.number }}, {{ run.vessel }}</h1>
       <p class="text-xl text-quiet">
@@ -58,22 +53,13 @@ const measured = computed(() => inOrder(run.events).filter((event) => event.kind
         <FilmJudgement v-for="roll in run.filmRows" :key="roll.id" :roll="roll" @judged="clocks.load(run.id)" />
       </ul>
     </section>
-    <section v-if="times.length > 0">
-      <h2 class="mb-2 text-2xl font-bold">What happened</h2>
-      <ul>
-        <li v-for="time in times" :key="time.step" class="border-b border-line py-2">
-          <b>{{ run.plan.steps[time.step]?.name }}</b> {{ run.plan.steps[time.step]?.bottle?.label ?? '' }}:
-          {{ time.endedAt ? showTime((time.endedAt - time.startedAt) / 1000) : 'not ended' }} of {{ showTime(time.plannedS) }}
-          <template v-if="time.overS > 1"
-            >, {{ showTime(time.overS) }} over{{ time.held ? ', held' : ''
-            }}{{ reason(time.step) ? `: ${reason(time.step)}` : '' }}</template
-          >
-        </li>
-        <li v-for="one in measured" :key="one.id" class="border-b border-line py-2">
-          Measured {{ show.temperature(one.celsius ?? 0) }} in {{ run.plan.steps[one.step]?.name }}{{ movedBy(one.step) }}
-        </li>
-      </ul>
+    <section>
+      <h2 class="mb-2 text-2xl font-bold">Step by step</h2>
+      <RecordTable :run="run" />
     </section>
+    <WashLine :plan="run.plan" />
+    <p v-if="run.why">{{ run.why }}</p>
+    <p v-if="run.overruled"><b>Overruled:</b> {{ run.overruled }}</p>
     <button v-if="run.state === 'done' || run.state === 'abandoned'" class="button" @click="takingBack = true">
       Take run {{ run.number }} back
     </button>

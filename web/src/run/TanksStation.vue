@@ -3,10 +3,11 @@ import { reelsDryAt } from '@selvrin/core'
 import { api, type RunSummary } from '@selvrin/core/contract'
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import { usePaged } from '../api/usePaged'
-import { now } from '../clock'
 import FindField from '../fields/FindField.vue'
 import WaitFor from '../fields/WaitFor.vue'
+import { useTime } from '../hand/useTime'
 import { showClock, showMoment, showRolls } from '../marks/words'
+import NoticeList from '../notice/NoticeList.vue'
 import { useSession } from '../session/store'
 import { useRuns, useVessels } from '../stores'
 import AgainList from './AgainList.vue'
@@ -33,6 +34,7 @@ const sought = usePaged(api.run.list, () => (find.value.trim() === '' ? null : {
 const past = lately.rows
 const list = computed(() => (find.value.trim() === '' ? lately : sought))
 const known = computed(() => ({ loaded: lately.loaded.value, problem: lately.problem.value || sought.problem.value }))
+const time = useTime()
 /** Which vessel is in a run, promised to one, or wet since one: film sticks to wet reels. */
 const states = computed(
   () =>
@@ -42,7 +44,7 @@ const states = computed(
         const last = past.value.find((run) => run.vessel === vessel.name && run.endedAt !== null)
         const dryAt = last?.endedAt == null ? 0 : reelsDryAt(last.endedAt)
         if (on !== undefined) return [vessel.id, { look: 'full', says: `in run ${on}` }]
-        const wet = dryAt > now()
+        const wet = dryAt > time.value
         const says = [
           ...(wet ? [`reels wet until ${showClock(dryAt, zone.value)}`] : []),
           ...(next === undefined ? [] : [`for run ${next}`]),
@@ -63,10 +65,12 @@ async function showMore(): Promise<void> {
   <div class="station">
     <div class="mb-4 flex flex-wrap items-center gap-5">
       <h1 class="text-3xl font-bold">Tanks</h1>
-      <RouterLink to="/tanks/processes" class="button ml-auto">Processes</RouterLink>
+      <RouterLink to="/films/pairs" class="button ml-auto">How films come out</RouterLink>
+      <RouterLink to="/tanks/processes" class="button">Processes</RouterLink>
       <RouterLink to="/tanks/chart" class="button">Wall chart</RouterLink>
       <RouterLink to="/tanks/plan" class="button button-main">Plan a run</RouterLink>
     </div>
+    <NoticeList class="mb-4" />
     <WaitFor :of="[runs, known]" what="the runs">
       <div class="mb-8 grid grid-cols-[minmax(0,1fr)_25rem] items-start gap-x-8 gap-y-6 max-xl:grid-cols-1">
         <div class="space-y-6">
@@ -76,7 +80,7 @@ async function showMore(): Promise<void> {
         </div>
         <div class="space-y-6">
           <VesselsPanel :states="states" />
-          <HangingFilms :past="past" :zone="zone" />
+          <HangingFilms />
         </div>
       </div>
       <h2 class="mb-1 text-xl font-bold">Developed lately</h2>

@@ -13,6 +13,7 @@ import { basedOn, useContractForm } from '../fields/useContractForm'
 import WaitFor from '../fields/WaitFor.vue'
 import { useShow } from '../session/useShow'
 import { useVessels } from '../stores'
+import AlsoCovers from './AlsoCovers.vue'
 import { readCovers, writeCovers } from './coverVolumes'
 
 /** The tanks and drums of the darkroom: what covers their films, what they carry out; and new ones. */
@@ -22,10 +23,10 @@ const vessels = useVessels()
 onMounted(() => void vessels.load())
 const open = ref(false)
 const changed = ref<Vessel | null>(null)
-const { fields, busy, rest, current, submit, again } = useContractForm(api.run.addVessel, {
+const { fields, typed, busy, rest, current, submit, again } = useContractForm(api.run.addVessel, {
   begin: () => {
-    const { id, name, kind, format, coversMl, carryMl } = changed.value ?? newVessel()
-    return { id, name, kind, format, coversMl, carryMl }
+    const { id, name, kind, format, coversMl, carryMl, also } = changed.value ?? newVessel()
+    return { id, name, kind, format, coversMl, carryMl, also: also ?? [] }
   },
   send: async ({ id, ...body }, theirs) => {
     const { value: vessel } = changed
@@ -38,7 +39,7 @@ const { fields, busy, rest, current, submit, again } = useContractForm(api.run.a
   },
 })
 function newVessel() {
-  return { id: uuid(), name: '', kind: 'hand' as const, format: '135' as const, coversMl: [300, 600], carryMl: null }
+  return { id: uuid(), name: '', kind: 'hand' as const, format: '135' as const, coversMl: [300, 600], carryMl: null, also: [] }
 }
 /** full in a run, tinted while its reels are wet; the words beside it say the same */
 const looks = { full: 'var(--primary)', wet: 'color-mix(in srgb, var(--ink) 22%, var(--panel))', dry: 'none' }
@@ -106,6 +107,9 @@ function begin(vessel: Vessel | null): void {
           :read="readCovers"
           :write="writeCovers"
         />
+      </BodyField>
+      <BodyField v-slot="{ bind }" :of="fields" name="also" items>
+        <AlsoCovers v-bind="bind" :kind="typed.kind ?? 'hand'" :format="typed.format ?? '135'" :covers-ml="typed.coversMl ?? []" />
       </BodyField>
       <BodyField v-slot="{ bind }" :of="fields" name="carryMl">
         <QuantityField

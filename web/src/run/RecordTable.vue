@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { recordOf, showTime, type StepRecord } from '@selvrin/core'
+import type { Run } from '@selvrin/core/contract'
+import { computed } from 'vue'
+import { useShow } from '../session/useShow'
+
+/** A run step by step: what was planned, what happened, what was measured, and why where it was otherwise. */
+const { run } = defineProps<{ run: Run }>()
+const show = useShow()
+const steps = computed(() => recordOf(run.plan, run.events))
+const tenth = (celsius: number) => show.temperature(Math.round(celsius * 10) / 10)
+const measured = ({ measured }: StepRecord) => measured.map((one) => `${tenth(one.celsius)} at ${showTime(one.afterS)}`).join(', ')
+function why({ overS, held, movedByS, reason, tookS }: StepRecord): string {
+  const moved =
+    Math.abs(movedByS) >= 1 ? `the bath moved its end by ${showTime(Math.abs(movedByS))} ${movedByS < 0 ? 'earlier' : 'later'}` : ''
+  const over = tookS !== null && overS > 1 ? `${showTime(overS)} over${held ? ', held' : ''}` : ''
+  return [moved, over, reason].filter(Boolean).join('; ')
+}
+</script>
+
+<template>
+  <div class="overflow-x-auto">
+    <table class="w-full text-left">
+      <thead>
+        <tr class="border-b-2 border-ink">
+          <th scope="col" class="py-1 pr-4">Step</th>
+          <th scope="col" class="pr-4">Bath</th>
+          <th scope="col" class="pr-4 text-right">Planned</th>
+          <th scope="col" class="pr-4 text-right">Took</th>
+          <th scope="col" class="pr-4 text-right">Planned</th>
+          <th scope="col" class="pr-4">Measured</th>
+          <th scope="col">Otherwise because</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="step in steps" :key="step.key" class="border-b border-line align-top">
+          <th scope="row" class="py-1.5 pr-4 font-semibold">{{ step.name }}</th>
+          <td class="pr-4">
+            <RouterLink
+              v-if="step.bottle"
+              :to="`/shelf/${step.bottle.id}`"
+              class="link inline-flex min-h-11 min-w-11 items-center"
+              :aria-label="`${step.bottle.label} ${step.bottle.name}`"
+              >{{ step.bottle.label }}</RouterLink
+            >
+          </td>
+          <td class="pr-4 text-right font-mono">{{ showTime(step.plannedS) }}</td>
+          <td class="pr-4 text-right font-mono font-bold">{{ step.tookS === null ? '—' : showTime(step.tookS) }}</td>
+          <td class="pr-4 text-right whitespace-nowrap">{{ tenth(step.plannedC) }}</td>
+          <td class="pr-4">{{ measured(step) || '—' }}</td>
+          <td>{{ why(step) }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
