@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { densities, contrasts } from '../film/cameOut'
 import { faults } from '../film/faults'
+import { verdict } from '../proof/proof'
 import { done, id, idParams, name, positive, version } from '../shape/common'
 import { endpoint } from './endpoint'
 import { roll } from './run'
@@ -44,7 +45,7 @@ const tracedBath = z.object({
   retiredAt: z.number().nullable(),
   /** the bottle it was decanted from */
   from: z.object({ id, label: z.string() }).nullable(),
-  tests: z.array(z.object({ id, kind: z.string(), at: z.number(), verdict: z.string(), reason: z.string() })),
+  tests: z.array(z.object({ id, kind: z.string(), at: z.number(), verdict, reason: z.string() })),
 })
 const tracedFilm = z.object({
   ...{ id, film: z.string(), format: z.string(), ei: z.int(), member: z.string(), at: z.number(), runId: id, runNumber: z.int() },
@@ -54,7 +55,7 @@ const tracedFilm = z.object({
   /** a failed test puts it in doubt */
   inDoubt: z.boolean(),
   /** the bottles its run took liquid of, with the steps */
-  baths: z.array(z.object({ bottleId: id, steps: z.array(z.string()) })),
+  baths: z.array(z.object({ bottleId: id, label: z.string(), steps: z.array(z.string()) })),
 })
 
 export const filmApi = {

@@ -19,7 +19,12 @@ export async function writeSeason(db: Database, season: Season, known: Known): P
   for (const bottle of season.bottles) await writeBottle(db, season, bottle, known, someone())
 }
 
-async function writeRun(db: Database, run: Season['runs'][number], { by, today }: { by: string; today: number }, random: () => number): Promise<void> {
+async function writeRun(
+  db: Database,
+  run: Season['runs'][number],
+  { by, today }: { by: string; today: number },
+  random: () => number,
+): Promise<void> {
   const { id, number, plan, request, at, developer } = run
   const developing = plan.steps.find((step) => step.kind === 'develop')?.seconds ?? 0
   const endedAt = at + plan.steps.reduce((sum, step) => sum + step.seconds * 1000, 0)
@@ -28,6 +33,8 @@ async function writeRun(db: Database, run: Season['runs'][number], { by, today }
   await db.Roll.bulkCreate(
     request.films.map(({ id: filmId, memberId, film, format, ei }, i) => {
       const judged = random()
+      // one pair has been too hard for a while, and its charted time may be shorter
+      const hard = film === 'Ebbtide 125' && developer.startsWith('Strong aminophenol') && judged < 0.8
       return {
         id: filmId,
         runId: id,
@@ -39,8 +46,8 @@ async function writeRun(db: Database, run: Season['runs'][number], { by, today }
         developedS: Math.round(developing),
         temperatureC: request.temperatureC,
         at: endedAt,
-        result: judged < 0.6 ? 'right' : judged < 0.68 ? 'thin' : judged < 0.76 ? 'dense' : null,
-        contrast: judged < 0.7 ? 'right' : null,
+        result: hard ? 'dense' : judged < 0.6 ? 'right' : judged < 0.68 ? 'thin' : judged < 0.76 ? 'dense' : null,
+        contrast: hard ? 'hard' : judged < 0.7 ? 'right' : null,
         note: judged < 0.04 ? 'a little dust in the sky' : '',
         faults: judged > 0.97 ? ['clear-spots'] : [],
         reel: i + 1,

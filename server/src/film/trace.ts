@@ -18,16 +18,31 @@ const linesWhere = (db: Database, where: { runId: string[] } | { bottleId: strin
     raw: true,
   })
 
+const labelOf = (bottle: { letter: string; number: number }): string => `${bottle.letter}${bottle.number}`
+const labelsOf = async (db: Database, ids: string[]): Promise<Map<string, string>> =>
+  new Map((await db.Bottle.findAll({ attributes: ['id', 'letter', 'number'], where: { id: ids } })).map((one) => [one.id, labelOf(one)]))
+
 /** Which bottles the runs of a set of films took liquid of, with the steps. */
 async function throughOf(db: Database, runIds: string[]): Promise<Map<string, TracedFilm['baths']>> {
   const runs = await db.Run.findAll({ attributes: ['id', 'plan'], where: { id: runIds } })
   const lines = await linesWhere(db, { runId: runIds })
+  const labels = await labelsOf(
+    db,
+    lines.map((line) => line.bottleId),
+  )
   return new Map(
     runs.map(({ id, plan }) => {
       const mine = lines.filter((line) => line.runId === id)
       const steps = (bottleId: string) =>
         mine.flatMap((line) => (line.bottleId === bottleId ? (plan.steps[line.step ?? -1]?.name ?? []) : []))
-      return [id, [...new Set(mine.map((line) => line.bottleId))].map((bottleId) => ({ bottleId, steps: steps(bottleId) }))]
+      return [
+        id,
+        [...new Set(mine.map((line) => line.bottleId))].map((bottleId) => ({
+          bottleId,
+          label: labels.get(bottleId) ?? '',
+          steps: steps(bottleId),
+        })),
+      ]
     }),
   )
 }
@@ -50,15 +65,17 @@ async function filmsOf(db: Database, runIds: string[]): Promise<TracedFilm[]> {
 
 async function bathsOf(db: Database, ids: string[]): Promise<TracedBath[]> {
   const bottles = await db.Bottle.findAll({ where: { id: ids }, include: [{ association: 'madeOf' }] })
-  const parents = await db.Bottle.findAll({ where: { id: bottles.flatMap((bottle) => bottle.fromBottleId ?? []) } })
+  const parents = await labelsOf(
+    db,
+    bottles.flatMap((bottle) => bottle.fromBottleId ?? []),
+  )
   const tests = await db.Proof.findAll({ where: { bottleId: ids }, order: [['at', 'desc']], raw: true })
-  const label = (bottle: { letter: string; number: number }) => `${bottle.letter}${bottle.number}`
   return bottles.map((bottle) => {
-    const from = parents.find((one) => one.id === bottle.fromBottleId)
+    const from = parents.get(bottle.fromBottleId ?? '')
     return {
-      ...{ id: bottle.id, label: label(bottle), name: bottle.madeOf?.body.name ?? '', family: bottle.madeOf?.body.family ?? 'other' },
+      ...{ id: bottle.id, label: labelOf(bottle), name: bottle.madeOf?.body.name ?? '', family: bottle.madeOf?.body.family ?? 'other' },
       ...{ madeAt: bottle.madeAt, retiredAt: bottle.retiredAt ?? null },
-      from: from ? { id: from.id, label: label(from) } : null,
+      from: from !== undefined && bottle.fromBottleId ? { id: bottle.fromBottleId, label: from } : null,
       tests: tests
         .filter((test) => test.bottleId === bottle.id)
         .map(({ id, kind, at, judgement }) => ({ id, kind, at, verdict: judgement.verdict, reason: judgement.reason })),

@@ -36,6 +36,7 @@ const columns: LongColumn<Pair>[] = [
   { id: 'last', name: 'Last', by: (pair) => pair.lastAt, class: 'min-w-28' },
   { id: 'proposal', name: 'What that says of the time', by: (pair) => (pair.proposal ? pair.proposal.factor : null), class: 'min-w-48' },
 ]
+const notOffered = (factor: number) => (percentWords(factor) === percentWords(1) ? percentWords(1) : `${percentWords(factor)}, not sure`)
 const openKey = ref<string | null>(null)
 const open = computed(() => pairs.value.find((pair) => pair.key === openKey.value && pair.proposal) ?? null)
 const state = computed(() => ({ loaded: page.value.value !== null, problem: page.problem.value }))
@@ -97,9 +98,7 @@ const state = computed(() => ({ loaded: page.value.value !== null, problem: page
               >
                 ▲ {{ percentWords(pair.proposal.factor) }}
               </button>
-              <template v-else>{{
-                pair.proposal.factor === 1 ? 'as charted' : `${percentWords(pair.proposal.factor)}, not sure`
-              }}</template>
+              <template v-else>{{ notOffered(pair.proposal.factor) }}</template>
               <span class="block text-quiet">{{ pair.proposal.films }} films</span>
             </template>
             <span v-else class="text-quiet">too few say so</span>

@@ -7,6 +7,7 @@ import { call } from '../api/call'
 import { usePage } from '../api/usePage'
 import PageState from '../fields/PageState.vue'
 import BathMark from '../marks/BathMark.vue'
+import VerdictMark from '../marks/VerdictMark.vue'
 import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
 import { besideOf, failedWords, wrongWith } from './traceWords'
@@ -41,9 +42,10 @@ const films = computed(() =>
 )
 const through = (one: TracedBath) => (found.value?.films ?? []).filter((each) => each.baths.some((its) => its.bottleId === one.id))
 const rate = (one: TracedBath) => through(one).filter(wrongWith).length / Math.max(1, through(one).length)
-const labelOf = (bottleId: string) => found.value?.baths.find((one) => one.id === bottleId)?.label ?? '?'
 const stepsIn = (one: TracedBath) => (film.value?.baths.find((its) => its.bottleId === one.id)?.steps ?? []).join(', ')
-const seen = (one: TracedFilm) => [one.result, one.contrast, ...one.faults.map((fault) => faultNames[fault])].filter(Boolean).join(', ')
+const seen = (one: TracedFilm) =>
+  [one.result, one.contrast && `contrast ${one.contrast}`, ...one.faults.map((fault) => faultNames[fault])].filter(Boolean).join(', ')
+const verdictWords = { keep: 'Kept', marginal: 'Marginal', failed: 'Failed' }
 const testName = (kind: string) => guides.find((guide) => guide.kind === kind)?.name ?? kind
 </script>
 
@@ -103,7 +105,8 @@ const testName = (kind: string) => guides.find((guide) => guide.kind === kind)?.
               <p>{{ failedWords(through(one)) }}</p>
               <ul v-if="one.tests.length > 0" class="mt-1">
                 <li v-for="test in besideOf(one.tests, film?.at ?? null)" :key="test.id">
-                  <b>{{ test.verdict === 'failed' ? '▲ failed' : test.verdict }}</b> {{ testName(test.kind) }}, {{ showDate(test.at, zone)
+                  <VerdictMark :verdict="test.verdict" class="mr-1 inline-block align-middle" /><b>{{ verdictWords[test.verdict] }}</b>
+                  {{ testName(test.kind) }}, {{ showDate(test.at, zone)
                   }}<template v-if="film">{{ test.at < film.at ? ', before this film' : ', after it' }}</template>
                 </li>
               </ul>
@@ -136,9 +139,7 @@ const testName = (kind: string) => guides.find((guide) => guide.kind === kind)?.
                   >run {{ one.runNumber }}</RouterLink
                 >
               </p>
-              <p class="text-quiet">
-                {{ showDate(one.at, zone) }}, through {{ one.baths.map((its) => labelOf(its.bottleId)).join(', ') || '—' }}
-              </p>
+              <p class="text-quiet">{{ showDate(one.at, zone) }}, through {{ one.baths.map((its) => its.label).join(', ') || '—' }}</p>
               <p>
                 <b v-if="wrongWith(one)">▲ {{ one.inDoubt ? 'in doubt, ' : '' }}</b
                 >{{ seen(one) || 'not said yet how it came out' }}

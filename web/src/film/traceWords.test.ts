@@ -1,7 +1,7 @@
 import { besideOf, failedWords } from './traceWords'
 
 const film = (part: object = {}) => ({ faults: [], inDoubt: false, ...part })
-const test_ = (at: number) => ({ id: `t${at}`, kind: 'clearing-time', at, verdict: 'good', reason: '' })
+const test_ = (at: number) => ({ id: `t${at}`, kind: 'clearing-time', at, verdict: 'keep' as const, reason: '' })
 
 test('what is wrong with the films of a bath is counted by what is seen on them and by failed tests', () => {
   expect(failedWords([film(), film({ faults: ['milky'] }), film({ inDoubt: true })])).toBe('2 of 3 films have something wrong.')

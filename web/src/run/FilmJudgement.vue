@@ -69,9 +69,18 @@ async function keep(): Promise<void> {
 
 <template>
   <li :id="`film-${roll.id}`" class="card">
-    <p class="text-xl">
-      <b>{{ roll.film }}</b> at EI {{ roll.ei }}, {{ roll.format }} · {{ roll.member }}
-    </p>
+    <div class="flex flex-wrap items-center gap-x-5">
+      <p class="text-xl">
+        <b>{{ roll.film }}</b> at EI {{ roll.ei }}, {{ roll.format }} · {{ roll.member }}
+      </p>
+      <RouterLink
+        v-if="session.isTechnician"
+        :to="{ path: '/films/trace', query: { film: roll.id } }"
+        class="link ml-auto inline-flex min-h-11 items-center"
+        :aria-label="`${roll.film}, ${roll.member}: follow it to its baths`"
+        >Follow it to its baths</RouterLink
+      >
+    </div>
     <p class="text-quiet">
       {{ roll.developer }}{{ roll.developedS === null ? '' : `, ${showTime(roll.developedS)}`
       }}{{ roll.temperatureC === null ? '' : ` at ${show.temperature(Math.round(roll.temperatureC * 10) / 10)}`
@@ -110,11 +119,6 @@ async function keep(): Promise<void> {
     <ul v-if="advice.length > 0" class="mt-3 list-disc space-y-1 pl-5" aria-label="Advice">
       <li v-for="line in advice" :key="line">{{ line }}</li>
     </ul>
-    <p v-if="session.isTechnician" class="mt-2 flex flex-wrap gap-x-5">
-      <RouterLink :to="{ path: '/films/trace', query: { film: roll.id } }" class="link inline-flex min-h-11 items-center"
-        >Follow it to its baths</RouterLink
-      >
-    </p>
     <ProblemLine :problem="problem" class="mt-3" />
   </li>
 </template>

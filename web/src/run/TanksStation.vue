@@ -79,8 +79,8 @@ async function showMore(): Promise<void> {
           <AgainList :past="past" />
         </div>
         <div class="space-y-6">
-          <VesselsPanel :states="states" />
           <HangingFilms />
+          <VesselsPanel :states="states" />
         </div>
       </div>
       <h2 class="mb-1 text-xl font-bold">Developed lately</h2>
