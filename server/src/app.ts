@@ -21,6 +21,7 @@ import { serve } from './http/route'
 import { headers, sameOrigin } from './http/security'
 import { importRoutes } from './import/routes'
 import { jarRoutes } from './jar/routes'
+import { kitRoutes } from './kit/routes'
 import { liveStream } from './live/stream'
 import { mixRoutes } from './mix/routes'
 import { paperRoutes } from './paper/routes'
@@ -40,6 +41,7 @@ const routes = [
   darkroomRoutes,
   formulaRoutes,
   jarRoutes,
+  kitRoutes,
   mixRoutes,
   bottleRoutes,
   shelfRoutes,

@@ -57,6 +57,7 @@ export function makeRouter(): Router {
       { path: '/formulary/compare', component: () => import('./formula/ComparePage.vue'), meta: { title: 'Compare' } },
       { path: '/formulary/exchange', component: () => import('./exchange/ExchangePage.vue'), meta: { title: 'Files' } },
       { path: '/starter', component: () => import('./exchange/StarterPage.vue'), meta: { title: 'Starter set' } },
+      { path: '/formulary/kits', component: () => import('./kit/KitsPage.vue'), meta: { title: 'Kits' } },
       { path: '/formulary/new', component: () => import('./formula/FormulaEditor.vue'), meta: { title: 'New formula' } },
       { path: '/formulary/:id', component: pages.formula, meta: { title: 'Formula' } },
       { path: '/formulary/:id/edit', component: () => import('./formula/FormulaEditor.vue'), meta: { title: 'Edit formula' } },

@@ -21,6 +21,7 @@ export const useJars = listStore('jars', api.jar.list, { subject: 'jar', order: 
 export const useMixes = listStore('mixes', api.mix.list, { subject: 'mix', order: newestFirst })
 export const useChart = listStore('chart', api.chart.list, { subject: 'chart', order: byId })
 export const useProcesses = listStore('processes', api.process.list, { subject: 'process', order: byId })
+export const useKits = listStore('kits', api.kit.list, { subject: 'kit', order: byId, askedAfter: ['bottle', 'mix'] })
 export const useVessels = listStore('vessels', api.run.vessels, { subject: 'vessel', order: byId })
 /** Runs that are planned or at the tank; those behind them are asked for by page. */
 export const useRuns = listStore('runs', api.run.list, {

@@ -35,7 +35,7 @@ describe('the clearing times of a bath', () => {
     expect(of(tested(1, 31), rolls(2, 4), tested(3, 40, batch)).clearing.map((one) => one.seconds)).toEqual([31, 40])
   })
   test('are none where nothing was read, of another test, or where a technician went on in spite of it', () => {
-    for (const part of [{ kind: 'silver' as never }, { overruled: 'the strip was old' }])
+    for (const part of [{ kind: 'silver-paper' as const }, { overruled: 'the strip was old' }])
       expect(of(tested(1, 40, part)).clearing).toEqual([])
     expect([of(tested(1, null)).clearing, of(tested(1, 0)).clearing]).toEqual([[], []])
   })
@@ -60,7 +60,7 @@ describe('the clearing times of a bath', () => {
     expect(of(...lines.slice(0, 4)).clearing.map((one) => one.seconds)).toEqual([40, 95, 41])
     expect(of(...lines).clearing.map((one) => one.seconds)).toEqual([40, 41, 42])
     // two passes of another test clear nothing of it
-    const silver = { kind: 'silver' as const }
+    const silver = { kind: 'silver-paper' as const }
     expect(of(...lines.slice(0, 3), tested(3, 1, silver), tested(4, 1, silver)).clearing.map((one) => one.seconds)).toEqual([40, 95])
   })
   test('set what to fix from then on', () => {
@@ -103,16 +103,16 @@ describe('liquid that comes with a history', () => {
     const names = (comes: Brought, ...lines: BottleEntry[]) => into(comes, ...lines).tests.map((one) => [one.kind, one.failed !== null])
     expect(names(brings())).toEqual([])
     expect(names(brings({ tests: [kept()] }))).toEqual([])
-    expect(names(brings({ tests: [failed()] }), tested(1, 40), tested(1, 1, { kind: 'silver' }))).toEqual([
-      ['silver', false],
+    expect(names(brings({ tests: [failed()] }), tested(1, 40), tested(1, 1, { kind: 'silver-paper' }))).toEqual([
+      ['silver-paper', false],
       ['clearing-time', true],
     ])
     // its own failure of that kind stays the one that is told
     const own = into(brings({ tests: [failed()] }), tested(1, 77, { verdict: 'failed' }))
     expect(own.tests.map((one) => one.failed?.reading)).toEqual([77])
-    expect(names(brings({ tests: [failed('silver')] }), tested(1, 77, { verdict: 'failed' }))).toEqual([
+    expect(names(brings({ tests: [failed('silver-paper')] }), tested(1, 77, { verdict: 'failed' }))).toEqual([
       ['clearing-time', true],
-      ['silver', true],
+      ['silver-paper', true],
     ])
   })
 })

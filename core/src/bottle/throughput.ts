@@ -5,6 +5,13 @@
 export const throughputKinds = ['bw-roll', 'colour-roll', 'print'] as const
 export type ThroughputKind = (typeof throughputKinds)[number]
 
+/**
+ * Rolls of film of what went through, without prints.
+ * @example
+ * throughputRolls([{ kind: 'bw-roll', equivalents: 2 }, { kind: 'print', equivalents: 5 }]) // → 2
+ */
+export const throughputRolls = (throughput: Throughput[]): number => countsOf({ throughput }).rolls
+
 /** So many equivalents of one kind. */
 export interface Throughput {
   kind: ThroughputKind

@@ -46,6 +46,11 @@ const bottle = z.object({
     .object({ batchId: id, ph: z.number(), celsius: z.number().nullable(), expected: z.number(), uncertainty: z.number() })
     .nullable()
     .optional(),
+  /** the kit it is a bath of, with what went through all of it */
+  kit: z
+    .object({ setId: id, kitId: id, number: z.int(), name: z.string(), rolls: z.number(), rollsLeft: z.number(), used: z.number() })
+    .nullable()
+    .optional(),
   /** what planned and running runs are promised of it: ml that will leave it, roll equivalents that will go through */
   reserved: z.object({ ml: z.number(), rolls: z.number(), runs: z.array(z.int()) }).optional(),
 })

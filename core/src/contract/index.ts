@@ -8,6 +8,7 @@ import { filmApi } from './film'
 import { formulaApi } from './formula'
 import { importApi } from './import'
 import { jarApi } from './jar'
+import { kitApi } from './kit'
 import { mixApi } from './mix'
 import { personApi } from './person'
 import { printApi } from './print'
@@ -24,6 +25,7 @@ export const api = {
   darkroom: darkroomApi,
   formula: formulaApi,
   jar: jarApi,
+  kit: kitApi,
   mix: mixApi,
   bottle: bottleApi,
   shelf: shelfApi,
@@ -60,6 +62,8 @@ export { runEvent } from '../run/runEvent'
 export { planRequest, type PlanRequest } from '../process/request'
 export { processBody, type ProcessBody } from '../process/processBody'
 export type { ProcessRow, ProcessVersion } from './process'
+export { kitBody, type KitBody } from '../kit/kitBody'
+export type { Kit, KitSet } from './kit'
 export type { Pair, TracedBath, TracedFilm } from './film'
 export type { Roll, Run, RunSummary, Vessel } from './run'
 export {

@@ -6,6 +6,7 @@ import { id } from '../shape/common'
 import { deviceApi } from './device'
 import { formulaApi } from './formula'
 import { jarApi } from './jar'
+import { kitApi } from './kit'
 import { mixApi } from './mix'
 import { personApi } from './person'
 import { proofApi } from './proof'
@@ -23,6 +24,7 @@ export const liveEvent = z.object({
     'bottle',
     'formula',
     'process',
+    'kit',
     'jar',
     'mix',
     'run',
@@ -57,6 +59,7 @@ export const liveRows = {
   bottle: rowOf(bottleApi.list),
   formula: rowOf(formulaApi.list),
   process: rowOf(processApi.list),
+  kit: rowOf(kitApi.list),
   jar: rowOf(jarApi.list),
   mix: rowOf(mixApi.list),
   run: rowOf(runApi.list),

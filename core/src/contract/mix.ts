@@ -54,6 +54,7 @@ export const mixApi = {
       formulaId: id,
       finalMl: positive,
       /** why a part of a pack is mixed all the same */ note: note.default(''),
+      /** of which kit it is a bath */ kitSetId: id.optional(),
       /** why it is mixed in spite of what the rules of mixing say */
       overrule: reason.optional(),
     }),

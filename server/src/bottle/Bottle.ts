@@ -34,6 +34,7 @@ export class Bottle extends Model<InferAttributes<Bottle>, InferCreationAttribut
   declare retiredWhy: CreationOptional<string | null>
   declare shelfId: CreationOptional<string | null>
   declare ownUse: CreationOptional<FormulaBody['use'] | null>
+  declare kitSetId: CreationOptional<string | null>
   declare by?: NonAttribute<Row<'Person'> | null>
   declare madeOf?: NonAttribute<Row<'FormulaVersion'>>
   declare batch?: NonAttribute<Row<'Batch'> | null>
@@ -56,4 +57,5 @@ export const bottleTable = table(Bottle, 'bottle', {
   retiredWhy: optional(text()),
   shelfId: optional(of('shelf')),
   ownUse: optional(json()),
+  kitSetId: optional(of('kit_set')),
 })

@@ -129,14 +129,21 @@ test('a bottle grows old with the clock and says so', async () => {
 test('the house keeps its tanks and its chart, each name and row once', async () => {
   const id = uuid()
   const tank = { id, name: 'Loft tank', kind: 'hand', format: '135', coversMl: [300, 590.5], carryMl: null }
-  expect((await ilse.send('POST', '/api/vessels', tank)).body).toEqual({ ...tank, version: 1, reels: 2, running: [], planned: [] })
+  expect((await ilse.send('POST', '/api/vessels', tank)).body).toEqual({
+    ...tank,
+    version: 1,
+    also: [],
+    reels: 2,
+    running: [],
+    planned: [],
+  })
   expect((await ilse.send('POST', '/api/vessels', { ...tank, id: uuid() })).body).toMatchObject({
     code: 'exists',
     message: expect.stringContaining('tank of that name'),
   })
   const { id: _id, ...measured } = { ...tank, coversMl: [310], carryMl: 12.5 }
   const change = () => ilse.send('PUT', `/api/vessels/${id}`, { version: 1, ...measured })
-  expect((await change()).body).toEqual({ ...measured, id, version: 2, reels: 1, running: [], planned: [] })
+  expect((await change()).body).toEqual({ ...measured, id, version: 2, also: [], reels: 1, running: [], planned: [] })
   expect((await change()).body.code).toBe('stale')
   const formula = (await ilse.send('GET', '/api/formulas')).body.rows?.[0]
   const row = {

@@ -22,16 +22,17 @@ export interface NewBottle {
   brings?: Brought | undefined
   shelfId?: string | null
   ownUse?: FormulaBody['use'] | null
+  kitSetId?: string | null
   groupId?: string
 }
 
 /** Puts a labelled bottle on the shelf and fills it; answers its label. */
 export async function putOnShelf(db: Database, bottle: NewBottle): Promise<string> {
-  const { id, formulaVersionId, batchId, fromBottleId, sizeMl, parts, by, now, shelfId = null, ownUse = null } = bottle
+  const { id, formulaVersionId, batchId, fromBottleId, sizeMl, parts, by, now, shelfId = null, ownUse = null, kitSetId = null } = bottle
   const { letter, number } = await nextLabel(db, bottle.family)
   const code = await newLabelCode(db)
   const shelf = shelfId === null ? null : await db.Shelf.findByPk(shelfId, { attributes: ['celsius'] })
-  const facts = { id, letter, number, code, formulaVersionId, batchId, fromBottleId, sizeMl, parts, shelfId, ownUse }
+  const facts = { id, letter, number, code, formulaVersionId, batchId, fromBottleId, sizeMl, parts, shelfId, ownUse, kitSetId }
   await db.Bottle.create({ ...facts, madeAt: bottle.madeAt ?? now, madeBy: by }, { returning: false })
   await writeEntry(db, {
     id: uuid(),

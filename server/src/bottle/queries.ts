@@ -1,6 +1,7 @@
 import type { BottleEntry, Carry } from '@selvrin/core'
 import type { Bottle, BottlePage, FormulaBody, LedgerEntry } from '@selvrin/core/contract'
 import type { Database } from '../table/database'
+import type { Kitted } from './kits'
 
 /** A bottle as it stands in the record, before anything is reckoned. */
 export interface BottleRow {
@@ -13,6 +14,8 @@ export interface BottleRow {
   versionId: string
   batchId: string | null
   ownUse: FormulaBody['use'] | null
+  /** the kit it is a bath of */
+  kitted: Kitted | null
   shelfId: string | null
   sizeMl: number
   parts: number[] | null
@@ -94,7 +97,7 @@ export async function bottleRows(db: Database, asked: Asked): Promise<BottleRow[
        from run r join run_bath u on u.run_id = r.id where r.state in ('planned', 'running') and r.id is distinct from $exceptRun::uuid
          and ((r.state = 'planned' and ($exceptRun::uuid is null or r.number < (select number from run where id = $exceptRun))) or (r.state = 'running' and not u.one_shot)) group by u.bottle_id
      )
-     select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", b.formula_version_id as "versionId", b.batch_id as "batchId", b.own_use as "ownUse",
+     select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", b.formula_version_id as "versionId", b.batch_id as "batchId", b.own_use as "ownUse", case when b.kit_set_id is not null then kit_of(b.kit_set_id) end as kitted,
        b.shelf_id as "shelfId", b.size_ml as "sizeMl", b.parts, b.made_at as "madeAt", coalesce(p.name, 'someone who left') as "madeBy", b.retired_at as "retiredAt",
        b.retired_why as "retiredWhy", batch.ph, coalesce(batch.note, '') as "batchNote", coalesce(b.ml, 0) as "heldMl", b.carry,
        (select o.letter || o.number from bottle o where o.id = b.from_bottle_id) as "mixedFrom",

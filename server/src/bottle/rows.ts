@@ -4,6 +4,7 @@ import {
   decantAdvice,
   dueTests,
   guideOf,
+  kitFindings,
   shareOf,
   stateFrom,
   sulfiteLostPerOpening,
@@ -24,6 +25,7 @@ import { notFound } from '../house/refusal'
 import type { Database } from '../table/database'
 import { carryFrom, mostTail, moveUp } from './checkpoint'
 import { dueFactsOf } from './due'
+import { kitMixed } from './kits'
 import { ledgerPage, lockAll } from './ledger'
 import { bottleRows, runsOf, type BottleRow, type StoredEntry } from './queries'
 
@@ -37,6 +39,14 @@ const phFinding = ({ ph, celsius, expected, uncertainty }: NonNullable<BottleRow
   severity: 'warning',
   message: `Its batch read pH ${ph.toFixed(2)}${celsius === null ? '' : ` at ${celsius.toFixed(1)} °C`} where ${expected.toFixed(2)} ± ${uncertainty.toFixed(2)} was expected, and nobody has said why.`,
 })
+
+/** What else is known of it than its ledger says: a batch whose pH was off, and the kit it shares its count with. */
+function withSaid(state: Bottle['state'], phOff: BottleRow['phOff'], kit: Bottle['kit']): Bottle['state'] {
+  if (phOff === null && !kit) return state
+  const said = [...(phOff === null ? [] : [phFinding(phOff)]), ...(kit ? kitFindings(kit, `Kit ${kit.number}`) : [])]
+  const rollsLeft = kit ? Math.min(state.rollsLeft ?? Infinity, kit.rollsLeft) : state.rollsLeft
+  return { ...state, rollsLeft, findings: [...state.findings, ...said].sort(byGravity) }
+}
 
 interface Known {
   catalogue: Catalogue
@@ -79,6 +89,7 @@ function bottleOf(row: KnownRow, reached: Carry, { catalogue, rules, zone }: Kno
   // a line written by someone a moment later than this request began counts all the same
   const at = tail.reduce((latest, entry) => Math.max(latest, entry.at), now)
   const state = stateFrom(formula, row, reached, at, catalogue)
+  const kit = row.kitted && kitMixed(row.kitted)
   const critical = named(dueTests(rules, dueFactsOf(row, body.family, state, { odd, fresh }), { at, zone, critical: true }))
   // named one by one: objects that are spread into each other cost a shelf as much as all that is reckoned
   return {
@@ -104,7 +115,8 @@ function bottleOf(row: KnownRow, reached: Carry, { catalogue, rules, zone }: Kno
     rangeC: body.rangeC,
     temperatureCoefficient: body.temperatureCoefficient,
     usualS: body.usualS,
-    state: phOff === null || row.retiredAt !== null ? state : { ...state, findings: [...state.findings, phFinding(phOff)].sort(byGravity) },
+    state: row.retiredAt === null ? withSaid(state, phOff, kit) : state,
+    kit,
     phOff,
     reserved: row.reserved,
     // a kind is named with its most pressing reason, of which a critical session's is the last

@@ -19,6 +19,8 @@ import { importRowTable } from '../import/ImportRow'
 import { jarTable } from '../jar/Jar'
 import { jarEntryTable } from '../jar/JarEntry'
 import { jarSheetTable } from '../jar/JarSheet'
+import { kitTable } from '../kit/Kit'
+import { kitSetTable } from '../kit/KitSet'
 import { labelCodeTable } from '../label/LabelCode'
 import { batchTable } from '../mix/Batch'
 import { mixTable } from '../mix/Mix'
@@ -60,6 +62,8 @@ const tables = {
   Jar: jarTable,
   JarEntry: jarEntryTable,
   JarSheet: jarSheetTable,
+  Kit: kitTable,
+  KitSet: kitSetTable,
   LabelCode: labelCodeTable,
   Mix: mixTable,
   MixEvent: mixEventTable,
@@ -92,6 +96,8 @@ function associate(m: Tables): void {
   belongs(m.Chemical, m.Person, 'by', 'changedBy')
   belongs(m.FormulaVersion, m.Person, 'by', 'changedBy')
   belongs(m.JarEntry, m.Person, 'by', 'byPerson')
+  belongs(m.KitSet, m.Person, 'by', 'begunBy')
+  belongs(m.KitSet, m.Kit, 'kit', 'kitId')
   belongs(m.Mix, m.Person, 'by', 'startedBy')
   belongs(m.Mix, m.FormulaVersion, 'madeOf', 'formulaVersionId')
   belongs(m.MixEvent, m.Person, 'by', 'byPerson')

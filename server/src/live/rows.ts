@@ -6,6 +6,7 @@ import { filmsWhere } from '../film/rows'
 import { shown as shownNotice } from '../film/notices'
 import { newestFormulas } from '../formula/queries'
 import { jarsWithSums } from '../jar/queries'
+import { kitRows } from '../kit/rows'
 import { summaryOf, withFormula } from '../mix/rows'
 import { shown as shownPerson } from '../person/rows'
 import { newestProcesses } from '../process/queries'
@@ -44,6 +45,7 @@ export const readers: Record<keyof LiveRows, Read> = {
   jar: async (db, ids) => seen(await jarsWithSums(db, { ids, ...all })),
   mix: async (db, ids) => seen((await db.Mix.findAll({ ...withFormula, where: { id: ids, state: 'open' } })).map(summaryOf)),
   process: async (db, ids) => seen(await newestProcesses(db, { ids, ...all })),
+  kit: async (db, ids) => seen(await kitRows(db, { id: ids })),
   run: async (db, ids) => seen(await runSummaries(db, { ids, states: null, words: [], ...all })),
   'run-event': async (db, ids) =>
     (await db.RunEvent.findAll({ where: { id: ids }, raw: true })).map(({ id, runId, event }) => ({ id, row: { id, runId, event } })),

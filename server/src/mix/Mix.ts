@@ -30,6 +30,7 @@ export class Mix extends Model<InferAttributes<Mix>, InferCreationAttributes<Mix
   declare secondCheck: CreationOptional<boolean>
   declare note: CreationOptional<string>
   declare overruled: CreationOptional<string | null>
+  declare kitSetId: CreationOptional<string | null>
   declare by?: NonAttribute<Row<'Person'> | null>
   declare madeOf?: NonAttribute<Row<'FormulaVersion'>>
   declare batch?: NonAttribute<Row<'Batch'> | null>
@@ -48,4 +49,5 @@ export const mixTable = table(Mix, 'mix', {
   secondCheck: usually(flag(), false),
   note: usually(text(), ''),
   overruled: optional(text()),
+  kitSetId: optional(of('kit_set')),
 })

@@ -29,7 +29,17 @@ export const finish: Handler<typeof api.mix.finish> = async ({ db, params, body,
   await db.Batch.create({ id: batchId, mixId: mix.id, formulaVersionId, madeAt: now, madeBy: who.id, note, ...ph })
   await takeFromShelf(db, mix, who.id, now)
   const labels: string[] = []
-  const like = { family: mix.family, formulaVersionId, batchId, fromBottleId: null, parts: null, by: who.id, now }
+  const of = await db.Mix.findByPk(mix.id, { attributes: ['kitSetId'] })
+  const like = {
+    kitSetId: of?.kitSetId ?? null,
+    family: mix.family,
+    formulaVersionId,
+    batchId,
+    fromBottleId: null,
+    parts: null,
+    by: who.id,
+    now,
+  }
   for (const bottle of bottles) labels.push(await putOnShelf(db, { ...bottle, ...like }))
   await changeAll(db.Mix, { state: 'done', endedAt: now }, { id: mix.id })
   return { bottleIds: bottles.map((bottle) => bottle.id), labels }

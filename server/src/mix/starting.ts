@@ -4,6 +4,7 @@ import { catalogueOf } from '../chemical/chemistry'
 import { formulaRow } from '../formula/rows'
 import { usedFormula } from '../formula/used'
 import type { Handler } from '../http/route'
+import { requireBathOf } from '../kit/baths'
 import { mixRow } from './rows'
 
 /** Begins to mix a formula, where the rules of mixing allow it. */
@@ -15,6 +16,7 @@ export const start: Handler<typeof api.mix.start> = async ({ db, body, who, now 
   const { secondCheck } = await db.Darkroom.findOne({ attributes: ['secondCheck'], rejectOnEmpty: true })
   const { id, finalMl, note } = body
   const begun = { id, finalMl, note, overruled, secondCheck, startedBy: who.id, startedAt: now }
-  await db.Mix.create({ ...begun, formulaVersionId: formula.versionId })
+  if (body.kitSetId !== undefined) await requireBathOf(db, body.kitSetId, formula.id)
+  await db.Mix.create({ ...begun, formulaVersionId: formula.versionId, kitSetId: body.kitSetId ?? null })
   return mixRow(db, body.id)
 }

@@ -57,6 +57,7 @@ export function bottleLabel(bottle: Bottle, hazards: Pick<Chemical, 'statements'
       until === null ? 'good until: not known' : `good until ${date(until, zone)} (as of ${date(at, zone)})`,
       `mixed ${date(bottle.madeAt, zone)}, ${bottle.madeBy}`,
       `${showParts(bottle.parts)}, ${showVolume(bottle.sizeMl)}`,
+      ...(bottle.kit ? [`kit ${bottle.kit.number}: ${bottle.kit.name}`] : []),
       ...(rolls > 0 ? [`for ${rolls} rolls`] : []),
     ],
     hazard: labelHazards(hazards),

@@ -15,6 +15,8 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['lines of bottles', db.BottleEntry, 'byPerson', 'at'],
   ['runs planned', db.Run, 'plannedBy', 'plannedAt'],
   ['events of runs', db.RunEvent, 'byPerson', 'at'],
+  ['versions of processes', db.ProcessVersion, 'changedBy', 'changedAt'],
+  ['kits begun', db.KitSet, 'begunBy', 'begunAt'],
   ['rows of the chart', db.ChartRow, 'byPerson', 'id'],
   ['chart rows tried', db.ChartRow, 'triedBy', 'triedAt'],
   ['tests', db.Proof, 'byPerson', 'at'],

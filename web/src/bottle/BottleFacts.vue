@@ -120,6 +120,10 @@ const assumed = computed(
     }}{{ assumed ? ', taken as that while nobody measured it' : '' }}{{ containers[state.container] }}. Code
     <b class="font-mono">{{ bottle.code }}</b>{{ bottle.parts ? `, ${showParts(bottle.parts)}` : ''
     }}{{ bottle.ownUse ? '. Used otherwise than its formula says' : '' }}.
+    <RouterLink v-if="bottle.kit" to="/formulary/kits" class="link"
+      >Kit {{ bottle.kit.number }}, {{ bottle.kit.name }}: {{ Number(bottle.kit.rolls.toFixed(1)) }} rolls through all of it,
+      {{ Number(bottle.kit.rollsLeft.toFixed(1)) }} left</RouterLink
+    >
   </p>
   <p v-if="bottle.batchNote" class="mt-1">{{ bottle.batchNote }}</p>
 </template>

@@ -46,6 +46,7 @@ function state(row: FormulaRow): string {
       <h1 class="text-3xl font-bold">Formulary</h1>
       <p class="text-lg text-quiet">What shall be mixed?</p>
       <RouterLink to="/formulary/jars" class="button button-small ml-auto">Jars</RouterLink>
+      <RouterLink to="/formulary/kits" class="button button-small">Kits</RouterLink>
       <RouterLink to="/formulary/compare" class="button button-small">Compare two</RouterLink>
       <RouterLink to="/formulary/exchange" class="button button-small">Files</RouterLink>
       <RouterLink to="/formulary/new" class="button button-small">Write a new formula</RouterLink>

@@ -2,7 +2,7 @@
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ProblemLine from '../fields/ProblemLine.vue'
@@ -15,6 +15,10 @@ import type { BenchFormula } from './useBenchCard'
 const { of } = defineProps<{ of: BenchFormula }>()
 const { id, lines, wantedMl, grave, partOfPack } = of
 const router = useRouter()
+/** of a kit: which, and how much its leaflet makes */
+const { kit, ml: leaflet } = useRoute().query
+const kitSetId = typeof kit === 'string' ? kit : null
+if (typeof leaflet === 'string' && Number(leaflet) > 0) wantedMl.value = Number(leaflet)
 const show = useShow()
 const { busy, problem, field, act } = useAction()
 const newId = uuid()
@@ -36,6 +40,7 @@ async function begin(): Promise<void> {
         formulaId: id.value,
         finalMl,
         note: packNote.value,
+        ...(kitSetId === null ? {} : { kitSetId }),
         ...(grave.value && overrule.value.trim() !== '' ? { overrule: overrule.value } : {}),
       },
     }),
@@ -44,7 +49,10 @@ async function begin(): Promise<void> {
 }
 async function bring(): Promise<void> {
   const ml = wantedMl.value ?? 0
-  const good = await act(() => call(api.bottle.bring, { body: { id: newId, formulaId: id.value, sizeMl: ml, ml } }))
+  const good = await act(async () => {
+    await call(api.bottle.bring, { body: { id: newId, formulaId: id.value, sizeMl: ml, ml } })
+    if (kitSetId !== null) await call(api.kit.putIn, { params: { id: kitSetId }, body: { bottleId: newId } })
+  })
   if (good) await router.push(`/shelf/${newId}`)
 }
 </script>
