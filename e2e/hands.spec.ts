@@ -14,6 +14,8 @@ const pages = [
   '/tanks',
   '/tanks/chart',
   '/films',
+  '/films/pairs',
+  '/formulary/kits',
   '/people',
   '/devices',
   '/formulary/jars/count',

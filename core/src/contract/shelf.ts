@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { celsius, done, id, idParams, listQuery, name, page, version } from '../shape/common'
-import { drums } from '../waste/drumNames'
+import { drums } from '../waste/drumIds'
 import { endpoint } from './endpoint'
 
 /** A place bottles stand; its temperature counts for how they age, `assumedShelfC` where nobody measured it (null). */

@@ -1,5 +1,6 @@
 import type { CameOut } from './cameOut'
-import { wipingNames, type Fault, type Wiping } from './faults'
+import { wipingNames } from './faultNames'
+import type { Fault, Wiping } from './faults'
 
 const faultAdvice: Record<Exclude<Fault, 'long-scratch'>, string> = {
   'thin-shadows':

@@ -13,20 +13,6 @@ export const faults = [
 ] as const
 export type Fault = (typeof faults)[number]
 
-export const faultNames: Record<Fault, string> = {
-  'thin-shadows': 'thin in the shadows only',
-  streaks: 'streaks',
-  uneven: 'uneven',
-  milky: 'milky',
-  'purple-base': 'purple base',
-  'clear-spots': 'small clear round spots',
-  'long-scratch': 'a long scratch along the film',
-  'drying-marks': 'drying marks',
-  fogged: 'fogged',
-  reticulated: 'a net of cracks',
-}
-
 /** How water was taken off before hanging. */
 export const wipings = ['none', 'fingers', 'wiper'] as const
 export type Wiping = (typeof wipings)[number]
-export const wipingNames: Record<Wiping, string> = { none: 'not wiped', fingers: 'two wet fingers', wiper: 'a soaked soft wiper' }

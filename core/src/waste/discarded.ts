@@ -1,7 +1,7 @@
 import { silverG, takesSilver } from '../bottle/silver'
 import type { Plan } from '../process/load'
 import { isSaved, savedFrom } from '../process/stepFacts'
-import { drums, type Drum } from './drumNames'
+import { drums, type Drum } from './drumIds'
 
 /** What a run pours away of what it made up from a bottle. */
 export interface Discarded {

@@ -1,5 +1,7 @@
-/** The drums of the waste, one a family of what may stand together, with what each is called. */
-export const drumNames = {
+import type { Drum } from './drumIds'
+
+/** What the drum of each family is called. */
+export const drumNames: Record<Drum, string> = {
   dev: 'developers',
   sil: 'fixers and bleach-fixes',
   fer: 'ferricyanide bleach',
@@ -13,6 +15,4 @@ export const drumNames = {
   oxa: 'oxalate, citrate, iron and EDTA',
   nob: 'silver nitrate and noble metals',
   ald: 'stabilisers with formaldehyde',
-} as const
-export type Drum = keyof typeof drumNames
-export const drums = Object.keys(drumNames) as Drum[]
+}

@@ -1,7 +1,7 @@
 import { catalogue as builtIn } from '../chemical/catalogue'
 import type { Catalogue, Nature } from '../chemical/chemical'
 import type { Formula } from '../formula/formula'
-import type { Drum } from './drumNames'
+import type { Drum } from './drumIds'
 
 /** What decides, the gravest first: a bath that holds two of them goes where the first belongs. */
 const byNature: [Nature, Drum][] = [

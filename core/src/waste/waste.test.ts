@@ -1,6 +1,7 @@
 import { run } from '../samples'
 import { discardedOf } from './discarded'
-import { drumNames, drums } from './drumNames'
+import { drums } from './drumIds'
+import { drumNames } from './drumNames'
 import { drumOf } from './drums'
 
 const drum = (family: string, ...chemicals: string[]) =>
