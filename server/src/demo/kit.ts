@@ -15,7 +15,7 @@ function leafletProcess(): ProcessBody {
         ? { ...step, atC: 38.9 }
         : step,
   )
-  return { ...body, name: 'Colour negative process, by the loft kit', steps }
+  return { ...body, name: 'Loft kit, colour negative', steps }
 }
 
 /** A bought colour kit: its three baths, mixed a few days ago, and the process its leaflet asks for. */

@@ -85,7 +85,7 @@ function heading(doc: Page, run: Run, origin: string, manner: Manner): number {
   )
   qr(doc, `${origin}/tanks/${run.id}`, right - 52, 16 * mm, 52)
   let y = 40 * mm
-  for (const film of run.filmRows) {
+  for (const film of [...run.filmRows].sort((a, b) => (a.reel ?? 0) - (b.reel ?? 0))) {
     oneLine(
       doc,
       `${film.reel ?? '–'}   ${film.film}, ${film.format}, exposed at ${film.ei}   ${film.member}   hanger ______   sleeve ____________`,

@@ -29,7 +29,9 @@ const nameOf = (family: string) => familyNames[family as Family] ?? family
     <RouterLink to="/shelf" class="link inline-flex min-h-11 items-center">← Shelf</RouterLink>
     <h1 class="mb-4 text-3xl font-bold">Waste</h1>
     <WaitFor :of="[waste]" what="the waste">
-      <p v-if="waste.rows.length === 0" class="text-xl">Nothing was poured away yet. Bottles that are retired into the sink stand here.</p>
+      <p v-if="waste.rows.length === 0" class="text-xl">
+        Nothing was poured away yet. What a run uses once, and bottles that are retired into the sink, stand here.
+      </p>
       <ul class="mb-6 flex flex-wrap gap-x-10 gap-y-4">
         <li v-for="sum in sums" :key="sum.drum ?? 'none'">
           <p>

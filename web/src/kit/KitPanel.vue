@@ -71,7 +71,7 @@ async function keep(): Promise<void> {
     <TextField v-model="name" label="Name" />
     <fieldset class="space-y-3">
       <legend class="font-semibold">Its baths, in the order of the leaflet</legend>
-      <div v-for="(bath, i) in baths" :key="i" class="grid grid-cols-[1fr_1fr_8rem_auto] items-end gap-3 max-md:grid-cols-1">
+      <div v-for="(bath, i) in baths" :key="i" class="grid grid-cols-[1fr_1fr_10rem_auto] items-start gap-3 max-md:grid-cols-1">
         <ChoiceField
           :model-value="bath.formulaId"
           :label="`Formula of bath ${i + 1}`"
@@ -82,7 +82,7 @@ async function keep(): Promise<void> {
         <QuantityField v-model="bath.ml" kind="volume" :label="`Makes`" />
         <button
           type="button"
-          class="button min-h-12"
+          class="button min-h-12 md:mt-7"
           :disabled="baths.length === 1"
           :aria-label="`Take bath ${i + 1} out`"
           @click="baths.splice(i, 1)"

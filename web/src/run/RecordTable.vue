@@ -27,13 +27,13 @@ function why({ overS, held, movedByS, reason, tookS }: StepRecord): string {
           <th scope="col" class="pr-4">Bath</th>
           <th scope="col" class="pr-4 text-right">Planned</th>
           <th scope="col" class="pr-4 text-right">Took</th>
-          <th scope="col" class="pr-4 text-right">Planned</th>
+          <th scope="col" class="pr-4 text-right">Planned at</th>
           <th scope="col" class="pr-4">Measured</th>
           <th scope="col">Otherwise because</th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="step in steps" :key="step.key" class="border-b border-line align-top">
+        <tr v-for="step in steps" :key="step.key" class="border-b border-line">
           <th scope="row" class="py-1.5 pr-4 font-semibold">{{ step.name }}</th>
           <td class="pr-4">
             <RouterLink
