@@ -184,6 +184,7 @@ export { processFile, readProcessFile, writeProcessFile } from './exchange/proce
 export { dryers, filmDryAt, freePlaces, reelsDryAt, type Dryer } from './film/drying'
 export { contrasts, densities, type CameOut } from './film/cameOut'
 export { filmAdvice } from './film/advice'
+export { densityAdvice, type FilmDensities } from './film/calibration'
 export { faultNames, wipingNames } from './film/faultNames'
 export { faults, wipings, type Fault, type Wiping } from './film/faults'
 export { proposeTime, shareOfTime, type OutcomeOfTime, type TimeProposal } from './film/proposal'

@@ -1,11 +1,12 @@
 import { dayMs } from '../calendar/span'
 import type { FormulaUse, UsedFormula } from '../formula/use'
-import { bottle, fixer } from '../samples'
+import { bottle, fixer, stopBath } from '../samples'
 import { agedIn, keepingDays } from './ageing'
 import type { BottleEntry, BottleFacts } from './bottle'
 import { bottleState } from './bottleState'
 import { bottlesToFill, decantAdvice, sulfiteLostPerOpening, sulfitePerLitre } from './headspace'
 import { lifeCurve } from './lifeCurve'
+import { stopCapacity } from './stopBath'
 import { fixerSaltOf, rollsToSilver, silverLimit, takesSilver } from './silver'
 
 let made = 0
@@ -270,4 +271,40 @@ test('which baths take silver up, how many rolls to their limit, and by which sa
     limit({ school: 'two-bath', fixes: 'film' }, 2),
     limit({ school: 'two-bath', fixes: 'rc-paper' }, 2),
   ]).toEqual([4, 1.5, 1.5, 0.5])
+})
+
+describe('a stop bath', () => {
+  const acid = (capacityRollsPerL: number | null, ...lines: BottleEntry[]) =>
+    bottleState({ ...fixer, ...stopBath, use: { ...fixer.use, capacityRollsPerL } }, bottle, [full, ...lines], 0)
+  const [film, paper] = [stopCapacity(stopBath, 0)!, stopCapacity(stopBath, 1)!]
+  test('lasts its count, and no longer than its acid, of which paper takes another share', () => {
+    expect(acid(5, used(0, 2)).used).toBeCloseTo(2 / 5, 9)
+    expect(acid(500, used(0, 2)).used).toBeCloseTo(2 / film, 9)
+    expect(acid(500, line('use', 0, 0, { paper: 2 })).used).toBeCloseTo(2 / paper, 9)
+    expect(acid(500, line('use', 0, 0, { rolls: 1, paper: 1 })).used).toBeCloseTo(2 / stopCapacity(stopBath, 0.5)!, 9)
+    expect([acid(null, used(0, 2)).used, acid(0, used(0, 2)).used]).toEqual([0, 0])
+    expect(bottleState({ ...fixer, additions: stopBath.additions }, bottle, [full, used(0, 2)], 0).used).toBeCloseTo(2 / 20, 9)
+  })
+  test('tells its pH and its acid, which a fixer does not', () => {
+    const one = acid(500, used(0, 2))
+    expect([one.ph! > acid(500).ph!, one.acidUsed! > 0, acid(500).acidUsed]).toEqual([true, true, 0])
+  })
+})
+
+test('what is taken back, or comes later, counts for nothing; silver closes a fixer for what is strict', () => {
+  const wrong = used(1, 5)
+  expect(state({ day: 2 }, wrong, line('reverse', 1, 0, { reverses: wrong.id })).rolls).toBe(0)
+  expect([state({ day: 2 }, used(1, 5), used(3, 5)).rolls, state({ day: 3 }, used(1, 5), used(3, 5)).rolls]).toEqual([5, 10])
+  expect([state({}, used(0, 12)).closedFor, state({ family: 'bleach' }, used(0, 12)).closedFor]).toEqual([['rc-paper', 'fibre-paper'], []])
+  expect(bottleState(fixer, { ...bottle, madeAt: 3 * dayMs }, [full], 5 * dayMs).ageDays).toBe(2)
+  expect(bottleState(fixer, { ...bottle, madeAt: 3 * dayMs }, [full], dayMs).ageDays).toBe(0)
+  const read = { seconds: 40, celsius: 20, slow: false }
+  const [, tested] = readings([1, 40])
+  expect(state({ day: 1e-6 }, { ...tested!, test: { ...tested!.test!, clearing: read } }).clearingRead).toEqual([read])
+  const replenished: Partial<FormulaUse> = { school: 'replenished', replenishment: { mlPerRoll: 50, turnovers: 2 } }
+  const drained = state({ use: replenished, family: 'bleach' }, line('replenish', 0, 500), line('discard', 0, -1500))
+  expect([
+    drained.used,
+    state({ use: { replenishment: { mlPerRoll: 50, turnovers: 2 } }, family: 'bleach' }, line('replenish', 0, 500)).used,
+  ]).toEqual([0, 0])
 })

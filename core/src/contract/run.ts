@@ -53,6 +53,12 @@ const runSummary = z.object({
   startedAt: z.number().nullable(),
   endedAt: z.number().nullable(),
 })
+const density = z.number().min(0).max(4).nullable()
+const readDensities = z.strictObject({
+  ...{ shadow: density, high: density },
+  by: z.enum(['photograph', 'densitometer']),
+  enlarger: z.enum(['diffuser', 'condenser']),
+})
 /** A developed film, from its plan to its owner's hands. */
 export const roll = z.object({
   id,
@@ -72,6 +78,8 @@ export const roll = z.object({
   contrast: z.enum(contrasts).nullable(),
   /** what is seen on it that should not be there */
   faults: z.array(z.enum(faults)),
+  /** net of base and fog, of two frames of a grey card; null where nobody read them */
+  densities: readDensities.nullable(),
   note: z.string(),
   /** from the bottom of its tank */
   reel: z.int().nullable(),
@@ -206,6 +214,7 @@ export const runApi = {
       result: roll.shape.result,
       contrast: roll.shape.contrast,
       faults: roll.shape.faults.max(10).optional(),
+      densities: readDensities.nullable().optional(),
       note,
     }),
     response: roll,

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { run } from '../samples'
 import { filmAdvice } from './advice'
 import type { CameOut } from './cameOut'
+import { densityAdvice, type FilmDensities } from './calibration'
 import { faultNames } from './faultNames'
 import { faults } from './faults'
 import { filmDryAt, freePlaces, reelsDryAt } from './drying'
@@ -124,4 +125,35 @@ test('how far a film was developed is told by the chart of today, at the tempera
   ])
     expect(shareOfTime(run, none, chart)).toBeNull()
   expect(shareOfTime({ developing: null }, film, chart)).toBeNull()
+})
+
+describe('densities read of a grey card', () => {
+  const read = (shadow: number | null, high: number | null, enlarger: FilmDensities['enlarger'] = 'diffuser'): FilmDensities => ({
+    shadow,
+    high,
+    by: 'densitometer',
+    enlarger,
+  })
+  const words = (...asked: Parameters<typeof read>) => densityAdvice(read(...asked)).join(' ')
+  test('four stops under tell the exposure index, three stops over the time, by what it is printed with', () => {
+    expect([words(0.1, 1.3), words(0.08, 1.25), words(0.12, 1.35), words(null, null), densityAdvice(null).join()]).toEqual([
+      '',
+      '',
+      '',
+      '',
+      '',
+    ])
+    expect(words(0.07, 1.3)).toMatch(/0\.07, not near 0\.10: a lower exposure index/)
+    expect(words(0.13, 1.3)).toMatch(/a higher exposure index/)
+    expect(words(0.1, 1.36)).toMatch(/1\.36, not in 1\.25 to 1\.35 for a diffuser: less time/)
+    expect(words(0.1, 1.24)).toMatch(/more time/)
+    expect([words(0.1, 1.15, 'condenser'), words(0.1, 1.25, 'condenser')]).toEqual(['', ''])
+    expect(words(0.1, 1.3, 'condenser')).toMatch(/1\.15 to 1\.25 for a condenser: less time/)
+  })
+  test('speak before the eye, where the high one was read', () => {
+    const eye = { share: 1, result: 'dense' as const, contrast: 'hard' as const, faults: [] }
+    const factor = (densities: FilmDensities | null) => proposeTime(Array.from({ length: 4 }, () => ({ ...eye, densities })))!.factor
+    expect([factor(read(0.1, 1.3)), factor(read(0.1, 1.3, 'condenser')) < 1, factor(read(0.1, 1.1)) > 1]).toEqual([1, true, true])
+    expect([factor(null) < 1, factor(read(0.1, null)) < 1]).toEqual([true, true])
+  })
 })

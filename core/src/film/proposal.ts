@@ -1,5 +1,6 @@
 import { timeAtAny } from '../development/developingTime'
 import type { Plan } from '../process/load'
+import { developedTo, type FilmDensities } from './calibration'
 import type { CameOut } from './cameOut'
 
 /** Fewer films say nothing of a pair. */
@@ -15,6 +16,7 @@ const worth = 0.03
 /** A film that came out: its development against what the chart of today asks for, 1 where it had exactly that. */
 export interface OutcomeOfTime extends Pick<CameOut, 'result' | 'contrast' | 'faults'> {
   share: number
+  densities?: FilmDensities | null
 }
 
 export interface TimeProposal {
@@ -26,14 +28,6 @@ export interface TimeProposal {
   highest: number
   /** far enough from 1 to be worth a change, and on one side of it */
   offered: boolean
-}
-
-/** What a film says of its development: contrast before density, for density is the exposure’s as well; null where nobody has said it. */
-function developedTo({ result, contrast, faults }: OutcomeOfTime): keyof typeof progressOf | null {
-  if (contrast) return contrast === 'flat' ? 'under' : contrast === 'hard' ? 'over' : 'right'
-  if (result === null) return null
-  if (result === 'thin') return faults.includes('thin-shadows') ? 'right' : 'under'
-  return result === 'dense' ? 'over' : 'right'
 }
 
 /**

@@ -36,6 +36,7 @@ export class Roll extends Model<InferAttributes<Roll>, InferCreationAttributes<R
   declare slowClearing: CreationOptional<boolean | null>
   declare reel: CreationOptional<number | null>
   declare faults: CreationOptional<Shown['faults']>
+  declare densities: CreationOptional<Shown['densities']>
   declare wiping: CreationOptional<Shown['wiping']>
   declare dryer: CreationOptional<Shown['dryer']>
   declare hungAt: CreationOptional<number | null>
@@ -68,6 +69,7 @@ export const rollTable = table(Roll, 'roll', {
   slowClearing: optional(flag()),
   reel: optional(whole()),
   faults: usually(json(), []),
+  densities: optional(json()),
   wiping: optional(text()),
   dryer: optional(text()),
   hungAt: optional(instant()),

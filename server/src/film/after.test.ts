@@ -43,6 +43,10 @@ test('what is seen on a film is kept with it, once each; a judgement without it 
   const second = await judge({ version: first.body.version })
   expect(second.body.faults).toEqual(['streaks', 'milky'])
   expect((await judge({ version: second.body.version, faults: ['ghosts'] })).status).toBe(400)
+  const densities = { shadow: 0.09, high: 1.42, by: 'photograph', enlarger: 'condenser' }
+  const read = await judge({ version: second.body.version, densities })
+  expect([read.body.densities, (await judge({ version: read.body.version })).body.densities]).toEqual([densities, densities])
+  expect((await judge({ version: 1, densities: { ...densities, high: 9 } })).status).toBe(400)
 })
 
 test('films that came out hard propose less time; taken, the chart says what it was and who tried it, and nothing more is proposed', async () => {

@@ -48,6 +48,7 @@ export interface Developed {
   result: Roll['result']
   contrast: Roll['contrast']
   faults: Roll['faults']
+  densities: Roll['densities']
   developedS: number | null
   temperatureC: number | null
   at: number
@@ -59,7 +60,7 @@ export interface Developed {
 /** Every film that was developed, with what its plan had charted for it. SQL because of a plan only its time is wanted. */
 export const developedFilms = (db: Database): Promise<Developed[]> =>
   db.query<Developed>(
-    `select l.film, l.ei, l.developer, l.result, l.contrast, l.faults, l.developed_s as "developedS", l.temperature_c as "temperatureC", l.at,
+    `select l.film, l.ei, l.developer, l.result, l.contrast, l.faults, l.densities, l.developed_s as "developedS", l.temperature_c as "temperatureC", l.at,
        r.plan -> 'developing' as developing, r.plan -> 'drift' as drift, r.request -> 'chartRowIds' as "chartRowIds"
      from roll l join run r on r.id = l.run_id where r.state = 'done' and not l.taken_back order by l.id`,
     {},

@@ -24,11 +24,15 @@ const listFilms: Handler<typeof api.run.rolls> = async ({ db, query: { limit, af
   return pageOf(await filmsWhere(db, { id: ids }, 'desc'), limit)
 }
 
-const judge: Handler<typeof api.run.judge> = async ({ db, params, body: { version, faults, ...judged }, who }) => {
+const judge: Handler<typeof api.run.judge> = async ({ db, params, body: { version, faults, densities, ...judged }, who }) => {
   const roll = await rollRow(db, params.id)
   if (who.role !== 'technician' && roll.memberId !== who.id) throw new Refusal(403, 'not-yours', 'You can judge your own films only.')
   const row = asSeen(db.Roll, { id: roll.id, version: roll.version })
-  await saveSeen(row.set({ ...judged, ...(faults ? { faults: [...new Set(faults)] } : {}) }), version, () => rollRow(db, params.id))
+  await saveSeen(
+    row.set({ ...judged, ...(faults ? { faults: [...new Set(faults)] } : {}), ...(densities === undefined ? {} : { densities }) }),
+    version,
+    () => rollRow(db, params.id),
+  )
   return rollRow(db, params.id)
 }
 

@@ -7,13 +7,15 @@ import { inSentence } from '../marks/words'
 import MarkList from './MarkList.vue'
 import PhotoPlace from './PhotoPlace.vue'
 import { usePhoto } from './usePhoto'
+import type { PatchNames } from './marking'
 import type { KeptPicture } from './useTest'
 
 /** Densities off a photograph: pick or drop it, mark the areas by pointer or keys, see the reading follow. */
+const { names } = defineProps<{ /** where two steps of a film are read instead of two scraps */ names?: PatchNames }>()
 const emit = defineEmits<{ read: [reading: PictureReading | null, keep: KeptPicture | null] }>()
 /** While a picture is opened or measured nothing can be written: what stands beside it is still the one before. */
 const working = defineModel<boolean>('working', { default: false })
-const of = usePhoto(working, (reading, keep) => emit('read', reading, keep))
+const of = usePhoto(working, (reading, keep) => emit('read', reading, keep), names)
 const { problem, doing, name, opened, open, stop, noClear, reading, toMark } = of
 const over = ref(false)
 </script>
@@ -29,8 +31,8 @@ const over = ref(false)
     >
       <span class="font-semibold">{{ name || 'Pick a photograph, or drop it here' }}</span>
       <span class="text-quiet"
-        >Fresh scrap, new scrap, clear film and an empty patch of one light box in one picture; exposure and white balance locked, no
-        HDR.</span
+        >{{ names ? 'Both frames' : 'Fresh scrap, new scrap' }}, clear film and an empty patch of one light box in one picture; exposure and
+        white balance locked, no HDR.</span
       >
       <input type="file" accept="image/png,image/jpeg" class="sr-only" @change="open(($event.target as HTMLInputElement).files?.[0])" />
     </label>
@@ -52,7 +54,12 @@ const over = ref(false)
         />
         <MarkList :of="of" />
         <p v-if="reading" class="text-lg">
-          <template v-if="reading.ratio !== null"
+          <template v-if="names"
+            >{{ names.fresh }} {{ (reading.fresh.density - (reading.base?.density ?? 0)).toFixed(2) }}, {{ inSentence(names.scrap) }}
+            {{ (reading.scrap.density - (reading.base?.density ?? 0)).toFixed(2)
+            }}{{ reading.base ? ', both over base and fog' : '' }}.</template
+          >
+          <template v-else-if="reading.ratio !== null"
             >The new scrap has <b>{{ Math.round(reading.ratio * 100) }} %</b> of the fresh one’s density{{
               reading.base ? ', both over base and fog' : ''
             }}.</template

@@ -32,11 +32,13 @@ export function byKey(area: Area, key: string, resize: boolean, step = 0.01): Ar
 }
 
 const block = (x: number): Area => ({ x, y: 0.4, width: 0.12, height: 0.2 })
-export const firstMarks = (): Mark[] => [
+/** What two patches are read: a fresh scrap and a new one, or two steps of a film. */
+export type PatchNames = { fresh: string; scrap: string }
+export const firstMarks = (names: PatchNames = { fresh: 'Fresh reference', scrap: 'New scrap' }): Mark[] => [
   { key: 'empty', name: 'Empty light', area: null },
   { key: 'base', name: 'Clear film', area: null },
-  { key: 'fresh', name: 'Fresh reference', area: null },
-  { key: 'scrap', name: 'New scrap', area: null },
+  { key: 'fresh', name: names.fresh, area: null },
+  { key: 'scrap', name: names.scrap, area: null },
 ]
 /** Where an area appears that is marked by keys: side by side across the picture. */
 export const firstPlace = (key: string): Area => block({ empty: 0.04, base: 0.26, fresh: 0.48, scrap: 0.7 }[key] ?? 0.4)

@@ -2,7 +2,7 @@ import type { PictureReading } from '@selvrin/core'
 import { pictureBytes, type PictureMarks } from '@selvrin/core/contract'
 import { proxy } from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
-import { areaBetween, byKey, firstMarks, firstPlace, marksOf, wedgeStep, type Mark } from './marking'
+import { areaBetween, byKey, firstMarks, firstPlace, marksOf, wedgeStep, type Mark, type PatchNames } from './marking'
 import { pictures } from './pictures'
 import type { KeptPicture } from './useTest'
 
@@ -13,13 +13,17 @@ const broken = () => ({ problem: 'The picture could not be read here. Try a smal
  * A photograph that densities are taken off: opened and measured in a worker, marked, read again with every mark. `working` while what stands beside it is
  * still of the picture before; a reading is `told` together with the picture it was read off, or not at all.
  */
-export function usePhoto(working: Ref<boolean>, told: (reading: PictureReading | null, kept: KeptPicture | null) => void) {
+export function usePhoto(
+  working: Ref<boolean>,
+  told: (reading: PictureReading | null, kept: KeptPicture | null) => void,
+  names?: PatchNames,
+) {
   const problem = ref('')
   const doing = ref<{ done: number; what: string } | null>(null)
   const name = ref('')
   const opened = shallowRef<{ width: number; height: number; kept: Blob } | null>(null)
   const bitmap = shallowRef<ImageBitmap | null>(null)
-  const marks = ref<Mark[]>(firstMarks())
+  const marks = ref<Mark[]>(firstMarks(names))
   const active = ref('empty')
   /** the picture shows no clear film, so the ratio cannot be net of base and fog */
   const noClear = ref(false)
@@ -68,7 +72,7 @@ export function usePhoto(working: Ref<boolean>, told: (reading: PictureReading |
     isOpening.value = false
     name.value = file.name
     // another picture lies otherwise: what was marked on the last one is marked anew
-    marks.value = firstMarks()
+    marks.value = firstMarks(names)
     noClear.value = false
     active.value = 'empty'
     bitmap.value?.close()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { faultNames, faults, filmAdvice, showTime, wipingNames } from '@selvrin/core'
+import { densityAdvice, faultNames, faults, filmAdvice, showTime, wipingNames } from '@selvrin/core'
 import { api, type Roll } from '@selvrin/core/contract'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import PressOne from '../fields/PressOne.vue'
@@ -40,7 +40,21 @@ const changed = computed(
     note.value !== base.value.note ||
     seen.value.join() !== base.value.faults.join(),
 )
-const advice = computed(() => filmAdvice({ result: result.value, contrast: contrast.value, faults: seen.value, wiping: base.value.wiping }))
+const advice = computed(() => [
+  ...filmAdvice({ result: result.value, contrast: contrast.value, faults: seen.value, wiping: base.value.wiping }),
+  ...densityAdvice(base.value.densities),
+])
+const DensityPanel = defineAsyncComponent(() => import('../film/DensityPanel.vue'))
+const reading = ref(false)
+function read(roll: Roll): void {
+  base.value = roll
+  emit('judged', roll)
+}
+const densityWords = computed(() => {
+  const { densities } = base.value
+  const one = (name: string, d: number | null | undefined) => (d == null ? [] : [`${name} ${d.toFixed(2)}`])
+  return [...one('four stops under', densities?.shadow), ...one('three stops over', densities?.high)].join(', ')
+})
 const faultChoices = faults.map((value) => ({ value, name: faultNames[value] }))
 const what = ref('')
 async function clear(markId: string): Promise<void> {
@@ -116,6 +130,18 @@ async function keep(): Promise<void> {
         <PressSome v-model="seen" class="pt-1" label="Seen on it" :choices="faultChoices" />
       </details>
     </form>
+    <p class="flex flex-wrap items-center gap-x-4">
+      <span v-if="densityWords">Net densities: {{ densityWords }}.</span>
+      <button
+        type="button"
+        class="link min-h-11"
+        :aria-label="`Read the densities of ${roll.film}, ${roll.member}`"
+        @click="reading = true"
+      >
+        {{ densityWords ? 'Read them again' : 'Read its densities' }}
+      </button>
+    </p>
+    <DensityPanel v-if="reading" :roll="base" @close="reading = false" @kept="read" />
     <ul v-if="advice.length > 0" class="mt-3 list-disc space-y-1 pl-5" aria-label="Advice">
       <li v-for="line in advice" :key="line">{{ line }}</li>
     </ul>

@@ -7,6 +7,7 @@ export const films: Migration = {
 alter table roll
   add reel int check (reel > 0),
   add faults jsonb not null default '[]' check (jsonb_typeof(faults) = 'array'),
+  add densities jsonb check (densities is null or jsonb_typeof(densities) = 'object'),
   add wiping text,
   add dryer text,
   add hung_at timestamptz,
@@ -63,6 +64,6 @@ alter table waste_entry drop drum, add constraint waste_entry_entry_id_key uniqu
 alter table darkroom drop hangers;
 alter table vessel drop also;
 drop index roll_hanging;
-alter table roll drop reel, drop faults, drop wiping, drop dryer, drop hung_at, drop hanger, drop cut, drop sleeve, drop sleeved_at, drop handed_at;
+alter table roll drop reel, drop faults, drop densities, drop wiping, drop dryer, drop hung_at, drop hanger, drop cut, drop sleeve, drop sleeved_at, drop handed_at;
 `,
 }
