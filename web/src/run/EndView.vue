@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   discardedOf,
+  type Addition,
   drumNames,
   drumOf,
   showTime,
@@ -12,13 +13,14 @@ import {
   type Wiping,
 } from '@selvrin/core'
 import { api, type Run } from '@selvrin/core/contract'
-import { computed, reactive, ref } from 'vue'
+import { computed, onMounted, reactive, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { now } from '../clock'
 import PressOne from '../fields/PressOne.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
+import { useBottles, useFormulas } from '../stores'
 import { useClocks } from './clocks'
 import { useTyped } from '../hand/typed'
 import { useKept } from '../hand/useKept'
@@ -47,10 +49,19 @@ const back = computed(() =>
   usesAtEnd(run.plan).map((use) => run.plan.steps.find((step) => step.bottle?.id === use.bottleId)?.bottle?.label),
 )
 
-/** What was made up for it and goes away now, with its drum as far as its family says so. */
+const bottles = useBottles()
+const formulas = useFormulas()
+onMounted(() => void Promise.all([bottles.load(), formulas.load()]))
+/** What is in a bottle by its formula, and by those it is poured together from. */
+function contentsOf(formulaId: string | undefined, deep = 2): Addition[] {
+  const body = formulas.rows.find((row) => row.id === formulaId)?.body
+  return [...(body?.additions ?? []), ...(deep > 0 ? (body?.combine ?? []).flatMap((part) => contentsOf(part.formulaId, deep - 1)) : [])]
+}
+/** What was made up for it and goes away now, with the drum of what is in it. */
 const away = computed(() =>
-  discardedOf(run.plan).map(({ ml, note: of, family, drum: named }) => {
-    const drum = named ?? drumOf({ family, additions: [] })
+  discardedOf(run.plan).map(({ ml, note: of, family, bottleId, drum: named }) => {
+    const formulaId = bottles.rows.find((row) => row.id === bottleId)?.formulaId
+    const drum = named ?? drumOf({ family, additions: contentsOf(formulaId) })
     return { ml, note: of, goes: drum ? `goes to the drum of ${drumNames[drum]}` : 'goes where your local rules say' }
   }),
 )
