@@ -64,7 +64,7 @@ test('over plain http under another name: signing in, writing and the running cl
   await page.keyboard.press('Space')
   await page.getByLabel(/Stop ran/).fill('no connection')
   await doNext(page)
-  await expect(page.getByText(/Stop.*S\d.*held: no connection/)).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Stop S\d.*held; no connection/ })).toBeVisible()
 })
 
 test('eight tabs of one browser hear of every change, and none waits for another', async ({ page, house }) => {

@@ -50,8 +50,8 @@ test('a chemical of one’s own can stand in a jar and a formula, and then stays
 
 test('own figures of a built-in chemical count on the scales, until they are taken back', async () => {
   const jar = (await ilse.call(api.jar.list)).body.rows?.find((row) => row.chemical === 'sodium-hydroxide') as { id: string }
-  const hydroxide = (await ilse.call(api.formula.list)).body.rows?.find((row) =>
-    (row.body as { name: string }).name.includes('part B'),
+  const hydroxide = (await ilse.call(api.formula.list)).body.rows?.find(
+    (row) => (row.body as { additions: { chemical: string }[] }).additions[0]?.chemical === 'sodium-hydroxide',
   ) as { id: string }
   const factor = async () => {
     const id = uuid()

@@ -93,10 +93,10 @@ const state = computed(() => ({ loaded: page.value.value !== null, problem: page
                 v-if="pair.proposal.offered"
                 type="button"
                 class="link min-h-11 text-left font-bold"
-                :aria-label="`${pair.film} in ${pair.developer}: look at the proposed time`"
+                :aria-label="`${percentWords(pair.proposal.factor)}: look at the proposed time of ${pair.film} in ${pair.developer}`"
                 @click="openKey = pair.key"
               >
-                ▲ {{ percentWords(pair.proposal.factor) }}
+                <span aria-hidden="true">▲ </span>{{ percentWords(pair.proposal.factor) }}
               </button>
               <template v-else>{{ notOffered(pair.proposal.factor) }}</template>
               <span class="block text-quiet">{{ pair.proposal.films }} films</span>

@@ -68,7 +68,7 @@ const rolls = (count: number) => Number(count.toFixed(1))
           <RouterLink
             :to="{ path: `/formulary/${bath.formulaId}`, query: { kit: set.id, ml: bath.ml } }"
             class="button button-small"
-            :aria-label="`Mix ${bath.name} of kit ${set.number}`"
+            :aria-label="`${bath.gone > 0 ? 'Mix it anew' : 'Mix it'}: ${bath.name} of kit ${set.number}`"
             >{{ bath.gone > 0 ? 'Mix it anew' : 'Mix it' }}</RouterLink
           >
           <button
@@ -76,7 +76,7 @@ const rolls = (count: number) => Number(count.toFixed(1))
             :key="bottle.id"
             class="button button-small"
             :disabled="busy"
-            :aria-label="`${bottle.label} is the ${bath.name} of kit ${set.number}`"
+            :aria-label="`It is ${bottle.label}: ${bath.name} of kit ${set.number}`"
             @click="putIn(bottle.id)"
           >
             It is {{ bottle.label }}

@@ -55,8 +55,8 @@ const inUse = computed(
       <section v-for="kit in kits.rows" :key="kit.id" class="card mb-6 space-y-3" :aria-label="kit.body.name">
         <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
           <h2 class="text-2xl font-bold">{{ kit.body.name }}</h2>
-          <button class="button button-small ml-auto" :aria-label="`Change ${kit.body.name}`" @click="writing = kit">Change it</button>
-          <button class="button button-small button-main" :disabled="busy" :aria-label="`Mix one of ${kit.body.name}`" @click="begin(kit)">
+          <button class="button button-small ml-auto" :aria-label="`Change it: ${kit.body.name}`" @click="writing = kit">Change it</button>
+          <button class="button button-small button-main" :disabled="busy" :aria-label="`Mix one: ${kit.body.name}`" @click="begin(kit)">
             Mix one
           </button>
         </div>

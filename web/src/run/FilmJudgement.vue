@@ -135,7 +135,7 @@ async function keep(): Promise<void> {
       <button
         type="button"
         class="link min-h-11"
-        :aria-label="`Read the densities of ${roll.film}, ${roll.member}`"
+        :aria-label="`${densityWords ? 'Read them again' : 'Read its densities'}: ${roll.film}, ${roll.member}`"
         @click="reading = true"
       >
         {{ densityWords ? 'Read them again' : 'Read its densities' }}
