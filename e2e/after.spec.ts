@@ -1,4 +1,4 @@
-import { expect, signIn, test } from './support/house'
+import { choose, expect, signIn, test } from './support/house'
 
 test('a film is sleeved and handed back, said how it came out with advice, and followed to its baths and back', async ({ page, house }) => {
   // its evening is just over, whatever the clock says
@@ -95,4 +95,37 @@ test('a kit is written down and mixed: its baths stand together with one count',
   await expect(mine.getByRole('link', { name: 'at the scales' })).toBeVisible()
   const [row] = await house.ask<{ number: number }>('select s.number from mix m join kit_set s on s.id = m.kit_set_id')
   expect(row?.number).toBe(2)
+})
+
+test('a film that is chosen before its process has come has its exposure index all the same', async ({ page }) => {
+  await signIn(page)
+  let come = (): void => undefined
+  const coming = new Promise<void>((resolve) => (come = resolve))
+  await page.route('**/api/processes*', async (route) => {
+    await coming
+    await route.continue()
+  })
+  await page.goto('/tanks/plan')
+  await choose(page, 'Film', 'Millrace 400')
+  await expect(page.getByRole('button', { name: /^Exposed at/ })).toHaveText('Choose …')
+  come()
+  await expect(page.getByRole('button', { name: /^Exposed at/ })).toHaveText(/EI \d+/)
+})
+
+test('densities of a grey card are kept with their film and say what to change', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/films')
+  const card = page.getByRole('main').getByRole('listitem').nth(2)
+  await card.getByRole('button', { name: /^Read its densities/ }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Four stops under, net D').fill('0,04')
+  await dialog.getByLabel('Three stops over, net D').fill('14')
+  await expect(dialog.getByText('Write a density from 0 to 4, such as 0.10.')).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Keep them' })).toBeDisabled()
+  await dialog.getByLabel('Three stops over, net D').fill('1.5')
+  await expect(dialog.getByText(/a lower exposure index/)).toBeVisible()
+  await dialog.getByRole('button', { name: 'Keep them' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(card.getByText('Net densities: four stops under 0.04, three stops over 1.50.')).toBeVisible()
+  await expect(card.getByText(/1\.50, not in 1\.25 to 1\.35.*less time/)).toBeVisible()
 })

@@ -184,6 +184,7 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   [`/tanks/${at.run}`, /^Give up/],
   ['/formulary/kits', 'Write down a kit'],
   ['/films', /^Cut and sleeve/],
+  ['/films', /^Read its densities/],
   ['/films/pairs', /look at the proposed time/],
   ['/people', 'Invite someone'],
   ['/people', /^Bram/],

@@ -132,12 +132,11 @@ export function usePlan() {
     asked.bathC = {}
     asked.typedC = asked.temperatureC = now.body.steps.find(developsFirst)?.atC ?? 20
   })
-  watch(
-    () => asked.film,
-    (film) => {
-      if (chartedRole.value !== null) asked.ei = eisOf(film)[0] ?? null
-    },
-  )
+  // a film may be chosen before its process is here, which says whether its index comes from the chart
+  watch([() => asked.film, chartedRole], ([film, role], [before]) => {
+    const eis = role === null ? [] : eisOf(film)
+    if (role !== null && (film !== before || !eis.includes(asked.ei ?? ''))) asked.ei = eis[0] ?? null
+  })
   watch(chartedRole, (role) => {
     // a film of the chart is chosen, any other is written
     if (role !== null && asked.film !== null && !among(choices.films, asked.film)) asked.film = null
