@@ -90,6 +90,20 @@ test('a bath that is mixed for a kit stands in it when it is bottled; a formula 
   const mix = (await start(mixed.id)).body
   expect((await kits()).find((kit) => kit.id === id)?.sets[0]?.mixes).toEqual([{ id: mix.id, formulaId: mixed.id }])
   expect((await ilse.send('POST', '/api/mixes', { id: uuid(), formulaId: mixed.id, finalMl: 1000, kitSetId: uuid() })).status).toBe(404)
+  const jar = ((await ilse.send('GET', '/api/jars')).body.rows ?? []).find((row) => row.chemical === 'citric-acid')
+  const events = [
+    { kind: 'water', celsius: 25 },
+    { kind: 'weigh', step: 0, amount: 15, jarId: jar?.id },
+    { kind: 'dissolved', step: 0 },
+    { kind: 'topped-up' },
+    { kind: 'ph', ph: 2.2, celsius: 20 },
+  ].map((event) => ({ id: uuid(), ...event }))
+  expect((await ilse.send('POST', `/api/mixes/${String(mix.id)}/events`, { events })).status).toBe(200)
+  const bottles = [400, 600].map((ml) => ({ id: uuid(), sizeMl: ml, ml }))
+  expect((await ilse.send('POST', `/api/mixes/${String(mix.id)}/finish`, { batchId: uuid(), bottles })).status).toBe(200)
+  const set = (await kits()).find((kit) => kit.id === id)?.sets[0]
+  expect([set?.mixes, set?.bottles.map((bottle) => bottle.id).sort()]).toEqual([[], bottles.map((bottle) => bottle.id).sort()])
+  expect((await bottleOf(bottles[0]!.id)).kit).toMatchObject({ setId, name: 'Stop kit', rolls: 0, rollsLeft: 8 })
 })
 
 test('the demo has a kit whose baths stand on the shelf and whose leaflet has its own process', async () => {
