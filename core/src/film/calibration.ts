@@ -1,8 +1,7 @@
 import type { CameOut } from './cameOut'
 
 /** What the negatives are printed with: a condenser is harder. */
-export const enlargers = ['diffuser', 'condenser'] as const
-export type Enlarger = (typeof enlargers)[number]
+type Enlarger = 'diffuser' | 'condenser'
 
 /** Net densities of two frames of one grey card: four stops under the meter, and three stops over. */
 export interface FilmDensities {
@@ -21,12 +20,8 @@ const noise = 1e-9
 const against = (density: number, [low, high]: [number, number]): 'under' | 'right' | 'over' =>
   density < low - noise ? 'under' : density > high + noise ? 'over' : 'right'
 
-/**
- * What a film's high density says of its development; null where it was not read.
- * @example
- * developedByDensity({ shadow: 0.1, high: 1.42, by: 'densitometer', enlarger: 'diffuser' }) // → 'over'
- */
-export const developedByDensity = (read: FilmDensities | null): 'under' | 'right' | 'over' | null =>
+/** What a film's high density says of its development; null where it was not read. */
+const developedByDensity = (read: FilmDensities | null): 'under' | 'right' | 'over' | null =>
   read?.high == null ? null : against(read.high, highAims[read.enlarger])
 
 /**
