@@ -35,8 +35,7 @@ export async function hangUp(db: Database, run: Run, { wiping, dryer, at, by }: 
 /** A run that is taken back reminds nobody any more. */
 export async function takeDown(db: Database, runId: string, now: number): Promise<void> {
   const rolls = await db.Roll.findAll({ attributes: ['id'], where: { runId }, raw: true })
-  const ahead = await db.Notice.findAll({ where: { rollId: rolls.map((roll) => roll.id), at: { [Op.gt]: now }, readAt: null } })
-  for (const notice of ahead) await notice.update({ readAt: now })
+  await db.Notice.update({ readAt: now }, { where: { rollId: rolls.map((roll) => roll.id), at: { [Op.gt]: now }, readAt: null } })
 }
 
 /** A dry film goes into its sleeve and its owner's place, its owner is told, and its place in the dryer is free. */

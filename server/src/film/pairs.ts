@@ -88,8 +88,9 @@ export const pairs: Handler<typeof api.film.pairs> = async ({ db }) => {
 
 /** A proposed time is written into the chart with what it was before, and stands there as tried by the films it comes from. */
 export const takeProposal: Handler<typeof api.film.take> = async ({ db, body, who, now }) => {
+  const charted = new Map((await db.ChartRow.findAll({ where: { id: body.rows.map((row) => row.id) } })).map((row) => [row.id, row]))
   for (const { id, version, seconds } of body.rows) {
-    const row = await db.ChartRow.findByPk(id, withNames)
+    const row = charted.get(id)
     if (!row) throw notFound('row of the chart')
     const why = `from how ${body.films} films came out; ${showTime(row.seconds)} before`
     const next = asSeen(db.ChartRow, { id, version: row.version })
