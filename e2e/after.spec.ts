@@ -115,7 +115,8 @@ test('a film that is chosen before its process has come has its exposure index a
 test('densities of a grey card are kept with their film and say what to change', async ({ page }) => {
   await signIn(page)
   await page.goto('/films')
-  const card = page.getByRole('main').getByRole('listitem').nth(2)
+  // advice on a film is a list in its card: cards are told from it by their ids
+  const card = page.locator('li[id^="film-"]').nth(2)
   await card.getByRole('button', { name: /^Read its densities/ }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Four stops under, net D').fill('0,04')
