@@ -20,7 +20,7 @@ const states = {
   'held, and over': after(first + 40, line(1, 'hold')),
   'one step on': after(first + 30, line(1, 'next', { at: startedAt + first * 1000 })),
 }
-const usual = { asking: false, silent: false, staysOn: true }
+const usual = { asking: false, follows: false, silent: false, staysOn: true }
 const said = {
   'as usual': usual,
   'asked first': { ...usual, asking: true },
@@ -45,6 +45,6 @@ const said = {
     <p class="text-quiet">{{ name }}</p>
     <ClockNotes v-if="plan.steps[0]" :run="run" :clock="states['just poured']" :step="plan.steps[0]" :next="plan.steps[1]" v-bind="asked" />
   </section>
-  <ClockKeys before :inside="false" :holding="false" />
-  <ClockKeys :before="false" inside holding />
+  <ClockKeys before :inside="false" :holding="false" :follows="false" />
+  <ClockKeys :before="false" inside holding follows />
 </template>

@@ -17,6 +17,7 @@ import { ownChemical } from '@selvrin/core/contract'
 import { ownChemicals } from './chemical/own'
 import { useClocks } from './run/clocks'
 import { useCues } from './run/useCues'
+import { useDark } from './light/dark'
 import { useChemicals } from './stores'
 import { useSession } from './session/store'
 
@@ -25,6 +26,7 @@ const route = useRoute()
 // running clocks are on every station's room line
 const clocks = useClocks()
 useCues()
+useDark()
 // what this darkroom says of its chemicals counts everywhere
 const chemicals = useChemicals()
 watch(

@@ -74,6 +74,7 @@ export function makeRouter(): Router {
       { path: '/tanks/processes', component: () => import('./process/ProcessesPage.vue'), meta: { title: 'Processes' } },
       { path: '/tanks/processes/:id', component: () => import('./process/ProcessPage.vue'), meta: { title: 'Process' } },
       { path: '/tanks/plan', component: pages.plan, meta: { title: 'Plan a run' } },
+      { path: '/tanks/clocks', component: () => import('./run/ClocksPage.vue'), meta: { title: 'Clocks' } },
       { path: '/tanks/:id', component: pages.run, meta: { title: 'Run' } },
       { path: '/films', component: pages.films, meta: { for: 'members', title: 'Films' } },
       { path: '/films/pairs', component: () => import('./film/PairsPage.vue'), meta: { title: 'How films come out' } },

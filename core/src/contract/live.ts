@@ -11,7 +11,7 @@ import { mixApi } from './mix'
 import { personApi } from './person'
 import { proofApi } from './proof'
 import { processApi } from './process'
-import { runEvent } from '../run/runEvent'
+import { keptEvent } from '../run/runEvent'
 import { runApi } from './run'
 import { shelfApi } from './shelf'
 
@@ -63,7 +63,7 @@ export const liveRows = {
   jar: rowOf(jarApi.list),
   mix: rowOf(mixApi.list),
   run: rowOf(runApi.list),
-  'run-event': z.object({ id, runId: id, event: runEvent }),
+  'run-event': z.object({ id, runId: id, event: keptEvent }),
   supply: shelfApi.supply.response.shape.supplies.element,
   roll: rowOf(runApi.rolls),
   notice: rowOf(proofApi.notices),

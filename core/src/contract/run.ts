@@ -4,7 +4,7 @@ import { dryers } from '../film/drying'
 import { faults, wipings } from '../film/faults'
 import { plan } from '../process/plan'
 import { planRequest } from '../process/request'
-import { runEvent } from '../run/runEvent'
+import { keptEvent, runEvent } from '../run/runEvent'
 import { done, find, id, idParams, listQuery, millis, name, note, page, reason, version } from '../shape/common'
 import { wouldHold } from './bottle'
 import { endpoint } from './endpoint'
@@ -113,10 +113,12 @@ const run = runSummary.extend({
   overruled: z.string().nullable(),
   /** what was noted when it was over, or why it was given up */
   why: z.string().nullable(),
-  events: z.array(runEvent),
+  events: z.array(keptEvent),
   filmRows: z.array(roll),
 })
 
+/** The device that says so: once a run was taken over, only the one that leads it may. */
+const device = z.string().max(60)
 /** How its films were hung up. */
 const hung = z.strictObject({ wiping: z.enum(wipings), dryer: z.enum(dryers) })
 
@@ -164,12 +166,20 @@ export const runApi = {
     params: idParams,
     bodyBytes: 256_000,
     body: z.strictObject({ events: z.array(runEvent).min(1).max(200) }),
-    response: z.object({ kept: z.array(id) }),
+    /** `late`: of those, what another device had taken over from the one it came from, and does not count */
+    response: z.object({ kept: z.array(id), late: z.array(id) }),
   }),
   finish: endpoint('POST', '/api/runs/:id/finish', 'technician', 'The run is over: writes uses, tally marks and the films’ records', {
     params: idParams,
     bodyBytes: 256_000,
-    body: z.strictObject({ version, at: millis, events: z.array(runEvent).max(200), note: note.default(''), hung: hung.optional() }),
+    body: z.strictObject({
+      version,
+      at: millis,
+      events: z.array(runEvent).max(200),
+      note: note.default(''),
+      hung: hung.optional(),
+      device: device.optional(),
+    }),
     response: run,
   }),
   abandon: endpoint('POST', '/api/runs/:id/abandon', 'technician', 'Give a run up', {
@@ -179,6 +189,7 @@ export const runApi = {
       version,
       at: millis,
       reason,
+      device: device.optional(),
       /** what the device has not sent yet: it says which baths were reached */ events: z.array(runEvent).max(200).default([]),
     }),
     response: done,

@@ -52,6 +52,8 @@ function volumeOf(step: ProcessStep, load: Load, bottle: PlanBottle | null, roll
   return isSaved(step) ? Math.max(asked, coversMl + loadCarryMl(load)) : asked
 }
 
+const isLookedAt = ({ time }: ProcessStep): boolean => typeof time === 'object' && 'inspect' in time
+
 /** Its own agitation, else the run's. A drum turns all the time; what is not agitated at all is not turned either. */
 function agitationOf(step: ProcessStep, { vessel, agitation }: Load): Agitation {
   const said = step.agitation ?? agitation ?? agitations.none
@@ -85,8 +87,8 @@ export function planStepOf(step: ProcessStep, i: number, worked: Worked): { step
       partsMl: poured ? dilute({ parts: bottle?.parts ?? [1], totalMl: volumeMl }) : [],
       family,
       bottle,
-      // a water stop ends the developing on time like any bath
-      waits: !bottle && step.kind !== 'stop',
+      // what is looked at ends by somebody's word; a water stop ends the developing on time like any bath
+      waits: isLookedAt(step) || (!bottle && step.kind !== 'stop'),
       fate: isSaved(step) || !bottle ? step.fate : bottle.oneShot ? 'discard' : 'back',
     },
   }

@@ -4,7 +4,8 @@ import type { Load, PlanBottle } from '../process/load'
 import type { Process } from '../process/process'
 import { usesAtEnd, usesAtStart } from '../process/uses'
 import { handProcess } from '../samples'
-import { cuesAhead, runClock } from './clock'
+import { cuesAhead } from './ahead'
+import { runClock } from './clock'
 import type { RunEvent } from './runEvent'
 import { cuesOf } from './cues'
 import { driftEnd, driftProgress } from './drift'
@@ -161,10 +162,10 @@ describe('the clock', () => {
   })
   test('the last "next" ends the run', () => expect(at([...intoDeveloper, event('next', 2000, 4)], 2001).phase).toBe('done'))
   test('cues are known ahead, up to where a hand is needed', () => {
-    const ahead = cuesAhead(plan(), at(intoDeveloper, 71))
+    const ahead = cuesAhead(at(intoDeveloper, 71))
     expect(ahead.at(-1)).toMatchObject({ kind: 'over', at: (70 + 600 + 60 + 300 + 480) * 1000 })
     expect(ahead.filter((cue) => cue.kind === 'get-ready').map((cue) => cue.at / 1000)).toEqual([70 + 575, 70 + 635, 70 + 935])
-    expect(cuesAhead(plan(), at([...intoDeveloper, event('hold', 100, 1)], 101)).at(-1)).toMatchObject({ kind: 'over', at: 670_000 })
+    expect(cuesAhead(at([...intoDeveloper, event('hold', 100, 1)], 101)).at(-1)).toMatchObject({ kind: 'over', at: 670_000 })
   })
 })
 

@@ -1,10 +1,12 @@
 import { timeAtAny } from '../development/developingTime'
-import type { Plan, PlanStep } from '../process/load'
+import type { Plan } from '../process/load'
+import { changedCourse, courseOf, isCourseChange, isInspected, type CourseStep } from './course'
 import { cuesOf, getReadyS, type Cue } from './cues'
 import { driftEnd, type DriftReading } from './drift'
 import type { RunEvent } from './runEvent'
 
 export interface StepTime {
+  /** its number in the course */
   step: number
   startedAt: number
   endedAt: number | null
@@ -19,6 +21,9 @@ export interface StepTime {
 
 export interface RunClock {
   phase: 'before' | 'running' | 'over' | 'done' | 'abandoned'
+  /** the steps as the run really goes, what was put in and left out on the way included */
+  course: CourseStep[]
+  /** the present one's number in the course */
   step: number
   elapsedS: number
   /** below 0 when the step is over and the plan waits */
@@ -51,30 +56,31 @@ export const inOrder = (events: RunEvent[]): RunEvent[] =>
  */
 export function runClock(plan: Plan, events: RunEvent[], now: number): RunClock {
   const times: StepTime[] = []
+  let course = courseOf(plan)
   let phase = 'before' as RunClock['phase']
   let holding = false
   const current = (): StepTime | undefined => times.at(-1)
   const begin = (step: number, at: number) => {
-    times.push({ step, startedAt: at, endedAt: null, plannedS: plan.steps[step]?.seconds ?? 0, overS: 0, held: false })
+    times.push({ step, startedAt: at, endedAt: null, plannedS: course[step]?.seconds ?? 0, overS: 0, held: false })
     holding = false
   }
   const end = (at: number) => {
     const time = current()
     if (!time) return
     time.endedAt = at
-    time.overS = Math.max(0, (at - time.startedAt) / 1000 - time.plannedS)
-    if (time.step + 1 < plan.steps.length) begin(time.step + 1, at)
+    time.overS = overOf(course[time.step], (at - time.startedAt) / 1000 - time.plannedS)
+    if (time.step + 1 < course.length) begin(time.step + 1, at)
     else phase = 'done'
   }
   const advance = (until: number) => {
     for (let time = current(); phase === 'running' && time; time = current()) {
-      const step = plan.steps[time.step] as PlanStep
+      const step = course[time.step] as CourseStep
       const endsAt = time.startedAt + time.plannedS * 1000
-      if (endsAt > until || step.waits || holding || time.step === plan.steps.length - 1) return
+      if (endsAt > until || step.waits || holding || time.step === course.length - 1) return
       end(endsAt)
     }
   }
-  for (const event of inOrder(events).filter((one) => one.at <= now)) {
+  for (const event of inOrder(events).filter((one) => one.at <= now && !one.late)) {
     if (phase === 'done' || phase === 'abandoned') break
     advance(event.at)
     const step = current()?.step ?? 0
@@ -91,24 +97,31 @@ export function runClock(plan: Plan, events: RunEvent[], now: number): RunClock 
       holding = false
       if (time && event.at < time.startedAt + time.plannedS * 1000) time.held = false
     } else if (event.kind === 'temperature' && phase === 'running' && event.step === step && event.celsius !== undefined)
-      follow(plan, current(), event.celsius, event.at)
+      follow(plan, course, current(), event.celsius, event.at)
+    else if (isCourseChange(event) && phase === 'running' && event.step === step) course = changedCourse(plan, course, step, event)
     else if (event.kind === 'abandon') phase = 'abandoned'
   }
   advance(now)
-  return { ...reading(plan, current(), phase, now), holding, times, endsAt: endOfPlan(plan, current(), phase) }
+  return { ...reading(course, current(), phase, now), course, holding, times, endsAt: endOfPlan(course, current(), phase) }
+}
+
+/** s beyond its time; what ends when somebody has looked has none but the most it may take. */
+function overOf(step: CourseStep | undefined, overS: number): number {
+  const time = step?.time
+  return typeof time === 'object' && 'inspect' in time && time.atMostS === undefined ? 0 : Math.max(0, overS)
 }
 
 /** What the time of a step follows when its bath drifts: the development chart of the load, or the step's own table. */
-function courseOf({ drift, developing }: Plan, { time, factors = [] }: PlanStep) {
+function driftOf({ drift, developing }: Plan, { time, factors = [] }: CourseStep) {
   if (time === 'chart') return drift && developing ? { ...drift, factors: developing.steps.slice(1) } : null
   if (!('table' in time)) return null
   return { chart: time.table.map(({ c, s }) => ({ temperatureC: c, seconds: s })), k: undefined, factors }
 }
 
 /** A measured temperature moves the end of a step whose time follows the chart; a step that is overdone already ends at once. */
-function follow(plan: Plan, time: StepTime | undefined, celsius: number, at: number): void {
-  const step = plan.steps[time?.step ?? -1]
-  const course = step && courseOf(plan, step)
+function follow(plan: Plan, steps: CourseStep[], time: StepTime | undefined, celsius: number, at: number): void {
+  const step = steps[time?.step ?? -1]
+  const course = step && driftOf(plan, step)
   if (!time || !step || !course) return
   const elapsedS = Math.max(0, (at - time.startedAt) / 1000)
   const factor = course.factors.reduce((product, one) => product * one.factor, 1)
@@ -119,8 +132,8 @@ function follow(plan: Plan, time: StepTime | undefined, celsius: number, at: num
   time.moved = { byS: time.plannedS - step.seconds, celsius, readings }
 }
 
-function reading(plan: Plan, time: StepTime | undefined, phase: RunClock['phase'], now: number) {
-  const step = plan.steps[time?.step ?? 0] as PlanStep
+function reading(course: CourseStep[], time: StepTime | undefined, phase: RunClock['phase'], now: number) {
+  const step = course[time?.step ?? 0] as CourseStep
   const elapsedS = time && phase !== 'done' ? (now - time.startedAt) / 1000 : 0
   const plannedS = time?.plannedS ?? step.seconds
   const remainingS = plannedS - elapsedS
@@ -128,43 +141,21 @@ function reading(plan: Plan, time: StepTime | undefined, phase: RunClock['phase'
   const cues = live ? cuesOf({ ...step, seconds: plannedS }) : []
   const index = cues.findIndex((cue) => elapsedS < cue.untilS)
   return {
-    phase: live && remainingS <= 0 ? ('over' as const) : phase,
+    phase: live && remainingS <= 0 && !endsByEye(step) ? ('over' as const) : phase,
     step: time?.step ?? 0,
     elapsedS,
     remainingS,
     cue: cues[index] ?? null,
     next: index >= 0 ? (cues[index + 1] ?? null) : null,
-    getReady: live && remainingS > 0 && remainingS <= step.drainS + getReadyS,
+    getReady: live && !endsByEye(step) && remainingS > 0 && remainingS <= step.drainS + getReadyS,
   }
 }
 
-function endOfPlan(plan: Plan, time: StepTime | undefined, phase: RunClock['phase']): number | null {
+/** What ends when somebody has looked, and has no most it may take, is never over by itself. */
+const endsByEye = (step: CourseStep): boolean =>
+  isInspected(step) && !(typeof step.time === 'object' && 'inspect' in step.time && step.time.atMostS !== undefined)
+
+function endOfPlan(course: CourseStep[], time: StepTime | undefined, phase: RunClock['phase']): number | null {
   if (!time || phase !== 'running') return null
-  return plan.steps.slice(time.step + 1).reduce((at, step) => at + step.seconds * 1000, time.startedAt + time.plannedS * 1000)
-}
-
-/**
- * Every cue of the running step and, where the clock goes on by itself, of the steps after it: what a device schedules ahead. Times in ms.
- * @example
- * cuesAhead(run, runClock(run, runEvents, 1000)).length > 0 // → true
- */
-export function cuesAhead(plan: Plan, clock: RunClock): { at: number; kind: Cue['kind'] | 'get-ready' | 'over'; word: string }[] {
-  const time = clock.times.at(-1)
-  if (!time || (clock.phase !== 'running' && clock.phase !== 'over')) return []
-  const ahead: ReturnType<typeof cuesAhead> = []
-  let startedAt = time.startedAt
-  for (let i = time.step; i < plan.steps.length; i++) {
-    const planned = plan.steps[i] as PlanStep
-    const step = i === time.step ? { ...planned, seconds: time.plannedS } : planned
-    const next = plan.steps[i + 1]
-    for (const cue of cuesOf(step)) ahead.push({ at: startedAt + cue.fromS * 1000, kind: cue.kind, word: cue.word })
-    if (next)
-      ahead.push({ at: startedAt + (step.seconds - step.drainS - getReadyS) * 1000, kind: 'get-ready', word: `Get ready: ${next.name}` })
-    startedAt += step.seconds * 1000
-    if (step.waits || !next || (i === time.step && clock.holding)) {
-      ahead.push({ at: startedAt, kind: 'over', word: next ? `Time is up: ${next.name} when you are ready` : 'Done' })
-      break
-    }
-  }
-  return ahead.sort((a, b) => a.at - b.at)
+  return course.slice(time.step + 1).reduce((at, step) => at + step.seconds * 1000, time.startedAt + time.plannedS * 1000)
 }

@@ -3,7 +3,8 @@ import { compilePlan } from '../process/compilePlan'
 import type { PlanBottle } from '../process/load'
 import type { Agitation } from '../process/step'
 import { handProcess } from '../samples'
-import { cuesAhead, runClock } from './clock'
+import { cuesAhead } from './ahead'
+import { runClock } from './clock'
 import { cuesOf } from './cues'
 import { driftEnd, driftProgress } from './drift'
 import type { RunEvent } from './runEvent'
@@ -182,16 +183,16 @@ describe('what the clock shows', () => {
 
 describe('what is scheduled ahead', () => {
   test('stands in its order, at the times of its steps; nothing before the start or after the end', () => {
-    const ahead = cuesAhead(plan(), at(developing, 100))
+    const ahead = cuesAhead(at(developing, 100))
     expect(ahead.map((cue) => cue.at)).toEqual([...ahead.map((cue) => cue.at)].sort((a, b) => a - b))
     const stop = cuesOf(plan().steps[2]!).map((cue) => [670_000 + cue.fromS * 1000, cue.kind])
     for (const cue of stop) expect(ahead.map(({ at, kind }) => [at, kind])).toContainEqual(cue)
     expect(ahead.filter(({ kind }) => kind === 'over').map(({ word }) => word)).toEqual(['Done'])
     expect(ahead.find(({ kind }) => kind === 'get-ready')?.word).toBe('Get ready: Stop')
-    expect(cuesAhead(plan(), at([], 1))).toEqual([])
-    expect(cuesAhead(plan(), at([...developing, event('next', 2000, 4)], 2001))).toEqual([])
-    expect(cuesAhead(plan(), at([...developing, event('abandon', 200, 1)], 201))).toEqual([])
-    expect(cuesAhead(plan(), at([start], 100)).at(-1)).toMatchObject({
+    expect(cuesAhead(at([], 1))).toEqual([])
+    expect(cuesAhead(at([...developing, event('next', 2000, 4)], 2001))).toEqual([])
+    expect(cuesAhead(at([...developing, event('abandon', 200, 1)], 201))).toEqual([])
+    expect(cuesAhead(at([start], 100)).at(-1)).toMatchObject({
       kind: 'over',
       at: 60_000,
       word: 'Time is up: Develop when you are ready',
@@ -200,12 +201,12 @@ describe('what is scheduled ahead', () => {
   test('follows a moved end, and while the film is held nothing of later steps is called', () => {
     const moved = at([...developing, event('temperature', 370, 1, { celsius: 22 })], 371)
     const ends = 70_000 + (moved.times[1]?.plannedS ?? 0) * 1000
-    const pours = cuesAhead(plan(), moved)
+    const pours = cuesAhead(moved)
       .filter(({ kind }) => kind === 'pour-in')
       .map((cue) => cue.at)
     expect(pours[1]).toBeCloseTo(ends, 3)
     expect(pours[2]).toBeCloseTo(ends + 60_000, 3)
-    const held = cuesAhead(plan(), at([...developing, event('hold', 100, 1)], 101))
+    const held = cuesAhead(at([...developing, event('hold', 100, 1)], 101))
     expect(held.filter(({ kind }) => kind === 'pour-in')).toHaveLength(1)
     expect(held.at(-1)?.word).toBe('Time is up: Stop when you are ready')
   })

@@ -2,7 +2,7 @@ import type { PlanStep } from '../process/load'
 import type { Agitation } from '../process/step'
 import { drainOf, pourOf } from '../process/stepFacts'
 
-export type CueKind = 'pour-in' | 'agitate' | 'tap' | 'vent' | 'rest' | 'pour-out'
+export type CueKind = 'pour-in' | 'agitate' | 'tap' | 'vent' | 'rest' | 'pour-out' | 'lamp' | 'turn'
 
 /** What the hands do from `fromS` to `untilS` after the step's pour began. */
 export interface Cue {
@@ -38,15 +38,28 @@ function beatsOf(agitation: Agitation, { firstEndS, outS }: { firstEndS: number;
   return beats
 }
 
+/** Under the lamp: a side after another, each as long. */
+function lampCues({ seconds, sides = 1 }: { seconds: number; sides?: number }): Cue[] {
+  const eachS = seconds / sides
+  return Array.from({ length: sides }, (_, i) => ({
+    kind: i === 0 ? ('lamp' as const) : ('turn' as const),
+    fromS: i * eachS,
+    untilS: (i + 1) * eachS,
+    word: sides === 1 ? 'Lamp on' : i === 0 ? 'Lamp on, first side' : 'Turn it over, second side',
+  }))
+}
+
 /**
  * The cues of one step without gaps, in order; they end with the step. Pouring takes max(6, ml/50) s, draining max(10, ml/50) unless the step says; each agitation ends with
- * a tap, of a bath that gives off gas the lid is vented then.
+ * a tap, of a bath that gives off gas the lid is vented then. Under the lamp one side comes after the other; in air nothing is poured.
  * @example
  * cuesOf(run.steps[0]).at(-1)?.kind // → 'pour-out'
  */
 export function cuesOf(
-  step: Pick<PlanStep, 'seconds' | 'agitation'> & Partial<Pick<PlanStep, 'kind' | 'volumeMl' | 'drainS' | 'vents'>>,
+  step: Pick<PlanStep, 'seconds' | 'agitation'> & Partial<Pick<PlanStep, 'kind' | 'volumeMl' | 'drainS' | 'vents' | 'liquid' | 'sides'>>,
 ): Cue[] {
+  if (step.liquid === 'light') return lampCues(step)
+  if (step.liquid === 'air') return [{ kind: 'rest', fromS: 0, untilS: step.seconds, word: 'Rest' }]
   const { agitation, seconds, volumeMl = 0 } = step
   const outS = Math.max(seconds - (step.drainS ?? drainOf(volumeMl)), 0)
   const pouredS = Math.min(pourOf(volumeMl), outS)

@@ -9,9 +9,9 @@ import { start, wouldStart } from './starting'
 import { vesselRoutes } from './vessels'
 
 const record: Handler<typeof api.run.record> = async ({ db, params, body, who }) => {
-  await lockRun(db, params.id, ['running', 'done', 'abandoned'])
-  await keepEvents(db, params.id, body.events, who.id)
-  return { kept: body.events.map((event) => event.id) }
+  const run = await lockRun(db, params.id, ['running', 'done', 'abandoned'])
+  const events = await keepEvents(db, run, body.events, who.id)
+  return { kept: events.map((event) => event.id), late: events.flatMap((event) => (event.late ? [event.id] : [])) }
 }
 
 const states = { open: ['planned', 'running'], over: ['done', 'abandoned'] }

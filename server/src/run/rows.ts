@@ -1,4 +1,4 @@
-import { readPlan, readRequest, type RunEvent } from '@selvrin/core'
+import { markLate, readPlan, readRequest, type RunEvent } from '@selvrin/core'
 import type { Run } from '@selvrin/core/contract'
 import { filmsWhere } from '../film/rows'
 import { nameOf, withName } from '../house/left'
@@ -44,11 +44,16 @@ export async function lockRun(db: Database, id: string, states: Run['state'][], 
   return requireState(run, states)
 }
 
-/** What happened on the clock; an event that is here already counts once. */
-export async function keepEvents(db: Database, runId: string, events: RunEvent[], by: string): Promise<void> {
-  if (events.length === 0) return
-  await db.RunEvent.bulkCreate(
-    events.map((event) => ({ id: event.id, runId, event, at: event.at, byPerson: by })),
-    { ignoreDuplicates: true },
-  )
+/**
+ * What happened on the clock; an event that is here already counts once. What comes from a device another has taken over from is marked. Answers the events as they are kept now.
+ */
+export async function keepEvents(db: Database, run: Run, sent: RunEvent[], by: string): Promise<RunEvent[]> {
+  const events = markLate(run.events, sent)
+  if (events.length > 0)
+    await db.RunEvent.bulkCreate(
+      events.map((event) => ({ id: event.id, runId: run.id, event, at: event.at, byPerson: by })),
+      { ignoreDuplicates: true },
+    )
+  const known = new Map(run.events.map((event) => [event.id, event]))
+  return events.map((event) => known.get(event.id) ?? event)
 }

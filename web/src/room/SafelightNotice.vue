@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useFullscreen } from '@vueuse/core'
-import { dim, light } from '../light/light'
+import { dim, light, openFilm } from '../light/light'
+import { fogWarning } from '../light/dark'
 
 const { isFullscreen: full, enter } = useFullscreen()
 const fill = () => void enter().catch(() => undefined)
@@ -15,6 +16,9 @@ const dimBy = (change: number) => void (dim.value = Math.min(0.9, Math.max(0, Ma
   >
     <p>A screen is no tested safelight until it has passed the coin test.</p>
     <p v-if="!full"><strong>Not full screen, the frame glows:</strong> <button class="link min-h-11" @click="fill">fill it</button></p>
+    <p v-if="fogWarning && openFilm" class="font-bold" role="alert">
+      White light would fog {{ openFilm }}. Hold once more, if you mean it.
+    </p>
     <p>White again: hold <b>Safelight</b> for two seconds, or L and Enter for one.</p>
     <p class="ml-auto flex items-center gap-2">
       <button class="min-h-11 min-w-11 cursor-pointer text-2xl font-bold" aria-label="Dimmer" @click="dimBy(0.1)">−</button>

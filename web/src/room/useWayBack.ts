@@ -1,6 +1,7 @@
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
-import { light, lighter } from '../light/light'
+import { light, lighter, openFilm } from '../light/light'
+import { warnOfFog } from '../light/dark'
 import { typing } from '../hand/keys'
 
 const keysMs = 1000
@@ -18,11 +19,12 @@ function draw(ms: number): void {
 }
 function begin(ms: number): void {
   stop()
-  if (light.value !== 'safelight') return
+  if (light.value === 'white') return
   began = performance.now()
   timer = window.setTimeout(() => {
     stop()
-    lighter()
+    // open film: the first time it is said what light would do
+    if (openFilm.value === null || warnOfFog()) lighter()
   }, ms)
   draw(ms)
 }
@@ -44,8 +46,8 @@ export function useWayBack(): void {
   const onKey = (event: KeyboardEvent) => {
     const name = event.key.toLowerCase()
     if (event.type === 'keydown') {
-      if (name === 'l' && typing(event)) return
-      if (name === 'enter' && held.has('l') && light.value === 'safelight') {
+      if (name === 'l' && light.value !== 'dark' && typing(event)) return
+      if (name === 'enter' && held.has('l') && light.value !== 'white') {
         event.preventDefault()
         event.stopImmediatePropagation()
         if (!event.repeat) begin(keysMs)

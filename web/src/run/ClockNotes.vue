@@ -6,12 +6,14 @@ import { useShow } from '../session/useShow'
 import { useClocks } from './clocks'
 
 /** What is to be known beside the time: what was asked twice, held, measured, kept, or cannot be. */
-const { run, clock, step, next, asking, silent, staysOn } = defineProps<{
+const { run, clock, step, next, asking, follows, silent, staysOn } = defineProps<{
   run: Run
   clock: RunClock
   step: PlanStep
   next: PlanStep | undefined
   asking: boolean
+  /** another device leads it */
+  follows: boolean
   silent: boolean
   /** the browser can keep the screen on */
   staysOn: boolean
@@ -26,6 +28,7 @@ const lastMeasured = computed(() => (clocks.events.get(run.id) ?? []).findLast((
 </script>
 
 <template>
+  <p v-if="follows" class="font-bold" role="status">Led on another device; this one follows.</p>
   <p v-if="asking" class="font-bold" role="alert">{{ showTime(clock.remainingS) }} to go. Press Space again to end {{ step.name }} now.</p>
   <p v-else-if="clock.holding && clock.phase === 'running'" class="font-bold">Held: the film stays in at the end of this step.</p>
   <p v-else-if="clock.getReady && next" class="font-bold">Get ready: {{ next.name }}.</p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showTime, type PlanStep } from '@selvrin/core'
+import { showTime } from '@selvrin/core'
 import type { Run } from '@selvrin/core/contract'
 import { useWakeLock } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
@@ -9,11 +9,15 @@ import { benchHidden } from '../hand/bench'
 import { useSession } from '../session/store'
 import ClockKeys from './ClockKeys.vue'
 import ClockNotes from './ClockNotes.vue'
+import CueMark from './CueMark.vue'
+import HandsNext from './HandsNext.vue'
+import OtherwisePanel from './OtherwisePanel.vue'
+import TakeOverPanel from './TakeOverPanel.vue'
 import { useClocks } from './clocks'
 import { afterWords, bigTime, cueWords, describedStep } from './clockWords'
 import EndView from './EndView.vue'
 import GiveUpPanel from './GiveUpPanel.vue'
-import { silent as noSound } from './sound'
+import { silent as noSound } from '../cue/audio'
 import StepRibbon from './StepRibbon.vue'
 import TankTemperature from './TankTemperature.vue'
 import { useClockHands } from './useClockHands'
@@ -26,16 +30,18 @@ const session = useSession()
 const wake = useWakeLock()
 void wake.request('screen').catch(() => undefined)
 
-const clock = computed(() => clocks.clockOf(run.id))
-const steps = computed(() => run.plan.steps)
-const step = computed((): PlanStep | undefined => steps.value[clock.value?.step ?? 0])
-const next = computed((): PlanStep | undefined =>
-  clock.value?.phase === 'before' ? steps.value[0] : steps.value[(clock.value?.step ?? 0) + 1],
-)
-const silent = computed(() => session.person?.sounds !== false && noSound.value)
 const measuring = ref(false)
 const givingUp = ref(false)
-const { inside, asking, done, hold, touched } = useClockHands(run.id, clock, step, () => (measuring.value = true))
+const changing = ref(false)
+const leading = ref(false)
+const { clock, step, inside, follows, asking, done, hold, touched } = useClockHands(() => run.id, {
+  measure: () => (measuring.value = true),
+  lead: () => (leading.value = true),
+})
+const next = computed(() => (clock.value?.phase === 'before' ? clock.value.course[0] : clock.value?.course[clock.value.step + 1]))
+/** other tanks are on at the same time: what the hands do next is one list */
+const others = computed(() => clocks.running.filter((one) => one.id !== run.id))
+const silent = computed(() => session.person?.sounds !== false && noSound.value)
 
 /** What changed, for those who do not see it: the step, a hold, silence. */
 const told = computed(() =>
@@ -46,10 +52,6 @@ const told = computed(() =>
   ]
     .filter(Boolean)
     .join(', '),
-)
-watch(
-  () => clock.value?.cue?.word,
-  (word) => void (word && inside.value && navigator.vibrate?.([120, 60, 120])),
 )
 // the last page of a run has the stations below it again
 watch(
@@ -99,22 +101,27 @@ onBeforeRouteLeave(showBench)
         </p>
         <div class="after min-w-56 flex-1">
           <p>{{ afterWords(clock, step, next) }}</p>
-          <ClockNotes v-bind="{ run, clock, step, next, asking, silent }" :stays-on="wake.isSupported.value" />
+          <ClockNotes v-bind="{ run, clock, step, next, asking, follows, silent }" :stays-on="wake.isSupported.value" />
         </div>
       </div>
-      <StepRibbon :plan="run.plan" :step="clock.phase === 'before' ? -1 : clock.step" :elapsed-s="clock.elapsedS" />
+      <HandsNext v-if="others.length > 0" :here="run.id" />
+      <StepRibbon :plan="{ steps: clock.course }" :step="clock.phase === 'before' ? -1 : clock.step" :elapsed-s="clock.elapsedS" />
     </div>
     <ClockKeys
-      v-bind="{ inside }"
+      v-bind="{ inside, follows }"
       :before="clock.phase === 'before'"
       :holding="clock.holding"
       @done="done"
       @measure="measuring = true"
       @hold="hold"
+      @otherwise="changing = true"
       @give-up="givingUp = true"
     />
     <TankTemperature :run-id="run.id" :step="clock.step" :open="measuring" @close="measuring = false" />
+    <OtherwisePanel v-bind="{ run, clock }" :open="changing" @close="changing = false" />
+    <TakeOverPanel :run="run" :open="leading" @close="leading = false" />
     <GiveUpPanel :run="run" :open="givingUp" @close="givingUp = false" />
+    <CueMark :runs="[run.id, ...others.map((one) => one.id)]" />
   </div>
   <p v-else class="station text-quiet">Fetching the clock …</p>
 </template>

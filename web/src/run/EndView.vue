@@ -12,9 +12,8 @@ import {
   type RunClock,
   type Wiping,
 } from '@selvrin/core'
-import { api, type Run } from '@selvrin/core/contract'
+import type { Run } from '@selvrin/core/contract'
 import { computed, onMounted, reactive, ref } from 'vue'
-import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { now } from '../clock'
 import PressOne from '../fields/PressOne.vue'
@@ -22,6 +21,9 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { useBottles, useFormulas } from '../stores'
 import { useClocks } from './clocks'
+import { deviceName } from './device'
+import { endings, sendEnding } from './endings'
+import TakeOverPanel from './TakeOverPanel.vue'
 import { useTyped } from '../hand/typed'
 import { useKept } from '../hand/useKept'
 import { useShow } from '../session/useShow'
@@ -44,10 +46,8 @@ const dryers_ = [
 const endAt = Math.round(now())
 const show = useShow()
 const reasons = reactive<Record<number, string>>({})
-const over = computed(() => clock.times.filter((time) => run.plan.steps[time.step]?.bottle && (time.held || time.overS > tolerated)))
-const back = computed(() =>
-  usesAtEnd(run.plan).map((use) => run.plan.steps.find((step) => step.bottle?.id === use.bottleId)?.bottle?.label),
-)
+const over = computed(() => clock.times.filter((time) => clock.course[time.step]?.bottle && (time.held || time.overS > tolerated)))
+const back = computed(() => usesAtEnd(run.plan).map((use) => clock.course.find((step) => step.bottle?.id === use.bottleId)?.bottle?.label))
 
 const bottles = useBottles()
 const formulas = useFormulas()
@@ -74,25 +74,42 @@ async function finish(): Promise<void> {
     )
     if (text && !known) await clocks.note(run.id, { kind: 'reason', step: time.step, text })
   }
-  await act(async () =>
-    clocks.put(
-      await call(api.run.finish, {
-        params: { id: run.id },
-        body: {
-          version: run.version,
-          at: endAt,
-          events: (clocks.events.get(run.id) ?? []).slice(-200),
-          note: note.value,
-          hung: { wiping: wiping.value ?? 'none', dryer: dryer.value ?? 'air' },
-        },
-      }),
-    ),
-  )
+  const body = {
+    ...{ version: run.version, at: endAt, note: note.value, device: deviceName() },
+    hung: { wiping: wiping.value ?? 'none', dryer: dryer.value ?? 'air' },
+    // what another device had sent is there already
+    events: (clocks.events.get(run.id) ?? []).filter((event) => event.device === deviceName() && !event.late).slice(-200),
+  }
+  await act(async () => {
+    const done = await sendEnding(run.id, body)
+    if (done) clocks.put(done)
+    else void clocks.send()
+  })
 }
+/** Written down here while the server is away: it is sent by itself. */
+const waits = computed(() => endings.value.has(run.id))
+const led = computed(() => clocks.ledBy(run.id) !== null)
+const taking = ref(false)
 </script>
 
 <template>
-  <form class="station space-y-6" @submit.prevent="finish">
+  <div v-if="waits && !busy" class="station space-y-4" role="status">
+    <h1 class="text-5xl font-bold">Run {{ run.number }} is written down on this device</h1>
+    <p class="text-2xl">
+      The server does not answer. It gets the run as soon as it is back, once; this page can be left, and this device switched off and on.
+    </p>
+    <p v-if="clocks.keepsNothing" class="font-bold">
+      But this device keeps nothing: its storage is blocked or full. Leave this page open until the server has it.
+    </p>
+    <button class="button button-main" @click="clocks.send()">Try now</button>
+  </div>
+  <div v-else-if="led" class="station space-y-4">
+    <h1 class="text-5xl font-bold">Run {{ run.number }} is out</h1>
+    <p class="text-2xl">Another device leads it and writes it down. Here it can be done only after it was taken over.</p>
+    <button class="button button-main" @click="taking = true">Take it over</button>
+    <TakeOverPanel :run="run" :open="taking" @close="taking = false" />
+  </div>
+  <form v-else class="station space-y-6" @submit.prevent="finish">
     <h1 class="text-5xl font-bold">Run {{ run.number }} is out</h1>
     <p class="text-2xl">
       Hang {{ run.filmRows.length === 1 ? 'it' : 'them' }} up, weighted, out of dust and draught.
@@ -112,7 +129,7 @@ async function finish(): Promise<void> {
     <div v-for="time in over" :key="time.step" class="max-w-xl">
       <TextField
         :model-value="reasons[time.step] ?? ''"
-        :label="`${run.plan.steps[time.step]?.name} ran ${showTime(time.overS)} over${time.held ? ', held' : ''}: why?`"
+        :label="`${clock.course[time.step]?.name} ran ${showTime(time.overS)} over${time.held ? ', held' : ''}: why?`"
         @update:model-value="(text: string) => (reasons[time.step] = text)"
       />
     </div>

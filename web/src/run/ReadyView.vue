@@ -14,6 +14,7 @@ import TextField from '../fields/TextField.vue'
 import FindingList from '../marks/FindingList.vue'
 import BeakerRow from './BeakerRow.vue'
 import { useClocks } from './clocks'
+import LoadingPanel from './LoadingPanel.vue'
 import StepRibbon from './StepRibbon.vue'
 import TimeFactors from './TimeFactors.vue'
 import WashLine from './WashLine.vue'
@@ -93,6 +94,7 @@ async function drop(): Promise<void> {
     </div>
     <FindingList :findings="plan.findings" />
     <p v-if="run.overruled"><b>Overruled:</b> {{ run.overruled }}</p>
+    <LoadingPanel :run="run" />
     <BeakerRow :plan="plan" />
     <WashLine :plan="plan" />
     <StepRibbon :plan="plan" />

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { showTime, type Light, type Plan } from '@selvrin/core'
+import { showTime, type Light, type PlanStep } from '@selvrin/core'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { useShow } from '../session/useShow'
 
 /** The steps along the time, the running one marked and in sight; the light band above says what the material may see. */
-const { plan, step = -1, elapsedS = 0 } = defineProps<{ plan: Plan; step?: number; elapsedS?: number }>()
+const { plan, step = -1, elapsedS = 0 } = defineProps<{ plan: { steps: PlanStep[] }; step?: number; elapsedS?: number }>()
 const show = useShow()
 const total = computed(() => plan.steps.reduce((sum, one) => sum + one.seconds, 0))
 // the square root gives short steps room; none is narrower than its name, and what has no room is scrolled to

@@ -46,3 +46,26 @@ test('a step is named by its bottle and how it is thinned', () => {
   expect(describedStep(step('Develop', { bottle: { label: 'D1', parts: [1, 1] } }))).toBe('D1, 1+1')
   expect([describedStep(step('Wash', { liquid: 'water' })), describedStep(undefined)]).toEqual(['water', ''])
 })
+
+test('what ends by the eye counts up, and is looked at', () => {
+  const looked = step('Bleach', { time: { inspect: true } })
+  const looking = clock({ elapsedS: 75, remainingS: -15, cue: { kind: 'rest', word: 'Rest' } })
+  expect([bigTime(looking, looked), cueWords(looking, looked)]).toEqual(['1:15', 'Look at it'])
+  expect(afterWords(looking, looked, stop)).toBe('Space when it is done, then Stop.')
+})
+
+test('under the lamp each side has its own time', () => {
+  const lamp = step('Re-expose', { liquid: 'light', waits: true })
+  expect(bigTime(clock({ elapsedS: 10, remainingS: 110, cue: { untilS: 60 } }), lamp)).toBe('0:50')
+  expect(bigTime(clock({ elapsedS: 70, remainingS: 50, cue: { untilS: 120 } }), lamp)).toBe('0:50')
+  expect(afterWords(clock({ phase: 'over' }), develop, lamp)).toBe('Open the tank, Re-expose when you are ready, and press Space.')
+})
+
+test('pouring out says where it goes: back, away, or saved for later, from where it comes back', () => {
+  const out = clock({ cue: { kind: 'pour-out', word: 'Pour out' } })
+  const of = (more: object) =>
+    afterWords(out, step('Fix', { bottle: { label: 'F2', parts: [1] }, liquid: { role: 'fixer' }, ...more }), stop)
+  expect([of({ fate: 'back' }), of({ fate: 'discard' })]).toEqual(['back into F2, then Stop', 'away, not back, then Stop'])
+  expect(of({ fate: { saveAs: 'first' } })).toMatch(/^save it/)
+  expect(describedStep(step('Second', { bottle: { label: 'D5', parts: [1] }, liquid: { savedFrom: 'first' } }))).toBe('the saved D5')
+})

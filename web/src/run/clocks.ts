@@ -1,19 +1,20 @@
-import { inOrder, pauseMs, runClock, type RunClock, type RunEvent } from '@selvrin/core'
+import { inOrder, leaderOf, runClock, type RunClock, type RunEvent } from '@selvrin/core'
 import { api, type LiveEvent, type LiveRows, type Run } from '@selvrin/core/contract'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import { computed, ref, shallowRef } from 'vue'
-import { call, CallError } from '../api/call'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { call } from '../api/call'
 import { onChange } from '../api/live'
-import { now } from '../clock'
+import { clockMatters, now, onClockStep, timeFrom } from '../clock'
 import { useSession } from '../session/store'
 import { deviceName } from './device'
+import { readEndings } from './endings'
 import { keepsNothing, runLog } from './log'
+import { makeSender } from './sender'
 
 const tickMs = 200
-/** what the server takes in one request */
-const mostAtOnce = 200
+type Part = Pick<RunEvent, 'kind' | 'step'> & Partial<RunEvent>
 
 /** Running clocks of the darkroom, from stored start times; what happens here is kept on the device first and sent when the server can be reached. */
 export const useClocks = defineStore('clocks', () => {
@@ -21,21 +22,24 @@ export const useClocks = defineStore('clocks', () => {
   const runs = shallowRef(new Map<string, Run>())
   const events = shallowRef(new Map<string, RunEvent[]>())
   const time = ref(now())
-  const waiting = ref(0)
-  /** lines the server would not have */
-  const refused = ref(0)
   let seq = 0
-  let sending = false
-  let retry = 0
-  let failed = 0
 
   const put = (run: Run) => {
     runs.value = new Map(runs.value).set(run.id, run)
     merge(run.id, run.events)
   }
+  /** What came later takes the place of the same before; what the server has marked as late stays so. */
   function merge(id: string, more: RunEvent[]): void {
-    events.value = new Map(events.value).set(id, inOrder([...(events.value.get(id) ?? []), ...more]))
+    const known = events.value.get(id) ?? []
+    const late = new Set([...known, ...more].filter((event) => event.late).map((event) => event.id))
+    const all = inOrder([...known, ...more]).map((event) => (late.has(event.id) ? { ...event, late: true as const } : event))
+    events.value = new Map(events.value).set(id, all)
   }
+  const markLate = (id: string, ids: string[]): void =>
+    merge(
+      id,
+      (events.value.get(id) ?? []).filter((event) => ids.includes(event.id)).map((event) => ({ ...event, late: true })),
+    )
 
   /** Fetches a run, with what this device has kept of it. */
   async function load(id: string): Promise<Run> {
@@ -54,9 +58,16 @@ export const useClocks = defineStore('clocks', () => {
     const run = runs.value.get(id)
     return run ? runClock(run.plan, events.value.get(id) ?? [], at) : null
   }
+  /** The device that leads a run, where another one does; null where this one does, or nobody yet. */
+  function ledBy(id: string): string | null {
+    const leader = leaderOf(events.value.get(id) ?? [])
+    return leader === deviceName() ? null : leader
+  }
+
+  const { waiting, refused, send } = makeSender({ late: markLate, ended: (id) => void load(id).catch(() => undefined) })
 
   /** Writes down what happens: on the device at once, to the server as soon as it can be. */
-  async function note(run: string, part: Pick<RunEvent, 'kind' | 'step'> & Partial<RunEvent>): Promise<void> {
+  async function note(run: string, part: Part): Promise<void> {
     const event: RunEvent = { id: uuid(), seq: seq++, device: deviceName(), at: Math.round(now()), ...part }
     // the clock shows it at once; a device that keeps nothing sends it from memory
     merge(run, [event])
@@ -64,41 +75,9 @@ export const useClocks = defineStore('clocks', () => {
     await runLog.append(run, event)
     void send()
   }
-
-  async function send(): Promise<void> {
-    if (sending) return
-    sending = true
-    clearTimeout(retry)
-    let left = 0
-    try {
-      const { byRun: unsent, sure } = await runLog.unsent()
-      left = [...unsent.values()].reduce((sum, list) => sum + list.length, 0)
-      for (const [id, list] of unsent)
-        for (let from = 0; from < list.length; from += mostAtOnce) {
-          const events = list.slice(from, from + mostAtOnce)
-          const ids = events.map((event) => event.id)
-          try {
-            await call(api.run.record, { params: { id }, body: { events } })
-            await runLog.markSent(ids)
-          } catch (error) {
-            if (!(error instanceof CallError) || !error.final) throw error
-            // refused for good: it stays in the device's log, is not sent for ever, and is not counted as sent
-            await runLog.markRefused(ids)
-            refused.value += ids.length
-          }
-          left -= events.length
-        }
-      // a disk that does not answer is asked again; until then nobody says that nothing waits
-      if (!sure) throw new Error('The storage of this device does not answer.')
-      waiting.value = 0
-      failed = 0
-    } catch {
-      waiting.value = left > 0 ? left : waiting.value
-      retry = window.setTimeout(() => void send(), pauseMs(failed++, Math.random))
-    } finally {
-      sending = false
-    }
-  }
+  /** From now on this device leads the run, and writes it down. */
+  const takeOver = (id: string): Promise<void> =>
+    note(id, { kind: 'take-over', step: clockOf(id)?.step ?? 0, text: session.person?.name ?? '' })
 
   const running = computed(() =>
     [...runs.value.values()].flatMap((run) => {
@@ -108,12 +87,16 @@ export const useClocks = defineStore('clocks', () => {
         {
           id: run.id,
           vessel: run.plan.vessel.name,
-          step: run.plan.steps[clock.step]?.name ?? '',
+          step: clock.course[clock.step]?.name ?? '',
           remainingS: clock.remainingS,
           over: clock.phase === 'over',
         },
       ]
     }),
+  )
+  watch(
+    () => running.value.length > 0,
+    (any) => clockMatters(any),
   )
 
   /** What others write down comes with what is told; a run is fetched only where it becomes another: planned, begun, over. */
@@ -132,6 +115,13 @@ export const useClocks = defineStore('clocks', () => {
   function begin(): void {
     if (began) return
     began = true
+    timeFrom(async () => (await call(api.session.get)).now)
+    // what the clock of this device did is in the record of every run it leads
+    onClockStep(({ kind, byMs }) => {
+      const text = kind === 'taken' ? 'The clock of the device was set.' : 'The clock of the device jumped; it was not followed.'
+      for (const { id } of running.value)
+        if (!ledBy(id)) void note(id, { kind: 'clock', step: clockOf(id)?.step ?? 0, seconds: Math.round(byMs / 100) / 10, text })
+    })
     useIntervalFn(() => (time.value = now()), tickMs)
     useEventListener(window, 'online', () => void send())
     onChange((event) => {
@@ -139,7 +129,7 @@ export const useClocks = defineStore('clocks', () => {
       else if (session.isTechnician) follow(event)
     })
     void loadRunning().catch(() => undefined)
-    void send()
+    void readEndings().then(send)
   }
-  return { runs, events, time, waiting, refused, keepsNothing, load, put, clockOf, note, send, running, begin }
+  return { runs, events, time, waiting, refused, keepsNothing, load, put, clockOf, ledBy, note, takeOver, send, running, begin }
 })

@@ -2,6 +2,9 @@ import { v7 as uuid } from 'uuid'
 
 const key = 'selvrin.device'
 
+/** a device that keeps nothing has a name as long as its page lives */
+const passing = uuid()
+
 /** A name for this browser, kept between visits. */
 export const deviceName = (): string => {
   try {
@@ -9,6 +12,6 @@ export const deviceName = (): string => {
     localStorage.setItem(key, kept)
     return kept
   } catch {
-    return 'this page'
+    return passing
   }
 }

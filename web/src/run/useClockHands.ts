@@ -1,20 +1,26 @@
-import type { PlanStep, RunClock } from '@selvrin/core'
 import { useEventListener } from '@vueuse/core'
-import { computed, ref, watch, type Ref } from 'vue'
+import { computed, ref, watch } from 'vue'
+import { wake as wakeSound } from '../cue/audio'
 import { now } from '../clock'
 import { isDoneKey, typing } from '../hand/keys'
 import { useSession } from '../session/store'
 import { useClocks } from './clocks'
-import { wake as wakeSound } from './sound'
 
 const askedMs = 3000
 const twiceMs = 1000
 
-/** What the hands do at the clock: done, hold, and the keys for them. `measure` opens where a temperature is written down. */
-export function useClockHands(runId: string, clock: Ref<RunClock | null>, step: Ref<PlanStep | undefined>, measure: () => void) {
+/**
+ * What the hands do at a clock: done, hold, and the keys for them. `runId` is the run they are about now; `measure` opens where a temperature is written down, `lead` where
+ * a run that another device leads is taken over.
+ */
+export function useClockHands(runId: () => string | null, { measure, lead }: { measure: () => void; lead: () => void }) {
   const clocks = useClocks()
   const session = useSession()
+  const clock = computed(() => (runId() === null ? null : clocks.clockOf(runId() as string)))
+  const step = computed(() => clock.value?.course[clock.value.step])
   const inside = computed(() => clock.value?.phase === 'running' || clock.value?.phase === 'over')
+  /** another device leads it: this one only follows */
+  const follows = computed(() => runId() !== null && clocks.ledBy(runId() as string) !== null)
   /** a step that is not over is ended only when it is asked for twice */
   const asking = ref(false)
   let askingUntil = 0
@@ -24,10 +30,11 @@ export function useClockHands(runId: string, clock: Ref<RunClock | null>, step: 
     if (session.person?.sounds !== false) wakeSound()
   }
   function done(): void {
-    const state = clock.value
+    const [state, id] = [clock.value, runId()]
     touched()
-    if (!state || !step.value) return
-    if (state.phase === 'before') void clocks.note(runId, { kind: 'start', step: 0 })
+    if (!state || !step.value || id === null) return
+    if (follows.value) lead()
+    else if (state.phase === 'before') void clocks.note(id, { kind: 'start', step: 0 })
     else if (inside.value) {
       const early = state.remainingS > step.value.drainS && !step.value.waits
       if (early && now() > askingUntil) {
@@ -36,7 +43,7 @@ export function useClockHands(runId: string, clock: Ref<RunClock | null>, step: 
         return
       }
       askingUntil = 0
-      void clocks.note(runId, { kind: 'next', step: state.step })
+      void clocks.note(id, { kind: 'next', step: state.step })
     }
     asking.value = false
   }
@@ -47,8 +54,11 @@ export function useClockHands(runId: string, clock: Ref<RunClock | null>, step: 
     },
   )
   function hold(): void {
+    const id = runId()
     touched()
-    if (inside.value && clock.value) void clocks.note(runId, { kind: clock.value.holding ? 'unhold' : 'hold', step: clock.value.step })
+    if (follows.value) lead()
+    else if (inside.value && clock.value && id !== null)
+      void clocks.note(id, { kind: clock.value.holding ? 'unhold' : 'hold', step: clock.value.step })
   }
 
   let lastH = 0
@@ -81,5 +91,5 @@ export function useClockHands(runId: string, clock: Ref<RunClock | null>, step: 
   useEventListener(window, 'beforeunload', (event) => {
     if (inside.value) event.preventDefault()
   })
-  return { inside, asking, done, hold, touched }
+  return { clock, step, inside, follows, asking, done, hold, touched }
 }

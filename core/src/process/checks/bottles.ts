@@ -64,7 +64,9 @@ function bottleFindings(plan: Plan, step: PlanStep, i: number): Finding[] {
 }
 
 export const twoBathFix: Check = (plan) => {
-  const fixes = plan.steps.flatMap((step, i) => (step.kind === 'fix' && step.bottle ? [{ i, bottle: step.bottle }] : []))
+  const all = plan.steps.flatMap((step, i) => (step.kind === 'fix' && step.bottle ? [{ i, bottle: step.bottle }] : []))
+  // the same bath once more is no second bath
+  const fixes = all.filter((one, i) => all.findIndex((other) => other.bottle.id === one.bottle.id) === i)
   const [first, second] = fixes
   if (!first || (first.bottle.position == null && !second)) return []
   if (!second)

@@ -1,0 +1,76 @@
+import type { Call } from '@selvrin/core'
+import { now } from '../clock'
+import { audio, heardAt } from './audio'
+import { playTones, toneS } from './tones'
+import { playWords, wordsS } from './voice'
+
+/** A call of some run, with what is said after its tones. */
+export interface Sounded {
+  /** the same call has the same name when it is planned anew */
+  id: string
+  /** ms */
+  at: number
+  kind: Call['kind']
+  /** of the bath it is about: its voice */
+  family: string
+  words: string[]
+}
+interface Scheduled {
+  id: string
+  /** s of the audio clock */
+  from: number
+  /** when its words are said, s of the audio clock */
+  saidS: number
+  nodes: AudioScheduledSourceNode[]
+}
+
+/** What is scheduled ahead, ms: several renewals long, since a hidden page is let run once a minute or less. */
+const horizonMs = 300_000
+/** what is said later than this after its tones is no help any more, s */
+const latestS = 8
+const pauseS = 0.08
+/** s a call is remembered after it began, so that it is not called twice */
+const rememberedS = 30
+
+let scheduled: Scheduled[] = []
+/** what was asked for is said until then, s of the audio clock: what is scheduled waits for it */
+let spokenUntil = 0
+let asked: AudioScheduledSourceNode[] = []
+
+/**
+ * Replaces what is scheduled by these calls, of all runs together, on the audio clock, so that a busy or a hidden page does not delay them. What sounds already goes on.
+ * Tones are heard on their time whatever else sounds; words wait for each other.
+ */
+export function scheduleAll(calls: Sounded[]): void {
+  const context = audio()
+  if (!context) {
+    scheduled = []
+    return
+  }
+  const { currentTime } = context
+  for (const one of scheduled) if (one.from > currentTime) one.nodes.forEach((node) => node.stop())
+  scheduled = scheduled.filter((one) => one.from <= currentTime && one.from > currentTime - rememberedS)
+  const from = now()
+  const known = new Set(scheduled.map((one) => one.id))
+  let voiceFree = Math.max(currentTime, spokenUntil, ...scheduled.map((one) => one.saidS))
+  for (const call of [...calls].sort((a, b) => a.at - b.at)) {
+    if (call.at < from || call.at >= from + horizonMs || known.has(call.id)) continue
+    const at = heardAt(context, call.at)
+    const nodes = playTones(context, at, call.kind, call.family)
+    const voiceAt = Math.max(at + toneS(call.kind) + pauseS, voiceFree)
+    if (call.words.length > 0 && voiceAt - at <= latestS) {
+      nodes.push(...playWords(context, voiceAt, call.words))
+      voiceFree = voiceAt + wordsS(call.words) + pauseS
+    }
+    scheduled.push({ id: call.id, from: at, saidS: voiceFree, nodes })
+  }
+}
+
+/** Says something at once; what was asked for before is cut short. */
+export function sayNow(words: string[]): void {
+  const context = audio()
+  if (!context) return
+  asked.forEach((node) => node.stop())
+  asked = playWords(context, context.currentTime + 0.02, words)
+  spokenUntil = context.currentTime + wordsS(words)
+}
