@@ -58,3 +58,12 @@ export async function redPixels(page: Page): Promise<number> {
   for (let i = 0; i < width * height; i++) if ((data[i * 4] ?? 0) > 60) red++
   return red
 }
+
+/** The first pixel of the page as it is shown that is not black; null where all are. */
+export async function litPixel(page: Page): Promise<string | null> {
+  const { data, width } = PNG.sync.read(await page.screenshot())
+  for (let i = 0; i < data.length; i += 4)
+    if (data[i] || data[i + 1] || data[i + 2])
+      return `${(i / 4) % width},${Math.floor(i / 4 / width)}: ${data.subarray(i, i + 3).join(' ')}`
+  return null
+}

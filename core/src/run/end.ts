@@ -55,7 +55,7 @@ interface Ending {
  * decideFinish({ id: 'r', state: 'running', plan: run, events: [] }, [acted], { events: [], at: 0 }) // throws 'not-over'
  */
 export function decideFinish(run: OpenRun, bottles: Acted[], { events, at, device }: Ending) {
-  requireLead(run.events, device)
+  requireLead([...run.events, ...events], device)
   const clock = runClock(run.plan, [...run.events, ...events], at)
   if (clock.phase !== 'done') throw conflict('not-over', 'The clock has steps to go. Finish them, or give the run up with a reason.')
   return { lines: linesOfUses(usesOf(run.plan, clock), bottles, { runId: run.id, strict: false }), ...developedOf(run.plan, clock) }
@@ -68,7 +68,7 @@ export function decideFinish(run: OpenRun, bottles: Acted[], { events, at, devic
  * decideGivingUp({ id: 'r', state: 'planned', plan: run, events: [] }, [], { events: [], at: 0 }) // → []
  */
 export function decideGivingUp(run: OpenRun, bottles: Acted[], { events, at, device }: Ending): NewLine[] {
-  requireLead(run.events, device)
+  requireLead([...run.events, ...events], device)
   if (run.state !== 'running') return []
   const clock = runClock(run.plan, [...run.events, ...events], at)
   const reached = new Set(clock.times.map((time) => time.step))

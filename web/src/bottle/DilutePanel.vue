@@ -23,8 +23,8 @@ const { form, fields, typed, ready, busy, rest, submit } = useContractForm(api.b
   send: async (body) => {
     await call(api.bottle.dilute, { params: { id: bottle.id }, body })
     emit('made')
-    await router.push(`/shelf/${newId}`)
   },
+  then: () => router.push(`/shelf/${newId}`),
 })
 // the bottle follows until it is given a size of its own
 watch(

@@ -25,6 +25,8 @@ interface Asked<E extends Endpoint> {
   begin: () => Typed<Body<E>>
   /** `theirs`: what the thing was when the last try was refused because someone else had changed it */
   send: (body: z.output<E['body']>, theirs: unknown) => Promise<unknown>
+  /** where one goes once it is kept: earlier, leaving would ask for what was typed */
+  then?: () => unknown
 }
 
 /** The version a change is based on: that of the thing as someone else left it, where the last try was refused for it. */
@@ -36,7 +38,7 @@ export const basedOn = (thing: { version: number }, theirs: unknown): number =>
  * said, it is looked at again with every key. What cannot be read is not taken for nothing: it is not sent either. What the server refuses is said at the
  * same place, or below where no field of the form is meant.
  */
-export function useContractForm<E extends Endpoint>(endpoint: E, { begin, send }: Asked<E>) {
+export function useContractForm<E extends Endpoint>(endpoint: E, { begin, send, then }: Asked<E>) {
   const { busy, problem, field, current, act } = useAction()
   const unread = new Set<symbol>()
   const form = useForm({
@@ -46,7 +48,9 @@ export function useContractForm<E extends Endpoint>(endpoint: E, { begin, send }
     onSubmit: async ({ value }) => {
       // a new try forgets the answer to the last
       const theirs = current.value
-      if (await act(() => send(endpoint.body.parse(value) as z.output<E['body']>, theirs))) form.reset(begin() as Record<string, unknown>)
+      if (!(await act(() => send(endpoint.body.parse(value) as z.output<E['body']>, theirs)))) return
+      form.reset(begin() as Record<string, unknown>)
+      await then?.()
     },
     onSubmitInvalid: async ({ formApi }) => {
       const refusedUnseen = Object.entries((formApi.state.errorMap.onDynamic ?? {}) as Record<string, { message: string }[]>).find(

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref } from 'vue'
+import { useEventListener } from '@vueuse/core'
 import { useRouter } from 'vue-router'
 import { useSession } from '../session/store'
-import { darker } from '../light/light'
-import { useWayBack } from './useWayBack'
+import { darker, light } from '../light/light'
+import { lAlone, useWayBack } from './useWayBack'
 import { useKeys } from '../hand/keys'
 import { memberStations, stations } from './stations'
 
@@ -21,11 +22,19 @@ useKeys((event) => {
   if (station) void router.push(station.path)
   else if (event.key === '/') finding.value = true
   else if (event.key === '?') listing.value = true
-  else if (event.key.toLowerCase() === 'l' && !event.repeat) darker()
-  else return false
+  else if (event.key.toLowerCase() === 'l' && !event.repeat) {
+    if (light.value === 'white') darker()
+    else darkens = light.value === 'safelight'
+  } else return false
   return true
 })
 
+// out of safelight the same key begins the way back to white, with Enter: alone, it darkens as it is let go
+let darkens = false
+useEventListener(document, 'keyup', (event) => {
+  if (darkens && lAlone.value && event.key.toLowerCase() === 'l') darker()
+  if (event.key.toLowerCase() === 'l') darkens = false
+})
 useWayBack()
 </script>
 

@@ -9,6 +9,8 @@ const pointerMs = 2000
 
 /** How far the way back to white light has come, 0 to 1; shared, so that whoever holds anything sees it go. */
 export const wayBack = ref(0)
+/** L went down, and Enter not with it */
+export const lAlone = ref(false)
 let timer = 0
 let began = 0
 let frame = 0
@@ -46,6 +48,7 @@ export function useWayBack(): void {
   const onKey = (event: KeyboardEvent) => {
     const name = event.key.toLowerCase()
     if (event.type === 'keydown') {
+      if (!event.repeat) lAlone.value = name === 'l'
       if (name === 'l' && light.value !== 'dark' && typing(event)) return
       if (name === 'enter' && held.has('l') && light.value !== 'white') {
         event.preventDefault()

@@ -104,7 +104,7 @@ onBeforeRouteLeave(showBench)
           <ClockNotes v-bind="{ run, clock, step, next, asking, follows, silent }" :stays-on="wake.isSupported.value" />
         </div>
       </div>
-      <HandsNext v-if="others.length > 0" :here="run.id" />
+      <HandsNext v-if="others.length > 0" few />
       <StepRibbon :plan="{ steps: clock.course }" :step="clock.phase === 'before' ? -1 : clock.step" :elapsed-s="clock.elapsedS" />
     </div>
     <ClockKeys

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useWakeLock } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import BathMark from '../marks/BathMark.vue'
 import { useKeys } from '../hand/keys'
 import { useClocks } from './clocks'
@@ -12,6 +12,7 @@ import TakeOverPanel from './TakeOverPanel.vue'
 import TankTemperature from './TankTemperature.vue'
 import { useClockHands } from './useClockHands'
 import { silent } from '../cue/audio'
+import { benchHidden } from '../hand/bench'
 
 /** Every running clock on one screen. Space, H and T belong to the one that is chosen, by the arrow keys or a tap; it never changes by itself. */
 const clocks = useClocks()
@@ -39,6 +40,13 @@ useKeys((event) => {
   chosen.value = ids.value[(i + step + ids.value.length) % ids.value.length] ?? null
   return true
 })
+// the stations are below again when nothing runs
+watch(
+  () => ids.value.length === 0,
+  (none) => void (benchHidden.value = !none),
+  { immediate: true },
+)
+onBeforeUnmount(() => void (benchHidden.value = false))
 const faces = computed(() =>
   ids.value.flatMap((id) => {
     const [run, clock] = [clocks.runs.get(id), clocks.clockOf(id)]
@@ -47,6 +55,7 @@ const faces = computed(() =>
   }),
 )
 const mine = computed(() => faces.value.find((face) => face.id === chosen.value))
+const pressWords = (id: string): string => (id !== chosen.value ? 'Choose' : clocks.ledBy(id) === null ? 'Done, next' : 'Take it over')
 function press(id: string): void {
   if (chosen.value === id) done()
   else chosen.value = id
@@ -54,16 +63,19 @@ function press(id: string): void {
 </script>
 
 <template>
-  <div class="flex h-full flex-col">
+  <div class="flex h-full flex-col max-lg:h-auto">
     <h1 class="sr-only">Clocks</h1>
     <p v-if="faces.length === 0" class="station text-xl">
       No clock runs now. <RouterLink to="/tanks" class="link">To the tanks</RouterLink>
     </p>
-    <ul class="grid min-h-0 flex-1 auto-rows-fr gap-4 overflow-y-auto px-6 py-4" :class="faces.length > 2 ? 'lg:grid-cols-2' : ''">
+    <ul
+      class="grid min-h-0 flex-1 auto-rows-[minmax(min-content,1fr)] gap-4 overflow-y-auto px-6 py-4"
+      :class="faces.length > 1 ? 'lg:grid-cols-2' : ''"
+    >
       <li
         v-for="{ id, run, clock, step, next } in faces"
         :key="id"
-        class="face flex min-h-56 flex-col justify-between border-ink px-5 py-3"
+        class="face flex flex-col justify-between gap-3 border-ink px-5 py-3"
         :class="id === chosen ? 'border-[6px]' : 'border'"
         :aria-current="id === chosen"
         @click="chosen = id"
@@ -72,7 +84,7 @@ function press(id: string): void {
           <BathMark :family="step.family" :size="34" /> <b>Run {{ run.number }}</b> {{ run.vessel }}, {{ step.name
           }}<span v-if="next" class="ml-auto text-lg">then {{ next.name }}</span>
         </h2>
-        <div class="flex flex-wrap items-center gap-x-8">
+        <div class="space-y-3">
           <p
             class="time font-mono leading-none font-bold"
             role="timer"
@@ -80,7 +92,7 @@ function press(id: string): void {
           >
             {{ bigTime(clock, step) }}
           </p>
-          <div class="min-w-52 flex-1">
+          <div>
             <p class="cue font-bold">{{ cueWords(clock, step) }}</p>
             <p class="text-lg">{{ afterWords(clock, step, next) }}</p>
           </div>
@@ -89,10 +101,10 @@ function press(id: string): void {
           <button
             class="button min-h-12"
             :class="id === chosen ? 'button-main' : ''"
-            :aria-label="id === chosen ? `Done, next: run ${run.number}` : `Choose run ${run.number}`"
+            :aria-label="`${pressWords(id)}: run ${run.number}`"
             @click.stop="press(id)"
           >
-            {{ id === chosen ? 'Done, next' : 'Choose' }}
+            {{ pressWords(id) }}
           </button>
           <RouterLink :to="`/tanks/${id}`" class="link inline-flex min-h-12 items-center" @click.stop>Its own clock</RouterLink>
         </div>
@@ -127,7 +139,7 @@ function press(id: string): void {
   container-type: inline-size;
 }
 .time {
-  font-size: min(11rem, 24cqw, 22dvh);
+  font-size: min(13rem, 28cqw, 30dvh);
 }
 .cue {
   font-size: min(3rem, 8cqw);

@@ -3,6 +3,7 @@ import { cuesAhead } from '@selvrin/core'
 import { computed } from 'vue'
 import BathMark from '../marks/BathMark.vue'
 import { useClocks } from './clocks'
+import { bigTime } from './clockWords'
 
 /** A cue as a mark over the whole screen, to be read from two metres; nothing to press. */
 const { runs } = defineProps<{ runs: string[] }>()
@@ -17,7 +18,7 @@ const call = computed(() => {
     if (!run || !clock || clock.course[clock.step]?.light === 'dark') return []
     return cuesAhead(clock)
       .filter((one) => large.includes(one.kind) && one.at <= at && one.at > at - shownMs)
-      .map((one) => ({ ...one, number: run.number, step: clock.course[one.step] }))
+      .map((one) => ({ ...one, number: run.number, step: clock.course[one.step], left: bigTime(clock, clock.course[clock.step]) }))
   })
   return all.sort((a, b) => a.at - b.at).at(-1) ?? null
 })
@@ -26,7 +27,7 @@ const call = computed(() => {
 <template>
   <div
     v-if="call"
-    class="pointer-events-none fixed inset-0 z-40 grid place-items-center border-[1.5rem] border-ink bg-ground/95 p-8 text-center"
+    class="pointer-events-none fixed inset-0 z-40 grid place-items-center border-[1.5rem] border-ink bg-ground p-8 text-center"
     aria-hidden="true"
     data-cue-mark
   >
@@ -34,6 +35,7 @@ const call = computed(() => {
       <BathMark :family="call.step?.family ?? 'other'" :size="120" class="mx-auto" />
       <span v-if="runs.length > 1" class="block text-[min(4rem,7vw)]">Run {{ call.number }}</span>
       {{ call.word }}
+      <span class="block font-mono text-[min(4rem,7vw)]">{{ call.left }}</span>
     </p>
   </div>
 </template>

@@ -22,8 +22,8 @@ const { fields, busy, rest, submit } = useContractForm(api.run.abandon, {
     const events = (clocks.events.get(run.id) ?? []).filter((event) => event.device === deviceName() && !event.late).slice(-200)
     const body = { version: run.version, at: Math.round(now()), reason, device: deviceName(), events }
     await call(api.run.abandon, { params: { id: run.id }, body })
-    await router.push('/tanks')
   },
+  then: () => router.push('/tanks'),
 })
 </script>
 

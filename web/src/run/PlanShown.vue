@@ -2,6 +2,7 @@
 import { showParts } from '@selvrin/core'
 import FindingList from '../marks/FindingList.vue'
 import BeakerRow from './BeakerRow.vue'
+import BesideOthers from './BesideOthers.vue'
 import StepRibbon from './StepRibbon.vue'
 import TimeFactors from './TimeFactors.vue'
 import type { Planning } from './usePlan'
@@ -16,6 +17,7 @@ const { plan, refused, lacking, developer } = planning
   <template v-if="plan">
     <TimeFactors v-if="plan.developing" :developing="plan.developing" :temperature-c="plan.temperatureC" />
     <FindingList :findings="plan.findings" />
+    <BesideOthers :plan="plan" />
     <StepRibbon :plan="plan" />
     <BeakerRow :plan="plan" />
     <WashLine :plan="plan" />

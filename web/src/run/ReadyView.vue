@@ -13,6 +13,7 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import FindingList from '../marks/FindingList.vue'
 import BeakerRow from './BeakerRow.vue'
+import BesideOthers from './BesideOthers.vue'
 import { useClocks } from './clocks'
 import LoadingPanel from './LoadingPanel.vue'
 import StepRibbon from './StepRibbon.vue'
@@ -93,6 +94,7 @@ async function drop(): Promise<void> {
       </div>
     </div>
     <FindingList :findings="plan.findings" />
+    <BesideOthers :plan="plan" />
     <p v-if="run.overruled"><b>Overruled:</b> {{ run.overruled }}</p>
     <LoadingPanel :run="run" />
     <BeakerRow :plan="plan" />

@@ -8,13 +8,16 @@ import { useShow } from '../session/useShow'
 const { run } = defineProps<{ run: Run }>()
 const show = useShow()
 const steps = computed(() => recordOf(run.plan, run.events))
+const late = computed(() => run.events.filter((event) => event.late).length)
 const tenth = (celsius: number) => show.temperature(Math.round(celsius * 10) / 10)
 const measured = ({ measured }: StepRecord) => measured.map((one) => `${tenth(one.celsius)} at ${showTime(one.afterS)}`).join(', ')
-function why({ overS, held, movedByS, reason, tookS }: StepRecord): string {
+function why({ overS, held, movedByS, reason, tookS, because, leftOut }: StepRecord): string {
   const moved =
     Math.abs(movedByS) >= 1 ? `the bath moved its end by ${showTime(Math.abs(movedByS))} ${movedByS < 0 ? 'earlier' : 'later'}` : ''
   const over = tookS !== null && overS > 1 ? `${showTime(overS)} over${held ? ', held' : ''}` : ''
-  return [moved, over, reason].filter(Boolean).join('; ')
+  const put = because === null ? '' : `put in: ${because}`
+  const out = leftOut === null ? '' : `left out: ${leftOut}`
+  return [put, out, moved, over, reason].filter(Boolean).join('; ')
 }
 </script>
 
@@ -33,7 +36,7 @@ function why({ overS, held, movedByS, reason, tookS }: StepRecord): string {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="step in steps" :key="step.key" class="border-b border-line">
+        <tr v-for="step in steps" :key="step.step" class="border-b border-line">
           <th scope="row" class="py-1.5 pr-4 font-semibold">{{ step.name }}</th>
           <td class="pr-4">
             <RouterLink
@@ -52,5 +55,8 @@ function why({ overS, held, movedByS, reason, tookS }: StepRecord): string {
         </tr>
       </tbody>
     </table>
+    <p v-if="late > 0" class="pt-2 text-quiet">
+      {{ late === 1 ? 'One line came' : `${late} lines came` }} late, from a device this run had been taken over from: kept, not counted.
+    </p>
   </div>
 </template>

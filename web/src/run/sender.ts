@@ -14,6 +14,7 @@ export function makeSender(told: { late: (run: string, ids: string[]) => void; e
   /** lines the server would not have */
   const refused = ref(0)
   let sending = false
+  let again = false
   let retry = 0
   let failed = 0
 
@@ -45,6 +46,8 @@ export function makeSender(told: { late: (run: string, ids: string[]) => void; e
   }
 
   async function send(): Promise<void> {
+    // asked for in the middle of a try, it is tried once more at its end: the line may have come back meanwhile
+    again = sending
     if (sending) return
     sending = true
     clearTimeout(retry)
@@ -63,6 +66,7 @@ export function makeSender(told: { late: (run: string, ids: string[]) => void; e
       retry = window.setTimeout(() => void send(), pauseMs(failed++, Math.random))
     } finally {
       sending = false
+      if (again) void send()
     }
   }
   return { waiting, refused, send }

@@ -1,0 +1,296 @@
+import type { Browser, BrowserContext, Page } from '@playwright/test'
+import { v7 as uuid } from 'uuid'
+import { expect, signIn, test, type House } from './support/house'
+import { litPixel } from './support/look'
+
+/** A run of one film, planned and at its clock, as somebody's other page would have planned it; `change` is of its plan before that. */
+async function runAtClock(page: Page, house: House, vessel = 'Tank 2', change?: string): Promise<string> {
+  const id = uuid()
+  const film = uuid()
+  await page.evaluate(
+    async ({ id, film, vessel }) => {
+      const get = async (path: string) =>
+        (await (await fetch(path)).json()) as { rows: Record<string, unknown>[] } & Record<string, unknown>
+      const send = async (path: string, key: string, body: unknown) => {
+        const headers = { 'content-type': 'application/json', 'idempotency-key': key }
+        const answer = await fetch(path, { method: 'POST', headers, body: JSON.stringify(body) })
+        if (!answer.ok) throw new Error(`${path}: ${await answer.text()}`)
+        return (await answer.json()) as { version: number }
+      }
+      const past = (await get('/api/runs?which=over&limit=50')).rows
+      const [bottles, vessels] = [(await get('/api/bottles')).rows, (await get('/api/vessels')).rows]
+      const least = (bottleId: unknown) =>
+        (bottles.find((one) => one.id === bottleId)?.state as { volumeMl: number } | undefined)?.volumeMl ?? 0
+      for (const one of past) {
+        const { request } = (await get(`/api/runs/${String(one.id)}`)) as unknown as {
+          request: { baths: { bottleId: string }[]; films: object[] } | null
+        }
+        if (one.processName !== 'Black-and-white negative' || !request || request.baths.some((bath) => least(bath.bottleId) < 320)) continue
+        const asked = {
+          ...request,
+          films: [{ ...request.films[0], id: film, format: '135-36' }],
+          vesselId: vessels.find((v) => v.name === vessel)?.id,
+        }
+        const { version } = await send('/api/runs', `plan-${id}`, { id, request: asked, overrule: 'a walk of the clock' })
+        await send(`/api/runs/${id}/start`, `start-${id}`, { version, at: Date.now() })
+        return
+      }
+      throw new Error('no run of the season can be planned again')
+    },
+    { id, film, vessel },
+  )
+  if (change) await house.ask(`update run set plan = ${change} where id = $1 returning id`, [id])
+  return id
+}
+const inAnother = async (browser: Browser, house: House, login: string): Promise<{ context: BrowserContext; page: Page }> => {
+  const context = await browser.newContext({ baseURL: house.url })
+  const page = await context.newPage()
+  await signIn(page, login)
+  return { context, page }
+}
+/** What a walk left at the clock is none of the next one’s business. */
+test.afterEach(async ({ house }) => {
+  await house.ask(
+    `update run set state = 'abandoned', ended_at = now(), version = version + 1 where state in ('planned', 'running') returning id`,
+  )
+})
+const eventsOf = (house: House, id: string) =>
+  house.ask<{ kind: string; device: string; late: boolean | null }>(
+    `select event->>'kind' as kind, event->>'device' as device, (event->>'late')::boolean as late from run_event where run_id = $1 order by at, event->>'seq'`,
+    [id],
+  )
+
+test('a second device follows, takes the run over, and only it writes; the first one sees it', async ({ page, house, browser }) => {
+  await signIn(page)
+  const id = await runAtClock(page, house)
+  await page.goto(`/tanks/${id}`)
+  await expect(page.locator('[data-cue]')).toHaveText(/^Pour in/)
+  await page.keyboard.press('Space')
+  const { context, page: other } = await inAnother(browser, house, 'odo')
+  await other.goto(`/tanks/${id}`)
+  await expect(other.getByText('Led on another device; this one follows.')).toBeVisible()
+  await expect(other.getByRole('button', { name: 'Hold at end of step' })).toBeDisabled()
+  // the first one loses its line; what it says from there on comes late
+  await page.context().setOffline(true)
+  await other.keyboard.press('Space')
+  await other.getByRole('button', { name: 'Lead it from here' }).click()
+  await expect(other.getByText('Led on another device')).toHaveCount(0)
+  await page.keyboard.press('h')
+  await page.keyboard.press('h')
+  await expect(page.getByText('Held: the film stays in')).toBeVisible()
+  await page.context().setOffline(false)
+  await expect(page.getByText('Led on another device; this one follows.')).toBeVisible()
+  await expect(page.getByText('Held: the film stays in')).toHaveCount(0)
+  await expect
+    .poll(async () => (await eventsOf(house, id)).map((one) => `${one.kind}${one.late ? ' late' : ''}`))
+    .toEqual(['start', 'take-over', 'hold late'])
+  // given back, and given up there, by name
+  await page.getByRole('button', { name: 'Take it over' }).click()
+  await expect(page.getByText(/Odo .*leads it on another device/)).toBeVisible()
+  await page.getByRole('button', { name: 'Lead it from here' }).click()
+  await expect(other.getByText('Led on another device; this one follows.')).toBeVisible()
+  await context.close()
+  await page.getByRole('button', { name: 'Give up' }).click()
+  await page.getByLabel('What happened?').fill('only looked at')
+  await page.getByRole('button', { name: /^Give run \d+ up$/ }).click()
+  await expect(page).toHaveURL(/\/tanks$/)
+})
+
+test('in the middle a step is done once more, water comes between, one is left out, each with its reason and what it comes to', async ({
+  page,
+  house,
+}) => {
+  await signIn(page)
+  const id = await runAtClock(page, house)
+  await page.goto(`/tanks/${id}`)
+  await expect(page.locator('[data-cue]')).toHaveText(/^Pour in/)
+  await page.keyboard.press('Space')
+  const steps = page.getByRole('list', { name: /^Steps/ })
+  const otherwise = async (what: string, which: string | null, why: string) => {
+    await page.getByRole('button', { name: 'Otherwise' }).click()
+    await page.getByRole('button', { name: what, exact: true }).click()
+    if (which) await page.getByRole('button', { name: which, exact: true }).click()
+    await page.getByLabel('Why?').fill(why)
+  }
+  await otherwise('A step once more', 'Develop', 'thin')
+  await page.getByRole('button', { name: 'So it is' }).click()
+  await expect(page.getByText(/made up once for this run/).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Not now' }).click()
+  await otherwise('Leave one out', 'Fix', 'in a hurry')
+  await expect(page.getByText('Nothing fixes the film', { exact: false })).toBeVisible()
+  await page.getByRole('button', { name: 'Not now' }).click()
+  await otherwise('Leave one out', 'Stop', 'none mixed')
+  await page.getByRole('button', { name: 'So it is' }).click()
+  await expect(steps.getByText('Stop')).toHaveCount(0)
+  await otherwise('Water between', null, 'instead of the stop')
+  await page.getByRole('button', { name: '0:30' }).click()
+  await page.getByRole('button', { name: 'So it is' }).click()
+  await expect(steps.getByText('Water, added')).toBeVisible()
+  await page.reload()
+  await expect(steps.getByText('Water, added')).toBeVisible()
+  await expect(steps.getByText('Stop')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Give up' }).click()
+  await page.getByLabel('What happened?').fill('only looked at')
+  await page.getByRole('button', { name: /^Give run \d+ up$/ }).click()
+  await expect(page).toHaveURL(/\/tanks$/)
+  await page.goto(`/tanks/${id}`)
+  await expect(page.getByText('none mixed')).toBeVisible()
+  await expect(page.getByText('instead of the stop')).toBeVisible()
+})
+
+test('while the server is away a run goes to its end and is written down; it arrives exactly once', async ({ page, house }) => {
+  await page.clock.install()
+  await signIn(page)
+  const id = await runAtClock(page, house)
+  await page.goto(`/tanks/${id}`)
+  const cue = page.locator('[data-cue]')
+  await expect(cue).toHaveText(/^Pour in/)
+  const steps = await page
+    .getByRole('list', { name: /^Steps/ })
+    .getByRole('listitem')
+    .count()
+  await page.context().setOffline(true)
+  await page.keyboard.press('Space')
+  const out = page.getByRole('heading', { name: /^Run \d+ is out$/ })
+  for (let i = 0; i <= steps && !(await out.isVisible()); i++) {
+    await page.clock.fastForward(1_000_000)
+    await expect(cue.or(out)).toBeVisible()
+    if (await out.isVisible()) break
+    await expect(cue).toHaveText('Time is up')
+    await page.keyboard.press('Space')
+  }
+  await expect(page.getByText(/for the server; the clock goes on|^Run \d+ is out$/).first()).toBeVisible()
+  await page.locator('[data-next]').click()
+  await expect(page.getByRole('heading', { name: /is written down on this device$/ })).toBeVisible()
+  expect(await eventsOf(house, id)).toEqual([])
+  house.advance(8_000_000)
+  await page.context().setOffline(false)
+  await expect
+    .poll(async () => {
+      // less at once than an answer is waited for
+      await page.clock.fastForward(5000)
+      return (await house.ask<{ state: string }>(`select state from run where id = $1`, [id]))[0]?.state
+    })
+    .toBe('done')
+  const uses = () => house.ask(`select id from bottle_entry where run_id = $1 and kind = 'use'`, [id])
+  const written = (await uses()).length
+  expect(written).toBeGreaterThan(0)
+  const kinds = (await eventsOf(house, id)).map((one) => one.kind)
+  expect(kinds.filter((kind) => kind === 'start')).toEqual(['start'])
+  await page.reload()
+  await page.clock.fastForward(120_000)
+  expect((await uses()).length).toBe(written)
+})
+
+/** What the voice of a page has begun to say, by the lengths of its sounds; and its tones. */
+const listening = `
+  window.__said = []
+  const start = AudioBufferSourceNode.prototype.start
+  AudioBufferSourceNode.prototype.start = function (...args) { window.__said.push(this.buffer.duration); return start.apply(this, args) }`
+const said = (page: Page): Promise<number> => page.evaluate(() => (window as unknown as { __said: number[] }).__said.length)
+
+test('in a dark step the screen is black and stays so whatever arrives; a key says the time left; only the gesture, asked for twice, brings light', async ({
+  page,
+  house,
+  browser,
+}) => {
+  await page.addInitScript(listening)
+  await signIn(page)
+  const id = await runAtClock(page, house, 'Tank 2', `jsonb_set(plan, '{steps,0,light}', '"dark"')`)
+  const html = page.locator('html')
+  const black = async (when: string) =>
+    expect([when, await html.getAttribute('data-light'), await litPixel(page)]).toEqual([when, 'dark', null])
+  await page.goto(`/tanks/${id}`)
+  await expect(page.locator('[data-cue]')).toHaveText(/^Pour in/)
+  await page.keyboard.press('Space')
+  await expect(html).toHaveAttribute('data-light', 'dark')
+  await black('at once')
+  // everything else goes on: another tank is begun beside it, a bottle changes, a finding, the line is lost and found, menus and panels are asked for
+  const { context, page: other } = await inAnother(browser, house, 'odo')
+  const second = await runAtClock(other, house, 'Tank 1')
+  await other.goto(`/tanks/${second}`)
+  await other.keyboard.press('Space')
+  await expect(other.getByRole('timer')).toBeVisible()
+  await black('another run begins')
+  await house.ask(
+    `update bottle set version = version + 1 where id = (select id from bottle where retired_at is null limit 1) returning id`,
+  )
+  await page.context().setOffline(true)
+  await black('without a line')
+  await page.context().setOffline(false)
+  for (const key of ['/', '?', '1', 'F5', 'Tab', 'Escape', 't']) await page.keyboard.press(key)
+  await page.mouse.click(400, 300)
+  await page.mouse.click(1200, 20)
+  await black('keys and taps')
+  expect(page.url()).toContain(id)
+  // a key says what is left
+  await expect.poll(() => said(page)).toBeGreaterThan(2)
+  const before = await said(page)
+  await page.keyboard.press('x')
+  await expect.poll(() => said(page)).toBeGreaterThan(before)
+  // cues of two runs come and go
+  for (let i = 0; i < 6; i++) {
+    await page.waitForTimeout(700)
+    await black(`cues, ${i}`)
+  }
+  const gesture = async () => {
+    await page.keyboard.down('l')
+    await page.keyboard.down('Enter')
+    await page.waitForTimeout(1300)
+    await page.keyboard.up('Enter')
+    await page.keyboard.up('l')
+  }
+  await gesture()
+  await black('warned first')
+  await gesture()
+  await expect(html).toHaveAttribute('data-light', 'white')
+  await context.close()
+})
+
+test('a tank is loaded: what lies at hand is ticked, then the screen is dark and says each step until the lid is on', async ({
+  page,
+  house,
+}) => {
+  await page.addInitScript(listening)
+  await signIn(page)
+  const id = await runAtClock(page, house)
+  // as it was before it was begun
+  await house.ask(`update run set state = 'planned', started_at = null, version = version + 1 where id = $1 returning id`, [id])
+  await page.goto(`/tanks/${id}`)
+  await expect(page.getByRole('heading', { name: 'Before the dark' })).toBeVisible()
+  const ticks = page.getByRole('checkbox')
+  const many = await ticks.count()
+  await page.locator('main').focus()
+  await page.keyboard.press('Space')
+  await expect(ticks.nth(0)).toBeChecked()
+  await expect(page.getByRole('button', { name: 'Lights out, screen black' })).toBeDisabled()
+  for (let i = 1; i < many; i++) await page.keyboard.press('Space')
+  await expect(ticks.nth(many - 1)).toBeChecked()
+  await page.reload()
+  await expect(ticks.nth(many - 1)).toBeChecked()
+  await page.locator('main').focus()
+  await page.keyboard.press('Space')
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'dark')
+  expect(await litPixel(page)).toBeNull()
+  await expect.poll(() => said(page)).toBe(1)
+  // asked again it is said again, and then what helps; Space goes on
+  await page.keyboard.press('j')
+  await page.keyboard.press('j')
+  await expect.poll(() => said(page)).toBe(3)
+  const light = async () => {
+    await page.keyboard.down('l')
+    await page.keyboard.down('Enter')
+    await page.waitForTimeout(1300)
+    await page.keyboard.up('Enter')
+    await page.keyboard.up('l')
+  }
+  await light()
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'dark')
+  for (let i = 0; i < 8; i++) await page.keyboard.press('Space')
+  await page.waitForTimeout(300)
+  expect(await litPixel(page)).toBeNull()
+  await light()
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'white')
+  await expect(page.getByRole('heading', { name: 'Loaded, tank closed' })).toBeVisible()
+  await expect(page.getByText('before the tank was closed')).toHaveCount(0)
+})
