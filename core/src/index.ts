@@ -49,6 +49,19 @@ export { partsOfBaths } from './formula/partsOfBaths'
 export { betweenSources } from './development/betweenSources'
 export { beakerWater } from './process/beakerWater'
 export { blendWater } from './water/blendWater'
+export {
+  bathCourse,
+  bathHeating,
+  bathHolds,
+  jugTau,
+  pouredTemperature,
+  usualUaWPerK,
+  type BathPoint,
+  type Jug,
+  type WaterBath,
+} from './water/waterBath'
+export { fitBath, type BathReading, type FittedBath } from './water/fitBath'
+export { raisedBath, switchOnBefore, tankCourse, type StandingTank } from './water/tempering'
 export { temperatureAfterDissolving, temperatureCourse } from './formula/temperatureAfterDissolving'
 export { fitTimeConstant, timeToTemperature } from './water/timeToTemperature'
 export { dilute } from './dilution/dilute'
