@@ -61,6 +61,7 @@ export {
   type WaterBath,
 } from './water/waterBath'
 export { fitBath, type BathReading, type FittedBath } from './water/fitBath'
+export { bathFindings } from './water/bathFindings'
 export { raisedBath, switchOnBefore, tankCourse, type StandingTank } from './water/tempering'
 export { temperatureAfterDissolving, temperatureCourse } from './formula/temperatureAfterDissolving'
 export { fitTimeConstant, timeToTemperature } from './water/timeToTemperature'
@@ -102,7 +103,7 @@ export { bottlesToFill, decantAdvice, sulfiteLostPerOpening, sulfitePerLitre, ty
 export { lifeCurve, type LifeCurve, type LifePoint } from './bottle/lifeCurve'
 export { pauseMs } from './pauseMs'
 export { dayMs } from './calendar/span'
-export { calendarDays, daysAfter, inDays, sameDay, startOfDay } from './calendar/days'
+export { calendarDays, daysAfter, inDays, sameDay, startOfDay, timeOnDay } from './calendar/days'
 export {
   together,
   volumesAfter,
@@ -229,6 +230,7 @@ export { cuesAhead, type Call } from './run/ahead'
 export { inOrder, runClock, type RunClock, type StepTime } from './run/clock'
 export { addedS, courseOf, decideCourse, isInspected, planOfCourse, type CourseChange, type CourseStep } from './run/course'
 export { leaderOf, markLate, requireLead } from './run/lead'
+export { readingOfProbe, type KeptReading } from './run/probe'
 export { loadingOf, saidInTheDark, type Loading, type LoadingStep } from './run/loading'
 export { besideOf, collisionsOf, freeStartS, handsOnOf, type Beside, type Collision, type HandsOn } from './run/together'
 export type { RunEvent } from './run/runEvent'

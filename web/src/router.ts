@@ -74,6 +74,7 @@ export function makeRouter(): Router {
       { path: '/tanks/processes', component: () => import('./process/ProcessesPage.vue'), meta: { title: 'Processes' } },
       { path: '/tanks/processes/:id', component: () => import('./process/ProcessPage.vue'), meta: { title: 'Process' } },
       { path: '/tanks/plan', component: pages.plan, meta: { title: 'Plan a run' } },
+      { path: '/tanks/bath', component: () => import('./tempering/TemperingPage.vue'), meta: { title: 'Tempering bath' } },
       { path: '/tanks/clocks', component: () => import('./run/ClocksPage.vue'), meta: { title: 'Clocks' } },
       { path: '/tanks/:id', component: pages.run, meta: { title: 'Run' } },
       { path: '/films', component: pages.films, meta: { for: 'members', title: 'Films' } },

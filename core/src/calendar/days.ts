@@ -53,3 +53,11 @@ export function daysAfter(from: number, count: number, zone: string): number[] {
     )
   })
 }
+
+/**
+ * The moment, ms, of an hour and a minute on the day of `ms` in a zone; on a day that has no such time, the first after it.
+ * @example
+ * new Date(timeOnDay(Date.UTC(2026, 3, 14, 9), { hour: 18, minute: 30 }, 'UTC')).toISOString() // → '2026-04-14T18:30:00.000Z'
+ */
+export const timeOnDay = (ms: number, { hour, minute }: { hour: number; minute: number }, zone: string): number =>
+  at(ms, zone).set({ hour, minute, second: 0, millisecond: 0 }).toMillis()

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { done, id, idParams, listQuery, name, page, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
-const kind = z.enum(['scale', 'thermometer', 'ph-meter'])
+const kind = z.enum(['scale', 'thermometer', 'ph-meter', 'bath'])
 const facts = {
   kind,
   name,
@@ -11,7 +11,7 @@ const facts = {
     .trim()
     .regex(/^[A-Za-z0-9.:-]{1,120}$/, 'Write a host name or address.'),
   port: z.int().min(1).max(65_535),
-  /** a regular expression with a group `value`, and if the device says so `stable` and `unit` */
+  /** a regular expression with a group `value`, and if the device says so `stable` and `unit`; a bath's `set` and `heater` too */
   pattern: z
     .string()
     .max(200)
@@ -23,12 +23,27 @@ const facts = {
       }
     }, 'Write a regular expression with a group (?<value>…).'),
   active: z.boolean(),
+  /** how a bath is set: `{c}` stands for °C; empty where it is set by hand */
+  command: z
+    .string()
+    .trim()
+    .max(60)
+    .regex(/^$|\{c\}/, 'Write the command with {c} where the temperature stands, such as W {c}.')
+    .default(''),
+  /** the water in a bath */
+  water: z
+    .strictObject({ litres: z.number().gt(0, 'Write how many litres are in it.').max(500), covered: z.boolean() })
+    .nullable()
+    .default(null),
 }
 export const reading = z.object({
   deviceId: z.string(),
   /** g, °C or pH, calibration applied; null while the device does not answer */
   value: z.number().nullable(),
   stable: z.boolean(),
+  /** °C a bath is set to, and the share of its heater, where it says so */
+  setC: z.number().optional(),
+  heater: z.number().optional(),
   /** ms */
   at: z.number(),
 })
@@ -71,6 +86,17 @@ export const deviceApi = {
     response: device,
   }),
   tare: endpoint('POST', '/api/devices/:id/tare', 'technician', 'Set the scale to zero', { params: idParams, response: done }),
+  set: endpoint('POST', '/api/devices/:id/set', 'technician', 'Set a tempering bath', {
+    params: idParams,
+    body: z.strictObject({ celsius: z.number().min(5, 'A bath is set to 5 to 60 °C.').max(60, 'A bath is set to 5 to 60 °C.') }),
+    response: done,
+  }),
+  log: endpoint('GET', '/api/devices/:id/log', 'technician', 'What a tempering bath was in the last four hours', {
+    params: idParams,
+    response: z.object({
+      readings: z.array(z.object({ at: z.number(), c: z.number(), setC: z.number().nullable(), heater: z.number() })),
+    }),
+  }),
   simulate: endpoint(
     'POST',
     '/api/devices/:id/simulate',
@@ -78,7 +104,10 @@ export const deviceApi = {
     'Demo: pour powder onto the simulated scale, dip the thermometer or the electrode',
     {
       params: idParams,
-      body: z.strictObject({ what: z.enum(['pour', 'clear', 'bath', 'solution']), value: z.number().min(-100_000).max(100_000) }),
+      body: z.strictObject({
+        what: z.enum(['pour', 'clear', 'bath', 'solution', 'fill', 'fault', 'hurry']),
+        value: z.number().min(-100_000).max(100_000),
+      }),
       response: done,
     },
   ),

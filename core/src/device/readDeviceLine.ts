@@ -22,6 +22,9 @@ export interface DeviceLine {
   value: number
   /** the device says the value has settled; one that does not say is taken at its word */
   stable: boolean
+  /** what a bath is set to, °C, and the share of its heater that is on, 0–1 */
+  setC?: number
+  heater?: number
 }
 
 /** the number is JavaScript's own by now */
@@ -34,7 +37,7 @@ const number = /^[+-]?\s*\d+(?:[.,]\d+)?$/
  * @example
  * readDeviceLine(plainPattern('(?<value>[0-9.]+) (?<unit>C)'), '20.1 C', 'thermometer') // → { value: 20.1, stable: true }
  */
-export function readDeviceLine(pattern: LinePattern, line: string, kind: 'scale' | 'thermometer' | 'ph-meter'): DeviceLine | null {
+export function readDeviceLine(pattern: LinePattern, line: string, kind: 'scale' | 'thermometer' | 'ph-meter' | 'bath'): DeviceLine | null {
   const groups = pattern.groupsOf(line.trim())
   const text = groups?.value?.replace(/\s/g, '')
   if (!groups || text === undefined || !number.test(text)) return null
@@ -45,9 +48,21 @@ export function readDeviceLine(pattern: LinePattern, line: string, kind: 'scale'
   try {
     // parseQuantity takes no sign on masses
     const value = Math.sign(plain) * parseQuantity(`${Math.abs(plain)} ${unit}`, kind === 'scale' ? 'mass' : 'temperature', asSent)
-    return { value: kind === 'thermometer' && plain < 0 ? parseQuantity(`${plain} ${unit}`, 'temperature', asSent) : value, stable }
+    const degrees = (read: number) => parseQuantity(`${read} ${unit}`, 'temperature', asSent)
+    if (kind === 'bath') return { value: degrees(plain), stable, ...bathGroups(groups, degrees) }
+    return { value: kind === 'thermometer' && plain < 0 ? degrees(plain) : value, stable }
   } catch (error) {
     if (error instanceof DomainError) return null
     throw error
+  }
+}
+
+/** What a bath says beside its temperature; a share is written as 0.42, or as 42 where it is a percentage. */
+function bathGroups(groups: Record<string, string | undefined>, degrees: (read: number) => number): Pick<DeviceLine, 'setC' | 'heater'> {
+  const read = (text: string | undefined) => (text !== undefined && number.test(text) ? Number(text.replace(',', '.')) : undefined)
+  const [set, heater] = [read(groups.set), read(groups.heater)]
+  return {
+    ...(set === undefined ? {} : { setC: degrees(set) }),
+    ...(heater === undefined ? {} : { heater: Math.min(1, Math.max(0, heater > 1 ? heater / 100 : heater)) }),
   }
 }

@@ -7,6 +7,7 @@ import { chemicalTable } from '../chemical/Chemical'
 import { oneTimeCodeTable } from '../credential/OneTimeCode'
 import { signInAttemptTable } from '../credential/SignInAttempt'
 import { darkroomTable } from '../darkroom/Darkroom'
+import { bathReadingTable } from '../device/BathReading'
 import { deviceTable } from '../device/Device'
 import { noticeTable } from '../film/Notice'
 import { rollTable } from '../film/Roll'
@@ -51,6 +52,7 @@ const tables = {
   ChartRow: chartRowTable,
   Chemical: chemicalTable,
   Darkroom: darkroomTable,
+  BathReading: bathReadingTable,
   Device: deviceTable,
   DueRule: dueRuleTable,
   Formula: formulaTable,

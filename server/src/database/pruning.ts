@@ -3,6 +3,7 @@ import { Op } from 'sequelize'
 import type { House } from '../house/house'
 import { inOneProcess } from '../house/queries'
 import type { Database } from '../table/database'
+import { keptMs } from '../device/bath'
 import { backwardsClock, mendClock } from './clockMend'
 
 const everyMs = 3_600_000
@@ -18,6 +19,7 @@ export function pruning({ db, clock }: House): () => void {
   const prune = async () => {
     const now = clock.now()
     await forgetOldAnswers(db, now)
+    await db.BathReading.destroy({ where: { at: { [Op.lt]: now - keptMs } } })
     await db.Session.destroy({ where: { expiresAt: { [Op.lte]: now } } })
     await db.OneTimeCode.destroy({ where: { expiresAt: { [Op.lte]: now } } })
   }

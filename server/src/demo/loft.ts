@@ -6,7 +6,7 @@ import type { Database } from '../table/database'
 import { demoFormulas } from './formulas'
 import { members, technicians } from './people'
 import { demoShelves } from './seasonFacts'
-import { demoChart, demoDevices, demoJars, demoPattern, demoVessels } from './stock'
+import { demoBath, demoChart, demoDevices, demoJars, demoPattern, demoVessels } from './stock'
 
 const day = dayMs
 
@@ -109,4 +109,5 @@ export async function devices(db: Database, today: number): Promise<void> {
       calibration: calibration === null ? null : { ...calibration, points: [...calibration.points], at: today - 4 * day },
     })),
   )
+  await db.Device.create({ ...like, ...demoBath, kind: 'bath', id: uuid() })
 }

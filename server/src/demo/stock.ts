@@ -208,6 +208,13 @@ export const demoChart: ChartSource[] = [
 
 /** What the simulated devices send: 'ST,+0012.34,g', US while it moves. */
 export const demoPattern = '^(?:(?<stable>ST)|US),(?<value>[+-]?\\d+(?:\\.\\d+)?),(?<unit>g|C|pH)$'
+const bathPattern =
+  '^(?:(?<stable>ST)|US),(?<value>[+-]?\\d+(?:\\.\\d+)?),(?<unit>C),set(?<set>[+-]?\\d+(?:\\.\\d+)?),heat(?<heater>\\d+(?:\\.\\d+)?)$'
+/** The tempering bath of the loft, simulated. */
+export const demoBath = {
+  ...{ name: 'Tempering bath', port: 4794, calibration: null },
+  ...{ pattern: bathPattern, command: 'W {c}', water: { litres: 20, covered: false } },
+} as const
 /** The bench devices, simulated: kind, name, usual port, calibration. */
 export const demoDevices = [
   { kind: 'scale', name: 'Bench scale', port: 4791, calibration: null },

@@ -28,6 +28,8 @@ export class Device extends Model<InferAttributes<Device>, InferCreationAttribut
   declare active: CreationOptional<boolean>
   declare simulated: CreationOptional<boolean>
   declare calibration: CreationOptional<NonNullable<Shown['calibration']> | null>
+  declare command: CreationOptional<string>
+  declare water: CreationOptional<NonNullable<Shown['water']> | null>
   declare instrument?: NonAttribute<Row<'Instrument'> | null>
 }
 
@@ -42,4 +44,6 @@ export const deviceTable = table(Device, 'device', {
   active: usually(flag(), true),
   simulated: usually(flag(), false),
   calibration: optional(json()),
+  command: usually(text(), ''),
+  water: optional(json()),
 })

@@ -1,11 +1,13 @@
 import { once } from 'node:events'
 import { connect, type Socket } from 'node:net'
-import { calibratedPh, correctedTemperature, readDeviceLine, type ThermometerPoint } from '@selvrin/core'
+import { calibratedPh, correctedTemperature, readDeviceLine, type DeviceLine, type ThermometerPoint } from '@selvrin/core'
 import type { Device, Reading } from '@selvrin/core/contract'
 import pg from 'pg'
 import type { House } from '../house/house'
 import { stayConnected } from '../house/staying'
 import { addressOf } from './address'
+import { logOf } from './bath'
+import { linesOf } from './lines'
 import { linePattern } from './pattern'
 
 /** Whoever holds this lock reads the devices; several servers take turns. */
@@ -14,7 +16,6 @@ const lockKey = 7_150_431
 const passMs = 200
 const steadyMs = 1000
 const silentMs = 4000
-const longestLine = 200
 
 /** Reads the bench devices while this server holds their lock, and tells every server of each reading. Answers a function that ends it. */
 export function readDevices(house: House): () => Promise<void> {
@@ -22,6 +23,7 @@ export function readDevices(house: House): () => Promise<void> {
   let client: pg.Client | undefined
   const open = new Map<string, { device: Followed; stop: () => void }>()
 
+  const log = logOf(house.db)
   // one statement at a time on the connection that holds the lock
   let telling: Promise<unknown> = Promise.resolve()
   const tell = (reading: Reading): void => {
@@ -47,7 +49,7 @@ export function readDevices(house: House): () => Promise<void> {
     for (const device of devices)
       if (!open.has(device.id))
         try {
-          open.set(device.id, { device, stop: follow(device, tell, house.clock.now) })
+          open.set(device.id, { device, stop: follow(device, (reading) => (tell(reading), log(device, reading)), house.clock.now) })
         } catch {
           // a pattern from before that this engine does not run: the device stays silent, and its page says so when it is written again
         }
@@ -121,7 +123,7 @@ function follow(device: Followed, tell: (reading: Reading) => void, now: () => n
     const at = now()
     const changed = value !== last.value || read.stable !== last.stable
     if (at - last.at < (changed ? passMs : steadyMs) && read.stable === last.stable) return
-    last = { deviceId: device.id, value, stable: read.stable, at }
+    last = { deviceId: device.id, value, stable: read.stable, at, ...bathOf(read) }
     tell(last)
   }
   async function dial(gone: () => void): Promise<void> {
@@ -153,24 +155,7 @@ function follow(device: Followed, tell: (reading: Reading) => void, now: () => n
   }
 }
 
-/** Cuts what arrives into lines. A line that grows too long is let go while it arrives: nothing of it is kept. */
-export function linesOf(take: (line: string) => void): (chunk: string) => void {
-  let rest = ''
-  let tooLong = false
-  return (chunk) => {
-    const parts = chunk.split(/\r?\n|\r/)
-    parts.forEach((part, i) => {
-      const complete = i < parts.length - 1
-      if (!tooLong) rest += part.slice(0, longestLine + 1 - rest.length)
-      tooLong ||= rest.length > longestLine
-      if (!complete) return
-      if (!tooLong && rest !== '') take(rest)
-      rest = ''
-      tooLong = false
-    })
-    if (tooLong) rest = ''
-  }
-}
+const bathOf = ({ setC, heater }: DeviceLine) => ({ ...(setC === undefined ? {} : { setC }), ...(heater === undefined ? {} : { heater }) })
 
 /** What a device means by what it reads: pH by its calibration, temperature by its offsets. */
 function trueValue(device: Followed, read: number): number {

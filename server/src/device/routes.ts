@@ -6,11 +6,12 @@ import { Refusal } from '../house/refusal'
 import { answers, type Handler } from '../http/route'
 import type { Database } from '../table/database'
 import { requireNear } from './address'
+import { log, set } from './bath'
 import { sendLine } from './command'
 import { requirePattern } from './pattern'
 import { deviceRow } from './rows'
 
-const words = { pour: 'P', clear: 'C', bath: 'B', solution: 'S' }
+const words = { pour: 'P', clear: 'C', bath: 'B', solution: 'S', fill: 'C', fault: 'F', hurry: 'X' }
 
 const farAllowed = async (db: Database): Promise<boolean> =>
   (await db.Darkroom.findOne({ attributes: ['publicDevices'] }))?.publicDevices ?? false
@@ -78,5 +79,7 @@ export const deviceRoutes = [
   answers(api.device.remove, remove),
   answers(api.device.calibrate, calibrate),
   answers(api.device.tare, tare),
+  answers(api.device.set, set),
+  answers(api.device.log, log),
   answers(api.device.simulate, simulate),
 ]

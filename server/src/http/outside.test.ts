@@ -5,7 +5,7 @@ import { v7 as uuid } from 'uuid'
 import { connect } from '../database/connection'
 import { isNear } from '../device/address'
 import { linePattern } from '../device/pattern'
-import { linesOf } from '../device/reader'
+import { linesOf } from '../device/lines'
 import { testHouse, type Caller, type TestHouse } from '../test/house'
 import { trusted } from './proxy'
 

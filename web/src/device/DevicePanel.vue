@@ -9,6 +9,7 @@ import BodyField from '../fields/BodyField.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FormPanel from '../fields/FormPanel.vue'
 import { readWhole } from '../fields/read'
+import QuantityField from '../fields/QuantityField.vue'
 import ReadField from '../fields/ReadField.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
@@ -28,6 +29,8 @@ const form = useContractForm(api.device.add, {
     port: device?.port ?? null,
     pattern: device?.pattern ?? '^(?:(?<stable>ST)|US),(?<value>[+-]?\\d+(?:\\.\\d+)?),(?<unit>g)$',
     active: device?.active ?? true,
+    command: device?.command ?? '',
+    water: device?.water ?? null,
   }),
   send: async ({ id, ...facts }, theirs) => {
     await (device
@@ -39,12 +42,24 @@ const form = useContractForm(api.device.add, {
 const { current, busy, rest } = form
 const removing = useAction()
 const sample = ref('ST,+0012.34,g')
-const values = form.form.useStore((state) => state.values as { kind: DeviceKind | null; pattern: string })
+const values = form.form.useStore((state) => state.values as { kind: DeviceKind | null; pattern: string; water: Device['water'] })
+const isBath = computed(() => values.value.kind === 'bath')
+/** what a field leaves out of a bath that is none */
+const litres = computed({
+  get: () => (values.value.water ? values.value.water.litres * 1000 : null),
+  set: (ml: number | null) =>
+    form.form.setFieldValue('water', ml === null ? null : { litres: ml / 1000, covered: values.value.water?.covered ?? false }),
+})
+const covered = computed({
+  get: () => values.value.water?.covered ?? false,
+  set: (on: boolean) => form.form.setFieldValue('water', { litres: values.value.water?.litres ?? 20, covered: on }),
+})
 const readPort = readWhole('Write the port as a whole number.')
 const kinds = [
   { value: 'scale' as const, name: 'Scale' },
   { value: 'thermometer' as const, name: 'Thermometer' },
   { value: 'ph-meter' as const, name: 'pH meter' },
+  { value: 'bath' as const, name: 'Tempering bath' },
 ]
 /** What the pattern makes of a line the device has sent. */
 const tried = computed(() => {
@@ -87,6 +102,16 @@ async function done(): Promise<void> {
       <TextField v-bind="bind" label="Pattern of a line" hint="groups: value, unit, and stable where the device says so" />
     </BodyField>
     <TextField v-model="sample" label="Try a line it has sent" :hint="tried" />
+    <template v-if="isBath">
+      <p class="text-quiet">Groups of its pattern: value and unit, set for what it is set to, heater for the share of its heater.</p>
+      <BodyField v-slot="{ bind }" :of="form.fields" name="command">
+        <TextField v-bind="bind" label="How it is set" hint="{c} stands for °C, such as W {c}; left empty, it is set by hand" />
+      </BodyField>
+      <div class="grid grid-cols-2 items-end gap-4">
+        <QuantityField v-model="litres" kind="volume" label="Water in it" />
+        <SwitchField v-model="covered" label="Covered" />
+      </div>
+    </template>
     <BodyField v-slot="{ bind }" :of="form.fields" name="active"><SwitchField v-bind="bind" label="In use" /></BodyField>
     <template v-if="device" #apart>
       <button type="button" class="button ml-auto" :disabled="busy" @click="remove">Take {{ device.name }} off the bench</button>

@@ -15,7 +15,7 @@ const show = useShow()
 const devices = useDevices()
 const readings = useReadings()
 onMounted(() => void devices.load())
-const words: Record<DeviceKind, string> = { scale: 'Scale', thermometer: 'Thermometer', 'ph-meter': 'pH meter' }
+const words: Record<DeviceKind, string> = { scale: 'Scale', thermometer: 'Thermometer', 'ph-meter': 'pH meter', bath: 'Tempering bath' }
 const open = ref<Device | 'new' | null>(null)
 const calibrating = ref<Device | null>(null)
 const at = ref(performance.now())
@@ -29,7 +29,7 @@ const rows = computed(() =>
         ? ''
         : device.kind === 'scale'
           ? show.mass(value)
-          : device.kind === 'thermometer'
+          : device.kind === 'thermometer' || device.kind === 'bath'
             ? show.temperature(Math.round(value * 10) / 10)
             : `pH ${digits(value, 2)}`
     return { device, says, moving: value !== null && !reading?.stable }

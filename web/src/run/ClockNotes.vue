@@ -4,6 +4,7 @@ import type { Run } from '@selvrin/core/contract'
 import { computed } from 'vue'
 import { useShow } from '../session/useShow'
 import { useClocks } from './clocks'
+import { probedRun, probeElsewhere } from './probing'
 
 /** What is to be known beside the time: what was asked twice, held, measured, kept, or cannot be. */
 const { run, clock, step, next, asking, follows, silent, staysOn } = defineProps<{
@@ -28,6 +29,9 @@ const lastMeasured = computed(() => (clocks.events.get(run.id) ?? []).findLast((
 </script>
 
 <template>
+  <p v-if="probedRun === run.id && probeElsewhere" class="font-bold" role="status">
+    The probe reads far from {{ show.temperature(step.temperatureC) }}: it does not stand in this bath, and is not believed.
+  </p>
   <p v-if="follows" class="font-bold" role="status">Led on another device; this one follows.</p>
   <p v-if="asking" class="font-bold" role="alert">{{ showTime(clock.remainingS) }} to go. Press Space again to end {{ step.name }} now.</p>
   <p v-else-if="clock.holding && clock.phase === 'running'" class="font-bold">Held: the film stays in at the end of this step.</p>

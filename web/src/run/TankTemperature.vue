@@ -1,15 +1,24 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import FormPanel from '../fields/FormPanel.vue'
+import { useBench } from '../device/readings'
+import { useShow } from '../session/useShow'
 import MeasuredTemperature from '../proof/MeasuredTemperature.vue'
 import { useClocks } from './clocks'
+import { probedRun } from './probing'
 
 /** A temperature measured in the tank goes into the log; what it means for the time follows from there. */
 const { runId, step, open } = defineProps<{ runId: string; step: number; open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const clocks = useClocks()
+const show = useShow()
+const probe = useBench('thermometer')
 const measured = ref<number | null>(null)
 const problem = ref('')
+function byItself(): void {
+  probedRun.value = runId
+  emit('close')
+}
 async function keep(): Promise<void> {
   problem.value = measured.value === null ? 'Write the temperature that was measured.' : ''
   if (measured.value === null) return
@@ -30,5 +39,13 @@ async function keep(): Promise<void> {
     @submit="keep"
   >
     <MeasuredTemperature v-model="measured" label="Measured" />
+    <p v-if="probedRun === runId">
+      {{ probe.device.value?.name }} writes its readings down by itself.
+      <button type="button" class="link min-h-11" @click="probedRun = null">Stop that</button>
+    </p>
+    <button v-else-if="probe.reading.value?.value != null" type="button" class="button" @click="byItself">
+      {{ probe.device.value?.name }} stands in this bath: write its
+      {{ show.temperature(Math.round(probe.reading.value.value * 10) / 10) }} and what follows down by itself
+    </button>
   </FormPanel>
 </template>

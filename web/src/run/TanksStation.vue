@@ -66,6 +66,7 @@ async function showMore(): Promise<void> {
     <div class="mb-4 flex flex-wrap items-center gap-5">
       <h1 class="text-3xl font-bold">Tanks</h1>
       <RouterLink to="/films/pairs" class="button ml-auto">How films come out</RouterLink>
+      <RouterLink to="/tanks/bath" class="button">Tempering bath</RouterLink>
       <RouterLink to="/tanks/processes" class="button">Processes</RouterLink>
       <RouterLink to="/tanks/chart" class="button">Wall chart</RouterLink>
       <RouterLink to="/tanks/plan" class="button button-main">Plan a run</RouterLink>

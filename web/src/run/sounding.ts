@@ -8,6 +8,7 @@ import { askedInTheDark, saysFog } from '../light/dark'
 import { goDark, openFilm } from '../light/light'
 import { useSession } from '../session/store'
 import { useClocks } from './clocks'
+import { useProbing } from './probing'
 
 const renewMs = 60_000
 /** beats that are heard well enough without a word */
@@ -39,6 +40,7 @@ export function soundClocks(): void {
   effectScope(true).run(() => {
     const clocks = useClocks()
     const session = useSession()
+    useProbing()
     const wanted = () => session.person?.sounds !== false
     const open = () =>
       clocks.running.flatMap(({ id }) => {

@@ -10,6 +10,7 @@ import { throughput } from './0009-throughput'
 import { told } from './0010-told'
 import { processes } from './0011-processes'
 import { films } from './0012-films'
+import { bath } from './0013-bath'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -26,4 +27,5 @@ export const migrations: Migration[] = [
   told,
   processes,
   films,
+  bath,
 ]
