@@ -11,9 +11,10 @@ const roomC = 21
 const driftCPerHour = 0.6
 const sensorLagS = 6
 
-let bathC = roomC
-let shownC = roomC
-let setC = 20
+// as on an evening of the demo
+let bathC = 37.8
+let shownC = 37.8
+let setC = 37.8
 let share = 0
 let fault = 0
 let driftC = 0

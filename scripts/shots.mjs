@@ -23,6 +23,7 @@ const server = spawn(process.execPath, [join(root, 'server/dist/main.mjs')], {
     ...process.env,
     DATABASE_URL: ensureDatabase(postgres.url, 'shots'),
     SELVRIN_KIND: 'demo',
+    SELVRIN_EVENING: 'off',
     HOST: '127.0.0.1',
     PORT: '0',
     WEB_DIR: join(root, 'web/dist'),

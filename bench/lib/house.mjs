@@ -29,7 +29,7 @@ export async function bundle(root) {
 /** A running server on that database, with a signed-in technician. `args` go to Node, as --cpu-prof does. */
 export async function serve(file, databaseUrl, args = []) {
   const child = spawn('node', [...args, file], {
-    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: '0', SELVRIN_KIND: 'demo' },
+    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: '0', SELVRIN_KIND: 'demo', SELVRIN_EVENING: 'off' },
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   const address = await new Promise((found) => {

@@ -35,6 +35,7 @@ export async function startHouse(
       NODE_ENV: 'production',
       DATABASE_URL: `${admin}/${database}`,
       SELVRIN_KIND: kind,
+      SELVRIN_EVENING: 'off',
       HOST: '127.0.0.1',
       PORT: '0',
       WEB_DIR: `${root}web/dist`,

@@ -8,6 +8,7 @@ import { chartRoutes } from './chart/routes'
 import { chemicalRoutes } from './chemical/routes'
 import { darkroomRoutes } from './darkroom/routes'
 import { pruning } from './database/pruning'
+import { demoRoutes } from './demo/routes'
 import { deviceRoutes } from './device/routes'
 import { noticeRoutes } from './film/notices'
 import { filmRoutes } from './film/routes'
@@ -39,6 +40,7 @@ const routes = [
   sessionRoutes,
   personRoutes,
   darkroomRoutes,
+  demoRoutes,
   formulaRoutes,
   jarRoutes,
   kitRoutes,

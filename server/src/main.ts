@@ -7,12 +7,13 @@ import { clockFromParent, systemClock } from './house/clock'
 import { connect } from './database/connection'
 import { TooNew } from './database/migrate'
 import { prepare, WrongKind, type Kind } from './database/prepare'
+import { beginEvening } from './demo/evening'
 import { demoSignIns } from './demo/people'
 import { readDevices } from './device/reader'
 import { WrongSetting } from './http/proxy'
 import { pointSimulated } from './device/rows'
 
-/** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, SELVRIN_CHECKPOINTS (rebuild the ledgers' checkpoints and end), SELVRIN_DEVICES (ports of the simulated devices), TLS_CERT, TLS_KEY, TRUST_PROXY (a number of proxies, or their addresses), HOSTNAMES (names the house is opened under, beside those set in it). */
+/** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, SELVRIN_CHECKPOINTS (rebuild the ledgers' checkpoints and end), SELVRIN_DEVICES (ports of the simulated devices), SELVRIN_EVENING (off: no tank is on when the demo is opened first), TLS_CERT, TLS_KEY, TRUST_PROXY (a number of proxies, or their addresses), HOSTNAMES (names the house is opened under, beside those set in it). */
 async function main(): Promise<void> {
   const { env } = process
   const url = env.DATABASE_URL
@@ -30,6 +31,11 @@ async function main(): Promise<void> {
     return
   }
   if (env.SELVRIN_DEVICES) await pointSimulated(db, JSON.parse(env.SELVRIN_DEVICES) as Record<string, number>)
+
+  // two tanks are on when the demo is opened first
+  const [first] =
+    ready.isNew && ready.kind === 'demo' && env.SELVRIN_EVENING !== 'off' ? await db.Person.findAll({ where: { login: 'ilse' } }) : []
+  if (first) await db.transaction(() => beginEvening({ db, clock }, first.id, clock.now()))
 
   const options = {
     ...(env.WEB_DIR === undefined ? {} : { webDir: env.WEB_DIR }),

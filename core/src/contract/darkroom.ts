@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { celsius, name, positive, version } from '../shape/common'
+import { done, celsius, name, positive, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
 const zone = z
@@ -60,5 +60,14 @@ export const darkroomApi = {
     body: z.strictObject({ version, ...settings.shape }),
     response: darkroom,
   }),
+  evening: endpoint(
+    'POST',
+    '/api/darkroom/evening',
+    'technician',
+    'Demo: play the evening again, with its two tanks from their beginning',
+    {
+      response: done,
+    },
+  ),
 }
 export type Darkroom = z.infer<typeof darkroom>

@@ -34,7 +34,7 @@ export async function prepare(
   db: Database,
   clock: Clock,
   ask: { kind: Kind; strict: boolean; fresh: boolean },
-): Promise<{ kind: Kind; migrated: string[]; firstCode: string | null }> {
+): Promise<{ kind: Kind; migrated: string[]; isNew: boolean; firstCode: string | null }> {
   return alone(db, async () => {
     const before = await kindOf(db)
     if (before === 'house' && (ask.fresh || (ask.strict && ask.kind === 'demo')))
@@ -62,7 +62,7 @@ export async function prepare(
     if (isNew && kind === 'demo') await loadDemo(db, clock.now())
     else await mendClock(db, clock.now())
     await forgetOldAnswers(db, clock.now())
-    return { kind, migrated, firstCode: kind === 'house' ? await firstCode(db) : null }
+    return { kind, migrated, isNew, firstCode: kind === 'house' ? await firstCode(db) : null }
   })
 }
 

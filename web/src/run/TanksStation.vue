@@ -2,8 +2,11 @@
 import { reelsDryAt } from '@selvrin/core'
 import { api, type RunSummary } from '@selvrin/core/contract'
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
 import { usePaged } from '../api/usePaged'
 import FindField from '../fields/FindField.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
 import WaitFor from '../fields/WaitFor.vue'
 import { useTime } from '../hand/useTime'
 import { showClock, showMoment, showRolls } from '../marks/words'
@@ -53,6 +56,9 @@ const states = computed(
       }),
     ),
 )
+/** of the demo: its two tanks begin anew */
+const evening = useAction()
+const playAgain = () => evening.act(() => call(api.darkroom.evening))
 const most = ref(8)
 const shown = computed(() => (find.value.trim() === '' ? list.value.rows.value.slice(0, most.value) : list.value.rows.value))
 async function showMore(): Promise<void> {
@@ -65,12 +71,16 @@ async function showMore(): Promise<void> {
   <div class="station">
     <div class="mb-4 flex flex-wrap items-center gap-5">
       <h1 class="text-3xl font-bold">Tanks</h1>
+      <button v-if="session.session?.darkroom.kind === 'demo'" class="link min-h-11" :disabled="evening.busy.value" @click="playAgain">
+        Play the evening again
+      </button>
       <RouterLink to="/films/pairs" class="button ml-auto">How films come out</RouterLink>
       <RouterLink to="/tanks/bath" class="button">Tempering bath</RouterLink>
       <RouterLink to="/tanks/processes" class="button">Processes</RouterLink>
       <RouterLink to="/tanks/chart" class="button">Wall chart</RouterLink>
       <RouterLink to="/tanks/plan" class="button button-main">Plan a run</RouterLink>
     </div>
+    <ProblemLine :problem="evening.problem.value" />
     <NoticeList class="mb-4" />
     <WaitFor :of="[runs, known]" what="the runs">
       <div class="mb-8 grid grid-cols-[minmax(0,1fr)_25rem] items-start gap-x-8 gap-y-6 max-xl:grid-cols-1">

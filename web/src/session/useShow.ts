@@ -28,6 +28,13 @@ export function useShow() {
     volume: (ml: number) => showVolume(ml, session.manner),
     /** 'not measured' where nobody did */
     temperature: (celsius: number | null) => (celsius === null ? 'not measured' : showTemperature(celsius, session.manner)),
+    /** a temperature to the hundredth, where that counts, and how far two may be apart */
+    finely: (celsius: number) =>
+      `${digits(session.units === 'us' ? celsius * 1.8 + 32 : celsius, 2)} ${session.units === 'us' ? '°F' : '°C'}`,
+    apart: (kelvin: number) => `${digits(session.units === 'us' ? kelvin * 1.8 : kelvin, 2)} ${session.units === 'us' ? '°F' : '°C'}`,
+    /** a temperature on an axis, and the unit there */
+    temperatureOn: (celsius: number): number => (session.units === 'us' ? celsius * 1.8 + 32 : celsius),
+    temperatureUnit: () => (session.units === 'us' ? '°F' : '°C'),
     /** degrees between two temperatures */
     degrees: (kelvin: number) => showDegrees(kelvin, session.manner),
     /** from g/L */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { showTime } from '@selvrin/core'
 import { computed, defineAsyncComponent } from 'vue'
+import PressOne from '../fields/PressOne.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
@@ -17,17 +18,17 @@ const tempering = useTempering()
 const { asked, jugs, bench, device, fit, answer, findings, startsAt, roomC, water, time, zone, readings } = tempering
 const show = useShow()
 const tenth = (celsius: number) => show.temperature(Math.round(celsius * 10) / 10)
-const hundredth = (celsius: number) => show.temperature(Math.round(celsius * 100) / 100)
+const tolerances = computed(() => [0.15, 0.3, 0.5, 1].map((value) => ({ value, name: `±${show.apart(value)}` })))
 const found = computed(() => (answer.value && answer.value.problem === '' ? answer.value : null))
 const onAt = computed(() => (startsAt.value === null || !found.value ? null : startsAt.value - (found.value.neededS ?? 0) * 1000))
 const lateMin = computed(() => (onAt.value === null ? 0 : Math.ceil((time.value - onAt.value) / 60_000)))
 const lines = computed(() => {
   const course = (found.value?.course ?? []).filter((_, i) => i % 30 === 0)
   return [
-    { name: 'bath', points: course.map(({ s, bathC }): [number, number] => [s / 60, bathC]) },
+    { name: 'bath', points: course.map(({ s, bathC }): [number, number] => [s / 60, show.temperatureOn(bathC)]) },
     ...jugs.value.slice(0, 2).map((_, i) => ({
       name: `jug ${i + 1}`,
-      points: course.map(({ s, jugC }): [number, number] => [s / 60, jugC[i] ?? 0]),
+      points: course.map(({ s, jugC }): [number, number] => [s / 60, show.temperatureOn(jugC[i] ?? 0)]),
     })),
   ]
 })
@@ -49,6 +50,10 @@ const outWords = computed(() =>
           <SwitchField v-model="asked.covered" label="Covered" />
         </template>
         <QuantityField v-model="asked.targetC" kind="temperature" label="Temperature wanted" />
+        <div>
+          <p class="font-semibold">May be off by</p>
+          <PressOne v-model="asked.toleranceC" label="May be off by" :choices="tolerances" />
+        </div>
         <TextField v-model="asked.startAt" label="Pour at" hint="a time of today, such as 18:30" />
         <JugRows v-model="jugs" :room-c="roomC" />
         <div class="grid grid-cols-2 gap-4">
@@ -69,8 +74,8 @@ const outWords = computed(() =>
               {{ showClock(time + (found.neededS ?? 0) * 1000, zone) }}; set higher, sooner.
             </p>
             <p class="mt-2 text-lg">
-              {{ water.litres }} L from {{ tenth(tempering.nowC.value) }}, {{ water.covered ? 'covered' : 'open' }}, in a room of
-              {{ tenth(roomC) }}, to {{ asked.targetC === null ? '' : tenth(asked.targetC) }} with everything in it.
+              {{ show.volume(water.litres * 1000) }} from {{ tenth(tempering.nowC.value) }}, {{ water.covered ? 'covered' : 'open' }}, in a
+              room of {{ tenth(roomC) }}, to {{ asked.targetC === null ? '' : tenth(asked.targetC) }} with everything in it.
             </p>
           </div>
           <p v-if="jugs.length > 0 && found.raised" class="text-xl">
@@ -79,30 +84,30 @@ const outWords = computed(() =>
           </p>
           <ul v-if="found.inBath && found.cold && found.inAir" class="space-y-1 text-xl">
             <li>
-              <b>{{ found.inBath.holds ? 'Holds' : '▲ Does not hold' }}</b> ±{{ show.degrees(asked.toleranceC ?? 0) }} for
+              <b>{{ found.inBath.holds ? 'Holds' : '▲ Does not hold' }}</b> ±{{ show.apart(asked.toleranceC ?? 0) }} for
               {{ showTime(asked.stepS ?? 0) }}, tank warmed before and standing in the bath: at the most
-              {{ hundredth(found.inBath.worst) }}.
+              {{ show.finely(found.inBath.worst) }}.
             </li>
             <li>
               <b>{{ found.cold.holds ? 'Holds' : '▲ Does not hold' }}</b> poured into a dry tank of {{ tenth(roomC) }}:
-              {{ hundredth(found.cold.worst) }}.
+              {{ show.finely(found.cold.worst) }}.
             </li>
             <li>
-              <b>{{ found.inAir.holds ? 'Holds' : '▲ Does not hold' }}</b> standing in air: {{ hundredth(found.inAir.worst) }} at the end.
+              <b>{{ found.inAir.holds ? 'Holds' : '▲ Does not hold' }}</b> standing in air: {{ show.finely(found.inAir.worst) }} at the end.
             </li>
           </ul>
           <FindingList :findings="findings" />
           <p :class="fit.fitted ? 'text-quiet' : 'border-l-4 border-alarm pl-4'">
             {{
               fit.fitted
-                ? `By ${readings.length} readings of its own log: ${Math.round(fit.powerW)} W, loses ${fit.uaWPerK.toFixed(1)} W/K, ±${show.degrees(Math.round(fit.errorC * 100) / 100)}.`
+                ? `By ${readings.length} readings of its own log: ${Math.round(fit.powerW)} W, loses ${show.plain(Math.round(fit.uaWPerK * 10) / 10)} W/K, ±${show.apart(fit.errorC)}.`
                 : 'By usual figures: fewer than five readings of this bath are in its log, and how far it is off is not known.'
             }}
           </p>
           <LineChart
             :lines="lines"
             x-name="min"
-            y-name="°C"
+            :y-name="show.temperatureUnit()"
             :says="`The bath and its jugs from now on; all are there after ${showTime(found.neededS ?? 0)}.`"
             class="h-72"
           />
