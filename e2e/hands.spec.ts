@@ -13,6 +13,7 @@ const pages = [
   '/proofs/instruments',
   '/tanks',
   '/tanks/chart',
+  '/tanks/bath',
   '/films',
   '/films/pairs',
   '/formulary/kits',

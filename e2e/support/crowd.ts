@@ -79,7 +79,7 @@ export async function crowd({
   )
   await ask(
     `insert into run_event (id, run_id, event, at) select ${uuidOf(11)}, ${uuidOf(10)},
-       jsonb_build_object('id', ${uuidOf(11)}, 'seq', 0, 'device', 'crowd', 'at', (extract(epoch from now()) * 1000)::bigint, 'kind', 'start', 'step', 0), now() from generate_series(1, 3) n`,
+       jsonb_build_object('id', ${uuidOf(11)}, 'seq', 0, 'device', '', 'at', (extract(epoch from now()) * 1000)::bigint, 'kind', 'start', 'step', 0), now() from generate_series(1, 3) n`,
   )
   const id = async (room: number) => (await ask<{ id: string }>(`select ${uuidOf(room, '1')} as id`))[0]?.id ?? ''
   return { formula: await id(1), mix: await id(3), bottle: await id(4), jar: await id(6), roll: await id(8), run: await id(10) }

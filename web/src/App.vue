@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, useTemplateRef, watch } from 'vue'
+import { clockDoubt } from './clock'
 import { useRoute } from 'vue-router'
 import BenchEdge from './room/BenchEdge.vue'
 import { benchHidden } from './hand/bench'
@@ -48,6 +49,7 @@ watch(
 const main = useTemplateRef<HTMLElement>('main')
 useScroll(main)
 useHeard(main)
+const ClockDoubt = defineAsyncComponent(() => import('./run/ClockDoubt.vue'))
 const inside = computed(() => session.person !== null && route.meta.for !== 'anyone')
 </script>
 
@@ -69,6 +71,7 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
     <BenchEdge v-if="inside && !benchHidden" />
     <EndedPanel v-if="inside" />
     <RoomKeys v-if="inside" />
+    <ClockDoubt v-if="inside && clockDoubt" />
     <LeavePanel />
     <DimLayer />
   </div>

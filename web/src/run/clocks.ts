@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call'
 import { onChange } from '../api/live'
-import { clockMatters, now, onClockStep, timeFrom } from '../clock'
+import { clockDoubt, clockMatters, settleDoubt, now, onClockStep, timeFrom } from '../clock'
 import { useSession } from '../session/store'
 import { deviceName } from './device'
 import { readEndings } from './endings'
@@ -52,6 +52,9 @@ export const useClocks = defineStore('clocks', () => {
     if (!session.isTechnician) return
     const { rows } = await call(api.run.list, { query: { state: 'running' } })
     await Promise.all(rows.map((row) => load(row.id)))
+    clockMatters(running.value.length > 0)
+    // no time hangs on it any more: the server's is right
+    if (running.value.length === 0 && clockDoubt.value?.other === 'server') settleDoubt(true)
   }
 
   const clockOf = (id: string, at = time.value): RunClock | null => {
