@@ -66,6 +66,10 @@ export async function crowd({
      select ${uuidOf(8)}, r.run_id, (select id from person where login = 'tilda'), '${name('Film')}', r.format, 25600, '${name('Developer')}', r.developed_s, r.temperature_c, now() - n * interval '1 hour'
      from (select * from roll limit 1) r, generate_series(1, 549) n`,
   )
+  // the newest hangs, whatever the hour of the day
+  await ask(
+    `update roll set hung_at = now() - interval '3.5 hours', dryer = 'air', hanger = 1, sleeved_at = null, sleeve = null, handed_at = null where id = (select id from roll where not taken_back order by id desc limit 1) returning id`,
+  )
   // the chart
   await ask(
     `insert into chart_row (id, film, formula_id, parts, ei, temperature_c, seconds, source)
