@@ -1,47 +1,8 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test'
-import { v7 as uuid } from 'uuid'
+import { eventsOf, runAtClock } from './support/clock'
 import { expect, signIn, test, type House } from './support/house'
 import { litPixel } from './support/look'
 
-/** A run of one film, planned and at its clock, as somebody's other page would have planned it; `change` is of its plan before that. */
-async function runAtClock(page: Page, house: House, vessel = 'Tank 2', change?: string): Promise<string> {
-  const id = uuid()
-  const film = uuid()
-  await page.evaluate(
-    async ({ id, film, vessel }) => {
-      const get = async (path: string) =>
-        (await (await fetch(path)).json()) as { rows: Record<string, unknown>[] } & Record<string, unknown>
-      const send = async (path: string, key: string, body: unknown) => {
-        const headers = { 'content-type': 'application/json', 'idempotency-key': key }
-        const answer = await fetch(path, { method: 'POST', headers, body: JSON.stringify(body) })
-        if (!answer.ok) throw new Error(`${path}: ${await answer.text()}`)
-        return (await answer.json()) as { version: number }
-      }
-      const past = (await get('/api/runs?which=over&limit=50')).rows
-      const [bottles, vessels] = [(await get('/api/bottles')).rows, (await get('/api/vessels')).rows]
-      const least = (bottleId: unknown) =>
-        (bottles.find((one) => one.id === bottleId)?.state as { volumeMl: number } | undefined)?.volumeMl ?? 0
-      for (const one of past) {
-        const { request } = (await get(`/api/runs/${String(one.id)}`)) as unknown as {
-          request: { baths: { bottleId: string }[]; films: object[] } | null
-        }
-        if (one.processName !== 'Black-and-white negative' || !request || request.baths.some((bath) => least(bath.bottleId) < 320)) continue
-        const asked = {
-          ...request,
-          films: [{ ...request.films[0], id: film, format: '135-36' }],
-          vesselId: vessels.find((v) => v.name === vessel)?.id,
-        }
-        const { version } = await send('/api/runs', `plan-${id}`, { id, request: asked, overrule: 'a walk of the clock' })
-        await send(`/api/runs/${id}/start`, `start-${id}`, { version, at: Date.now() })
-        return
-      }
-      throw new Error('no run of the season can be planned again')
-    },
-    { id, film, vessel },
-  )
-  if (change) await house.ask(`update run set plan = ${change} where id = $1 returning id`, [id])
-  return id
-}
 const inAnother = async (browser: Browser, house: House, login: string): Promise<{ context: BrowserContext; page: Page }> => {
   const context = await browser.newContext({ baseURL: house.url })
   const page = await context.newPage()
@@ -54,12 +15,6 @@ test.afterEach(async ({ house }) => {
     `update run set state = 'abandoned', ended_at = now(), version = version + 1 where state in ('planned', 'running') returning id`,
   )
 })
-const eventsOf = (house: House, id: string) =>
-  house.ask<{ kind: string; device: string; late: boolean | null }>(
-    `select event->>'kind' as kind, event->>'device' as device, (event->>'late')::boolean as late from run_event where run_id = $1 order by at, event->>'seq'`,
-    [id],
-  )
-
 test('a second device follows, takes the run over, and only it writes; the first one sees it', async ({ page, house, browser }) => {
   await signIn(page)
   const id = await runAtClock(page, house)

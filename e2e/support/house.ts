@@ -15,11 +15,18 @@ export interface House {
   ask: <T extends object>(sql: string, values?: unknown[]) => Promise<T[]>
 }
 
+interface Endable {
+  firstCode: string | null
+  stop: () => Promise<void>
+  faults: () => string
+  /** the server is killed, and comes back at the same address */
+  fall: () => Promise<void>
+  rise: () => Promise<void>
+  /** the database lets nobody in any more, and throws out whoever is, or is there again */
+  hideDatabase: (hidden: boolean) => Promise<void>
+}
 /** A server of the built application, on a new database of the tests' PostgreSQL; `stop` ends both. */
-export async function startHouse(
-  kind: 'demo' | 'house',
-  name: string,
-): Promise<House & { firstCode: string | null; stop: () => Promise<void>; faults: () => string }> {
+export async function startHouse(kind: 'demo' | 'house', name: string): Promise<House & Endable> {
   const admin = process.env.TEST_DATABASE_URL
   if (!admin) throw new Error('TEST_DATABASE_URL is missing: run npm test.')
   const database = `e2e_${name}_${Date.now()}`
@@ -27,26 +34,34 @@ export async function startHouse(
   await maker.connect()
   await maker.query(`create database ${database}`)
   const devices = kind === 'demo' ? await startDevices({ anyPort: true }) : null
-  const server = spawn(process.execPath, ['server/dist/main.mjs'], {
-    cwd: root,
-    stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
-    env: {
-      ...process.env,
-      NODE_ENV: 'production',
-      DATABASE_URL: `${admin}/${database}`,
-      SELVRIN_KIND: kind,
-      SELVRIN_EVENING: 'off',
-      HOST: '127.0.0.1',
-      PORT: '0',
-      WEB_DIR: `${root}web/dist`,
-      ...devices?.env,
-    },
-  })
+  const serve = (at: string): ChildProcess =>
+    spawn(process.execPath, ['server/dist/main.mjs'], {
+      cwd: root,
+      stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        DATABASE_URL: `${admin}/${database}`,
+        SELVRIN_KIND: kind,
+        SELVRIN_EVENING: 'off',
+        HOST: '127.0.0.1',
+        PORT: at,
+        WEB_DIR: `${root}web/dist`,
+        ...devices?.env,
+      },
+    })
+  let server = serve('0')
   const said = await untilReady(server)
   let faults = ''
-  server.stderr?.on('data', (chunk: Buffer) => (faults += chunk.toString()))
-  const asker = new pg.Client({ connectionString: `${admin}/${database}` })
+  const listen = () => server.stderr?.on('data', (chunk: Buffer) => (faults += chunk.toString()))
+  listen()
+  const asker = new pg.Client({ connectionString: `${admin}/${database}`, application_name: 'asker' })
   await asker.connect()
+  const gone = async (how: 'SIGKILL' | 'SIGTERM'): Promise<void> => {
+    const left = new Promise((resolve) => server.once('exit', resolve))
+    server.kill(how)
+    await left
+  }
   const port = Number(/at http:\/\/127\.0\.0\.1:(\d+)/.exec(said)?.[1])
   return {
     url: `http://127.0.0.1:${port}`,
@@ -56,11 +71,23 @@ export async function startHouse(
     firstCode: /with the code (\w+)/.exec(said)?.[1] ?? null,
     advance: (advanceMs) => void server.send({ advanceMs }),
     ask: async (sql, values) => (await asker.query(sql, values)).rows,
+    fall: () => gone('SIGKILL'),
+    rise: async () => {
+      server = serve(String(port))
+      await untilReady(server)
+      listen()
+    },
+    hideDatabase: async (hidden) => {
+      await maker.query(`alter database ${database} allow_connections ${!hidden}`)
+      // who asks for the tests is no part of the house
+      if (hidden)
+        await maker.query(`select pg_terminate_backend(pid) from pg_stat_activity where datname = $1 and application_name <> 'asker'`, [
+          database,
+        ])
+    },
     stop: async () => {
       await asker.end()
-      const gone = new Promise((resolve) => server.once('exit', resolve))
-      server.kill('SIGTERM')
-      await gone
+      await gone('SIGTERM')
       devices?.stop()
       await maker.query(`drop database ${database} with (force)`)
       await maker.end()
