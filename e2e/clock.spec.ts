@@ -144,6 +144,15 @@ const listening = `
   AudioBufferSourceNode.prototype.start = function (...args) { window.__said.push(this.buffer.duration); return start.apply(this, args) }`
 const said = (page: Page): Promise<number> => page.evaluate(() => (window as unknown as { __said: number[] }).__said.length)
 
+/** L and Enter, held for long enough. */
+async function gesture(page: Page): Promise<void> {
+  await page.keyboard.down('l')
+  await page.keyboard.down('Enter')
+  await page.waitForTimeout(1300)
+  await page.keyboard.up('Enter')
+  await page.keyboard.up('l')
+}
+
 test('in a dark step the screen is black and stays so whatever arrives; a key says the time left; only the gesture, asked for twice, brings light', async ({
   page,
   house,
@@ -188,16 +197,9 @@ test('in a dark step the screen is black and stays so whatever arrives; a key sa
     await page.waitForTimeout(700)
     await black(`cues, ${i}`)
   }
-  const gesture = async () => {
-    await page.keyboard.down('l')
-    await page.keyboard.down('Enter')
-    await page.waitForTimeout(1300)
-    await page.keyboard.up('Enter')
-    await page.keyboard.up('l')
-  }
-  await gesture()
+  await gesture(page)
   await black('warned first')
-  await gesture()
+  await gesture(page)
   await expect(html).toHaveAttribute('data-light', 'white')
   await context.close()
 })
@@ -232,19 +234,12 @@ test('a tank is loaded: what lies at hand is ticked, then the screen is dark and
   await page.keyboard.press('j')
   await page.keyboard.press('j')
   await expect.poll(() => said(page)).toBe(3)
-  const light = async () => {
-    await page.keyboard.down('l')
-    await page.keyboard.down('Enter')
-    await page.waitForTimeout(1300)
-    await page.keyboard.up('Enter')
-    await page.keyboard.up('l')
-  }
-  await light()
+  await gesture(page)
   await expect(page.locator('html')).toHaveAttribute('data-light', 'dark')
   for (let i = 0; i < 8; i++) await page.keyboard.press('Space')
   await page.waitForTimeout(300)
   expect(await litPixel(page)).toBeNull()
-  await light()
+  await gesture(page)
   await expect(page.locator('html')).toHaveAttribute('data-light', 'white')
   await expect(page.getByRole('heading', { name: 'Loaded, tank closed' })).toBeVisible()
   await expect(page.getByText('before the tank was closed')).toHaveCount(0)

@@ -200,6 +200,18 @@ try {
   await page.getByText('A screen is no tested safelight').waitFor()
   await pass(90)
   await shot('tank-clock-safelight')
+  await page.evaluate(() => localStorage.setItem('selvrin.light', 'white'))
+  await page.goto('/tanks')
+  await page.getByRole('button', { name: 'Play the evening again' }).click()
+  await page
+    .getByRole('link', { name: /Go to the clock/ })
+    .nth(1)
+    .waitFor()
+  await page.goto('/tanks/clocks')
+  await page.getByRole('timer').nth(1).waitFor()
+  await pass(4)
+  await page.waitForFunction(() => !document.querySelector('[data-cue-mark]'))
+  await shot('tank-clocks')
 } finally {
   await browser.close()
   const gone = new Promise((resolve) => server.once('exit', resolve))

@@ -5,7 +5,7 @@ import { usesAtEnd } from '../process/uses'
 import type { BottleUse, Plan } from '../process/load'
 import { runClock, type RunClock } from './clock'
 import { planOfCourse } from './course'
-import { requireLead } from './lead'
+import { requireLead } from './late'
 import type { RunEvent } from './runEvent'
 import { linesOfUses } from './uses'
 

@@ -1,7 +1,7 @@
 import { hashPassword } from '../credential/password'
 import type { Database } from '../table/database'
 import { instruments } from './instruments'
-import { colourKit } from './kit'
+import { colourKits } from './kit'
 import { chartRows, devices, formulaRows, jars, people, shelves, vesselRows } from './loft'
 import { demoPassword, technicians } from './people'
 import { playSeason } from './season'
@@ -22,7 +22,7 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
     const chart = await chartRows(db, formulas.ids, ilse)
     const season = playSeason(today, { memberIds, vessels, chart, formulaIds: formulas.ids })
     await writeSeason(db, season, { staff, versionIds: formulas.versionIds, shelfIds, today })
-    await colourKit(db, ilse, today, formulas.ids)
+    await colourKits(db, ilse, today, formulas.ids)
     const strips = season.bottles.filter((bottle) => bottle.formula === 'softBorax')
     await instruments(db, ilse, today, strips)
   })

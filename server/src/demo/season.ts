@@ -10,10 +10,12 @@ import {
   usesAtEnd,
   usesAtStart,
   type Family,
+  type Plan,
 } from '@selvrin/core'
 import type { Bottle, ChartRow, PlanRequest, Vessel } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { demoFormulas } from './formulas'
+import { otherRuns, type OtherRun } from './otherFamilies'
 import { otherSchools } from './otherSchools'
 import { seeded } from './random'
 import { seasonBook, type DemoBottle, type Season } from './seasonBook'
@@ -23,6 +25,8 @@ import { compensatedMetol, day, deliveries, demoFilms, demoShelves, demoTests, h
 const lastRound = 5
 
 const [process] = houseProcesses
+/** what is not agitated otherwise */
+const agitation = '10-4inv-30'
 
 /** a clearing time is read with ordinary film here */
 const film = (kind: string) => (kind === 'clearing-time' ? { slowClearing: false } : {})
@@ -180,7 +184,7 @@ export function playSeason(
         { role: 'fixer', bottleId: fixer.id, parts: [1] },
       ],
       temperatureC: Math.round((19.5 + random() * 2.5) * 10) / 10,
-      agitation: '10-4inv-30',
+      agitation,
     }
     const plan = planFor(request, {
       process,
@@ -188,6 +192,12 @@ export function playSeason(
       bottles: [developer, stop, fixer].map((bottle) => asContract(bottle, at)),
       chart: with_.chart,
     })
+    const developerName = `${(demoFormulas[formula] as { name: string }).name} ${parts.length > 1 ? parts.join('+') : 'undiluted'}`
+    writeDown(plan, request, at, developerName)
+  }
+
+  /** What a run took and gave, and that it was. */
+  function writeDown(plan: Plan, request: PlanRequest, at: number, developer: string): void {
     const id = uuid({ msecs: at })
     const ends = at + plan.steps.reduce((sum, step) => sum + step.seconds * 1000, 0)
     for (const use of [...usesAtStart(plan).map((one) => ({ ...one, at })), ...usesAtEnd(plan).map((one) => ({ ...one, at: ends }))]) {
@@ -195,8 +205,30 @@ export function playSeason(
       if (bottle)
         entry(bottle, { kind: use.kind, at: use.at, ml: use.ml, rolls: use.rolls, waterInMl: use.waterInMl, runId: id, step: use.step })
     }
-    const developerName = `${(demoFormulas[formula] as { name: string }).name} ${parts.length > 1 ? parts.join('+') : 'undiluted'}`
-    runs.push({ id, number: runs.length + 1, at, plan, request, developer: developerName })
+    runs.push({ id, number: runs.length + 1, at, plan, request, developer })
+  }
+
+  function developOther({ process: key, film, ei, vessel, temperatureC, options = {}, baths }: OtherRun, at: number): void {
+    const other = houseProcesses.find((one) => one.id === houseIds[key])
+    const chosen = baths.flatMap(([role, formula]) => {
+      const bottle = bottles.find((one) => one.formula === formula && one.retiredAt === null && one.madeAt < at)
+      return bottle ? [{ role, bottle }] : []
+    })
+    if (!other || chosen.length < baths.length) return
+    const memberId = with_.memberIds[Math.floor(random() * with_.memberIds.length)] ?? ''
+    const request: PlanRequest = {
+      processVersionId: houseFirstVersion(houseIds[key]),
+      options,
+      vesselId: with_.vessels.find((one) => one.name === vessel)?.id ?? '',
+      films: [{ id: uuid({ msecs: at }), memberId, film, format: '135-36', ei, pushStops: 0 }],
+      chartRowIds: [],
+      baths: chosen.map(({ role, bottle }) => ({ role, bottleId: bottle.id, parts: [1] })),
+      temperatureC,
+      agitation,
+    }
+    const contract = chosen.map(({ bottle }) => asContract(bottle, at))
+    const plan = planFor(request, { process: other, vessels: with_.vessels, bottles: contract, chart: [] })
+    writeDown(plan, request, at, `${contract[0]?.name ?? ''} undiluted`)
   }
 
   const waiting = [...deliveries].sort((a, b) => b[1] - a[1])
@@ -209,6 +241,7 @@ export function playSeason(
     if (daysAgo % 7 > 3) continue
     develop(evening - hour)
     if (random() < 0.75) develop(evening + 1_200_000)
+    for (const one of otherRuns.filter((other) => other.daysAgo === daysAgo)) developOther(one, evening + one.later * hour)
   }
   waiting.forEach(deliver)
   const tray = bottles.find((bottle) => bottle.formula === 'loftPrint' && bottle.parts !== null)

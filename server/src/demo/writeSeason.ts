@@ -1,4 +1,4 @@
-import { dayMs, throughputFrom } from '@selvrin/core'
+import { dayMs, developsFirst, throughputFrom } from '@selvrin/core'
 import { newLabelCode } from '../label/codes'
 import type { Database } from '../table/database'
 import { seeded } from './random'
@@ -26,7 +26,7 @@ async function writeRun(
   random: () => number,
 ): Promise<void> {
   const { id, number, plan, request, at, developer } = run
-  const developing = plan.steps.find((step) => step.kind === 'develop')?.seconds ?? 0
+  const developing = plan.steps.find(developsFirst)?.seconds ?? 0
   const endedAt = at + plan.steps.reduce((sum, step) => sum + step.seconds * 1000, 0)
   const times = { plannedAt: at - 900_000, startedAt: at, endedAt }
   await db.Run.create({ id, number, state: 'done', plan, request, plannedBy: by, ...times })

@@ -9,7 +9,6 @@ import { onChange } from '../api/live'
 import { clockDoubt, clockMatters, settleDoubt, now, onClockStep, timeFrom } from '../clock'
 import { useSession } from '../session/store'
 import { deviceName } from './device'
-import { readEndings } from './endings'
 import { keepsNothing, runLog } from './log'
 import { makeSender } from './sender'
 
@@ -132,7 +131,7 @@ export const useClocks = defineStore('clocks', () => {
       else if (session.isTechnician) follow(event)
     })
     void loadRunning().catch(() => undefined)
-    void readEndings().then(send)
+    void send()
   }
   return { runs, events, time, waiting, refused, keepsNothing, load, put, clockOf, ledBy, note, takeOver, send, running, begin }
 })

@@ -3,6 +3,7 @@ import { openDB, type IDBPDatabase } from 'idb'
 import { shallowRef } from 'vue'
 import type { z } from 'zod'
 import { call, CallError } from '../api/call'
+import { endingsWait } from './waiting'
 
 type Ending = z.input<typeof api.run.finish.body>
 interface Kept {
@@ -34,6 +35,7 @@ export const endings = shallowRef(new Map<string, Ending>())
 
 async function forget(run: string): Promise<void> {
   endings.value = new Map([...endings.value].filter(([id]) => id !== run))
+  endingsWait(endings.value.size > 0)
   await onDisk((db) => db.delete('endings', run), undefined)
 }
 
@@ -41,6 +43,7 @@ async function forget(run: string): Promise<void> {
 export async function readEndings(): Promise<void> {
   const kept = (await onDisk((db) => db.getAll('endings'), [])) as Kept[]
   endings.value = new Map([...kept.map(({ run, body }) => [run, body] as const), ...endings.value])
+  endingsWait(endings.value.size > 0)
 }
 
 /**
@@ -50,6 +53,7 @@ export async function readEndings(): Promise<void> {
  */
 export async function sendEnding(run: string, body: Ending): Promise<Run | null> {
   endings.value = new Map(endings.value).set(run, body)
+  endingsWait(true)
   await onDisk((db) => db.put('endings', { run, body } satisfies Kept), undefined)
   try {
     const done = await call(api.run.finish, { params: { id: run }, body })

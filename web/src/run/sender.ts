@@ -2,8 +2,8 @@ import { pauseMs } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { ref } from 'vue'
 import { call, CallError } from '../api/call'
-import { endings, sendEnding } from './endings'
 import { runLog } from './log'
+import { endingsWait } from './waiting'
 
 /** what the server takes in one request */
 const mostAtOnce = 200
@@ -53,10 +53,14 @@ export function makeSender(told: { late: (run: string, ids: string[]) => void; e
     clearTimeout(retry)
     try {
       const sure = await sendEvents()
-      for (const [run, body] of endings.value) {
-        const done = await sendEnding(run, body).catch(() => undefined)
-        if (done === null) throw new Error('The server is away.')
-        told.ended(run)
+      if (endingsWait()) {
+        const { endings, readEndings, sendEnding } = await import('./endings')
+        await readEndings()
+        for (const [run, body] of endings.value) {
+          const done = await sendEnding(run, body).catch(() => undefined)
+          if (done === null) throw new Error('The server is away.')
+          told.ended(run)
+        }
       }
       // a disk that does not answer is asked again; until then nobody says that nothing waits
       if (!sure) throw new Error('The storage of this device does not answer.')
