@@ -96,7 +96,15 @@ test('the browser dies with lines that nobody has yet, and is opened again', asy
     await died
     expect(await eventsOf(house, id)).toEqual([])
     const second = await open()
+    // a browser that died may have forgotten who was signed in, and which device it is
+    await signIn(second.page, 'ilse', `${house.url}/`)
     await second.page.goto(`${house.url}/tanks/${id}`)
+    await expect(second.page.locator('[data-cue]').or(out(second.page))).toBeVisible()
+    const takes = second.page.getByRole('button', { name: 'Take it over' })
+    if (await takes.isVisible()) {
+      await takes.click()
+      await second.page.getByRole('button', { name: 'Lead it from here' }).click()
+    }
     await toItsEnd(second.page)
     await second.page.locator('[data-next]').click()
     await writtenOnce(id)
