@@ -28,7 +28,7 @@ export const otherRuns: OtherRun[] = [
     ],
   },
   {
-    ...{ daysAgo: 1, later: 2, process: 'slide-three', film: 'Harbour slide 100', ei: 100, vessel: 'Tank 1', temperatureC: 38 },
+    ...{ daysAgo: 2, later: 2.5, process: 'slide-three', film: 'Harbour slide 100', ei: 100, vessel: 'Tank 1', temperatureC: 38 },
     baths: [
       ['first-developer', 'slideFirst'],
       ['colour-developer', 'slideColour'],
