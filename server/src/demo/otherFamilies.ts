@@ -1,4 +1,4 @@
-import { houseIds } from '@selvrin/core'
+import type { houseIds } from '@selvrin/core'
 
 /** Runs of the last evenings that were no black-and-white negatives: which process, film, vessel, and what of the shelf is in which role. */
 export interface OtherRun {
