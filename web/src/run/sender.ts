@@ -52,15 +52,14 @@ export function makeSender(told: { late: (run: string, ids: string[]) => void; e
     sending = true
     clearTimeout(retry)
     try {
+      // read first: a page that finds the server away says all the same what waits for it
+      const ended = endingsWait() ? await import('./endings') : null
+      await ended?.readEndings()
       const sure = await sendEvents()
-      if (endingsWait()) {
-        const { endings, readEndings, sendEnding } = await import('./endings')
-        await readEndings()
-        for (const [run, body] of endings.value) {
-          const done = await sendEnding(run, body).catch(() => undefined)
-          if (done === null) throw new Error('The server is away.')
-          told.ended(run)
-        }
+      for (const [run, body] of ended?.endings.value ?? []) {
+        const done = await ended?.sendEnding(run, body).catch(() => undefined)
+        if (done === null) throw new Error('The server is away.')
+        told.ended(run)
       }
       // a disk that does not answer is asked again; until then nobody says that nothing waits
       if (!sure) throw new Error('The storage of this device does not answer.')
