@@ -36,7 +36,8 @@ async function bought(
 ): Promise<void> {
   const baths = kit.baths.map(([name, key]) => ({ name, formulaId: formulaIds[key] ?? '', ml: 1000 }))
   const body = { ...kit, baths, sealedDays: 365 }
-  const kitId = uuid({ msecs: today - 40 * dayMs })
+  // listed in the order they were bought in
+  const kitId = uuid({ msecs: today - 40 * dayMs + number })
   await db.Kit.create({ id: kitId, body })
   const begunAt = today - 3 * dayMs
   const setId = uuid({ msecs: begunAt })

@@ -37,6 +37,8 @@ export function playSeason(
   with_: { memberIds: string[]; vessels: Vessel[]; chart: ChartRow[]; formulaIds: Record<string, string> },
 ): Season {
   const random = seeded(20_260)
+  // a chance of its own: whatever is put in among the others leaves the rest of the season as it was
+  const otherRandom = seeded(20_261)
   const { bottles, runs, proofs, stateOf, entry, prove } = seasonBook()
   const numbers = new Map<string, number>()
 
@@ -215,7 +217,7 @@ export function playSeason(
       return bottle ? [{ role, bottle }] : []
     })
     if (!other || chosen.length < baths.length) return
-    const memberId = with_.memberIds[Math.floor(random() * with_.memberIds.length)] ?? ''
+    const memberId = with_.memberIds[Math.floor(otherRandom() * with_.memberIds.length)] ?? ''
     const request: PlanRequest = {
       processVersionId: houseFirstVersion(houseIds[key]),
       options,

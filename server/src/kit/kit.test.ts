@@ -108,7 +108,7 @@ test('a bath that is mixed for a kit stands in it when it is bottled; a formula 
 })
 
 test('the demo has a kit whose baths stand on the shelf and whose leaflet has its own process', async () => {
-  const [kit] = await kits()
+  const kit = (await kits()).find((one) => one.body.name === 'Loft colour negative kit')
   expect(kit?.sets[0]?.bottles).toHaveLength(3)
   const process = (await ilse.send('GET', `/api/processes/${kit?.body.processId}`)).body as {
     body: { steps: { key: string; time: unknown; atC?: number }[] }
