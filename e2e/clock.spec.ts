@@ -1,5 +1,5 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test'
-import { eventsOf, runAtClock } from './support/clock'
+import { eventsOf, runAtClock, runPlanned } from './support/clock'
 import { expect, signIn, test, type House } from './support/house'
 import { litPixel } from './support/look'
 
@@ -204,15 +204,10 @@ test('in a dark step the screen is black and stays so whatever arrives; a key sa
   await context.close()
 })
 
-test('a tank is loaded: what lies at hand is ticked, then the screen is dark and says each step until the lid is on', async ({
-  page,
-  house,
-}) => {
+test('a tank is loaded: what lies at hand is ticked, then the screen is dark and says each step until the lid is on', async ({ page }) => {
   await page.addInitScript(listening)
   await signIn(page)
-  const id = await runAtClock(page, house)
-  // as it was before it was begun
-  await house.ask(`update run set state = 'planned', started_at = null, version = version + 1 where id = $1 returning id`, [id])
+  const id = await runPlanned(page)
   await page.goto(`/tanks/${id}`)
   await expect(page.getByRole('heading', { name: 'Before the dark' })).toBeVisible()
   const ticks = page.getByRole('checkbox')
@@ -243,4 +238,80 @@ test('a tank is loaded: what lies at hand is ticked, then the screen is dark and
   await expect(page.locator('html')).toHaveAttribute('data-light', 'white')
   await expect(page.getByRole('heading', { name: 'Loaded, tank closed' })).toBeVisible()
   await expect(page.getByText('before the tank was closed')).toHaveCount(0)
+})
+
+test('a step that is looked at counts up and waits for a person, its time is what it took; under the lamp each side has its time', async ({
+  page,
+  house,
+}) => {
+  await page.clock.install()
+  await signIn(page)
+  const id = await runAtClock(
+    page,
+    house,
+    'Tank 2',
+    [
+      ['0,time', '{"inspect": true}'],
+      ['0,waits', 'true'],
+      ['1,liquid', '"light"'],
+      ['1,sides', '2'],
+      ['1,seconds', '60'],
+    ].reduce((plan, [at, is]) => `jsonb_set(${plan}, '{steps,${at ?? ''}}', '${is ?? ''}')`, 'plan'),
+  )
+  await page.goto(`/tanks/${id}`)
+  const cue = page.locator('[data-cue]')
+  const timer = page.getByRole('timer')
+  await expect(cue).toHaveText(/^Pour in/)
+  const planned =
+    (await house.ask<{ s: number }>(`select (plan->'steps'->0->>'seconds')::float8 as s from run where id = $1`, [id]))[0]?.s ?? 0
+  await page.keyboard.press('Space')
+  await expect(cue).toHaveText(/^Pour in/)
+  // long behind its planned end it is neither over nor ended
+  for (let s = 0; s < planned + 90; s += 15) await page.clock.fastForward(15_000)
+  await expect(cue).toHaveText('Look at it')
+  await expect(timer).toHaveText(/^\d+:\d\d$/)
+  const [minutes, seconds] = ((await timer.textContent()) ?? '').split(':').map(Number)
+  expect((minutes ?? 0) * 60 + (seconds ?? 0)).toBeGreaterThanOrEqual(planned + 89)
+  await page.keyboard.press('Space')
+  await expect(cue).toHaveText('Lamp on, first side')
+  await expect(timer).toHaveText(/^0:(30|2\d)$/)
+  await page.clock.fastForward(15_000)
+  await page.clock.fastForward(16_000)
+  await expect(cue).toHaveText('Turn it over, second side')
+  await expect(timer).toHaveText(/^0:(29|2\d)$/)
+})
+
+test('a clock that is another than the server’s while a run is on asks a person, and what was said stands in the record', async ({
+  page,
+  house,
+}) => {
+  await signIn(page)
+  const id = await runAtClock(page, house)
+  await page.goto(`/tanks/${id}`)
+  await expect(page.locator('[data-cue]')).toHaveText(/^Pour in/)
+  await page.keyboard.press('Space')
+  await expect(page.locator('[data-cue]')).toHaveText(/^Pour in/)
+  const leftS = async () => {
+    const [minutes, seconds] = ((await page.getByRole('timer').textContent()) ?? '').split(':').map(Number)
+    return (minutes ?? 0) * 60 + (seconds ?? 0)
+  }
+  const doubt = page.getByRole('dialog', { name: 'This device and the server do not agree' })
+  house.advance(90_000)
+  await page.reload()
+  await expect(doubt).toHaveCount(1)
+  await expect(doubt.getByText('They are 1:30 apart.', { exact: false })).toBeVisible()
+  await doubt.getByRole('button', { name: 'This device is right' }).click()
+  await expect(doubt).toHaveCount(0)
+  const before = await leftS()
+  await page.reload()
+  await expect(doubt).toHaveCount(1)
+  await doubt.getByRole('button', { name: 'The server is right' }).click()
+  await expect(doubt).toHaveCount(0)
+  await expect.poll(async () => before - (await leftS())).toBeGreaterThan(85)
+  // what was decided goes with the run
+  await expect.poll(async () => (await eventsOf(house, id)).filter((one) => one.kind === 'clock').length).toBe(2)
+  await page.reload()
+  await expect(page.getByRole('timer')).toBeVisible()
+  await expect(page.locator('[data-waiting]')).toHaveCount(0)
+  await expect(doubt).toHaveCount(0)
 })

@@ -61,7 +61,7 @@ export {
   type WaterBath,
 } from './water/waterBath'
 export { fitBath, type BathReading, type FittedBath } from './water/fitBath'
-export { bathFindings } from './water/bathFindings'
+export { bathFindings, bathForRun, isBathOf } from './water/bathFindings'
 export { raisedBath, switchOnBefore, tankCourse, type StandingTank } from './water/tempering'
 export { temperatureAfterDissolving, temperatureCourse } from './formula/temperatureAfterDissolving'
 export { fitTimeConstant, timeToTemperature } from './water/timeToTemperature'

@@ -2,12 +2,12 @@ import type { Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
 import type { House } from './house'
 
-/** A run of one film, planned and at its clock, as somebody's other page would have planned it; `change` is of its plan before that. */
-export async function runAtClock(page: Page, house: Pick<House, 'ask'>, vessel = 'Tank 2', change?: string): Promise<string> {
+/** A run of one film, planned, as somebody's other page would have planned it, and started. */
+export async function runPlanned(page: Page, vessel = 'Tank 2', started = false): Promise<string> {
   const id = uuid()
   const film = uuid()
   await page.evaluate(
-    async ({ id, film, vessel }) => {
+    async ({ id, film, vessel, started }) => {
       const get = async (path: string) =>
         (await (await fetch(path)).json()) as { rows: Record<string, unknown>[] } & Record<string, unknown>
       const send = async (path: string, key: string, body: unknown) => {
@@ -31,14 +31,20 @@ export async function runAtClock(page: Page, house: Pick<House, 'ask'>, vessel =
           vesselId: vessels.find((v) => v.name === vessel)?.id,
         }
         const { version } = await send('/api/runs', `plan-${id}`, { id, request: asked, overrule: 'a walk of the clock' })
-        await send(`/api/runs/${id}/start`, `start-${id}`, { version, at: Date.now() })
+        if (started) await send(`/api/runs/${id}/start`, `start-${id}`, { version, at: Date.now() })
         return
       }
       throw new Error('no run of the season can be planned again')
     },
-    { id, film, vessel },
+    { id, film, vessel, started },
   )
-  if (change) await house.ask(`update run set plan = ${change} where id = $1 returning id`, [id])
+  return id
+}
+
+/** The same at its clock; `change` is of its plan before that. */
+export async function runAtClock(page: Page, house: Pick<House, 'ask'>, vessel = 'Tank 2', change?: string): Promise<string> {
+  const id = await runPlanned(page, vessel, true)
+  if (change) await house.ask(`update run set plan = ${change}, version = version + 1 where id = $1 returning id`, [id])
   return id
 }
 /** What the server has of a run’s clock, in its order. */

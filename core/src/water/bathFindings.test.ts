@@ -1,4 +1,4 @@
-import { bathFindings } from './bathFindings'
+import { bathFindings, bathForRun, isBathOf } from './bathFindings'
 
 const log = (c: (minute: number) => number, on: number) => Array.from({ length: 13 }, (_, i) => ({ s: i * 30, c: c(i / 2), on }))
 const rules = (readings: ReturnType<typeof log>, setC: number | null = 38, probeC: number | null = null) =>
@@ -38,4 +38,19 @@ test('a probe that reads otherwise in the same bath is said, one that lies elsew
       21,
     ),
   ).toEqual([])
+})
+
+test('a bath of this run that is not at its temperature is said; one that is set for another run is not', () => {
+  const said = (bathC: number, setC: number | null, wantedC = 37.8, toleranceC = 0.15) =>
+    bathForRun({ bathC, setC, wantedC, toleranceC }).map((one) => one.message)
+  expect(said(36.2, 37.8)).toEqual([expect.stringContaining('36.2 °C and this run wants 37.8 °C')])
+  expect([said(37.95, 37.8), said(37.9, 37.8, 37.8, 0), said(20, 37.8, 20, 0.5), said(37.8, 37.8, 20, 0.5), said(30, null)]).toEqual([
+    [],
+    [],
+    [],
+    [],
+    [],
+  ])
+  expect([said(37.6, 38), said(38.6, 38)].map((one) => one.length)).toEqual([1, 1])
+  expect([isBathOf({ setC: 39.3, wantedC: 37.8 }), isBathOf({ setC: 39.31, wantedC: 37.8 })]).toEqual([true, false])
 })

@@ -46,3 +46,37 @@ export function bathFindings({
     )
   return findings
 }
+
+/** °C a bath may be set from what a run wants and still be the bath of that run */
+const itsOwnC = 1.5
+
+/**
+ * What speaks against starting a run, or going on with it, in this bath: it is not there yet, or not any more. A bath that is set to another temperature is another run's, and
+ * nothing is said of it. Temperatures in °C.
+ * @example
+ * bathForRun({ bathC: 36.2, setC: 37.8, wantedC: 37.8, toleranceC: 0.15 }).map((one) => one.rule) // → ['bath-not-there']
+ */
+export function bathForRun({
+  bathC,
+  setC,
+  wantedC,
+  toleranceC,
+}: {
+  bathC: number
+  setC: number | null
+  wantedC: number
+  toleranceC: number
+}): Finding[] {
+  if (!isBathOf({ setC: setC ?? bathC, wantedC })) return []
+  // what a thermometer of the bath shows is no finer than that
+  if (Math.abs(bathC - wantedC) <= Math.max(toleranceC, 0.1) + 1e-9) return []
+  const message = `The tempering bath is at ${bathC.toFixed(1)} °C and this run wants ${wantedC.toFixed(1)} °C: measure in the liquid before it is poured.`
+  return [{ rule: 'bath-not-there', severity: 'warning', message }]
+}
+
+/**
+ * Whether a bath set to `setC` is the one a run at `wantedC` stands in, both in °C.
+ * @example
+ * isBathOf({ setC: 38, wantedC: 37.8 }) // → true
+ */
+export const isBathOf = ({ setC, wantedC }: { setC: number; wantedC: number }): boolean => Math.abs(setC - wantedC) <= itsOwnC

@@ -7,6 +7,7 @@ import { onBeforeRouteLeave } from 'vue-router'
 import BathMark from '../marks/BathMark.vue'
 import { benchHidden } from '../hand/bench'
 import { useSession } from '../session/store'
+import BathFaults from '../tempering/BathFaults.vue'
 import ClockKeys from './ClockKeys.vue'
 import ClockNotes from './ClockNotes.vue'
 import CueMark from './CueMark.vue'
@@ -102,6 +103,7 @@ onBeforeRouteLeave(showBench)
         <div class="after min-w-56 flex-1">
           <p>{{ afterWords(clock, step, next) }}</p>
           <ClockNotes v-bind="{ run, clock, step, next, asking, follows, silent }" :stays-on="wake.isSupported.value" />
+          <BathFaults :wanted-c="step.temperatureC" :tolerance-c="step.toleranceC" />
         </div>
       </div>
       <HandsNext v-if="others.length > 0" few />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showTime } from '@selvrin/core'
+import { developsFirst, showTime } from '@selvrin/core'
 import { api, type Run } from '@selvrin/core/contract'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -12,6 +12,7 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import FindingList from '../marks/FindingList.vue'
+import BathFaults from '../tempering/BathFaults.vue'
 import BeakerRow from './BeakerRow.vue'
 import BesideOthers from './BesideOthers.vue'
 import { useClocks } from './clocks'
@@ -37,6 +38,8 @@ const changed = computed(() => {
   return plan && (refused ? JSON.stringify(plan.steps) !== JSON.stringify(run.plan.steps) : ahead.value.value?.changed.length) ? plan : null
 })
 const plan = computed(() => changed.value ?? run.plan)
+/** the step that decides how warm it has to be */
+const wanted = computed(() => plan.value.steps.find(developsFirst))
 const dropping = ref(false)
 const why = ref('')
 const startAt = ref(0)
@@ -94,6 +97,7 @@ async function drop(): Promise<void> {
       </div>
     </div>
     <FindingList :findings="plan.findings" />
+    <BathFaults v-if="wanted" :wanted-c="wanted.temperatureC" :tolerance-c="wanted.toleranceC" />
     <BesideOthers :plan="plan" />
     <p v-if="run.overruled"><b>Overruled:</b> {{ run.overruled }}</p>
     <LoadingPanel :run="run" />

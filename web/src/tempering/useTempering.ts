@@ -1,6 +1,5 @@
 import {
   bathCourse,
-  bathFindings,
   bathHolds,
   DomainError,
   fitBath,
@@ -8,23 +7,19 @@ import {
   switchOnBefore,
   tankCourse,
   timeOnDay,
-  type BathReading,
   type Jug,
   type WaterBath,
 } from '@selvrin/core'
-import { api, type Device } from '@selvrin/core/contract'
-import { useIntervalFn } from '@vueuse/core'
+import type { Device } from '@selvrin/core/contract'
 import { computed, reactive, ref, watch, type Ref } from 'vue'
-import { call } from '../api/call'
-import { useBench } from '../device/readings'
 import { now } from '../clock'
 import { useKept } from '../hand/useKept'
 import { useTime } from '../hand/useTime'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
+import { useBathLog } from './useBathLog'
 
-/** How often the log of the bath is fetched, ms; how far a bath is set above what it warms at the most, °C. */
-const logMs = 30_000
+/** How far a bath is set above what it warms at the most, °C. */
 const raisedByC = 5
 const usualLitres = 20
 
@@ -32,22 +27,9 @@ const usualLitres = 20
 export function useTempering() {
   const session = useSession()
   const show = useShow()
-  const bench = useBench('bath')
-  const probe = useBench('thermometer')
+  const { bench, readings, findings } = useBathLog()
   const time = useTime()
   const device = bench.device as Ref<Device | undefined>
-  const readings = ref<BathReading[]>([])
-  let firstAt = 0
-  async function loadLog(): Promise<void> {
-    const id = device.value?.id
-    if (!id) return
-    const { readings: rows } = await call(api.device.log, { params: { id } })
-    firstAt = rows[0]?.at ?? 0
-    readings.value = rows.map((one) => ({ s: (one.at - firstAt) / 1000, c: one.c, on: one.heater }))
-  }
-  const follow = () => void loadLog().catch(() => undefined)
-  watch(() => device.value?.id, follow, { immediate: true })
-  useIntervalFn(follow, logMs)
 
   const asked = reactive({
     targetC: 37.8 as number | null,
@@ -109,8 +91,5 @@ export function useTempering() {
       throw error
     }
   })
-  const findings = computed(() =>
-    bathFindings({ readings: readings.value, setC: bench.reading.value?.setC ?? null, probeC: probe.reading.value?.value ?? null }),
-  )
-  return { asked, jugs, bench, probe, device, readings, fit, answer, findings, startsAt, nowC, roomC, water, time, zone, loadLog }
+  return { asked, jugs, bench, device, readings, fit, answer, findings, startsAt, nowC, roomC, water, time, zone }
 }
