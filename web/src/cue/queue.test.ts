@@ -1,4 +1,4 @@
-const now = 1_000_000
+let now = 1_000_000
 let buffers: Record<string, number> = {}
 jest.mock('../clock', () => ({ now: () => now }))
 jest.mock('./voiceFiles', () => ({ voiceFiles: { run: '/run.mp3', n7: '/n7.mp3', 'pour-in': '/pour-in.mp3' } }))
@@ -73,7 +73,7 @@ async function loaded(touched = true) {
   return page
 }
 beforeEach(() => {
-  ;[heard, state, time, stamp, buffers] = [[], 'running', 50, { contextTime: 0, performanceTime: 0 }, {}]
+  ;[heard, state, time, stamp, buffers, now] = [[], 'running', 50, { contextTime: 0, performanceTime: 0 }, {}, 1_000_000]
   Object.assign(globalThis, {
     AudioContext: Audio,
     fetch: (url: string) => Promise.resolve({ ok: true, arrayBuffer: () => Promise.resolve({ name: url.slice(1, -4) }) }),
@@ -108,6 +108,24 @@ test('planned anew, what is to come takes the place of what was; what sounds alr
   time = 51.1
   scheduleAll([at(1000), at(6000)])
   expect(times()).toEqual([51, 56 + 1.1])
+})
+
+test('where the audio clock lost time it is noticed, and what is to come is heard on its time again; what is due meanwhile is heard once all the same', async () => {
+  const { scheduleAll, slipped } = await loaded()
+  jest.spyOn(performance, 'now').mockReturnValue(9000)
+  stamp = { contextTime: 50, performanceTime: 9000 }
+  const calls = [at(1000), at(5000)]
+  expect(slipped()).toBe(false)
+  scheduleAll(calls)
+  expect([times(), slipped()]).toEqual([[51, 55], false])
+  // a second later by the page, the audio clock stood still for 80 ms: the first cue is due by one of them only
+  now += 1010
+  time = 50.93
+  stamp = { contextTime: 50.93, performanceTime: 9000 }
+  expect(slipped()).toBe(true)
+  scheduleAll(calls)
+  expect([times(), slipped()]).toEqual([[51, 54.92], false])
+  jest.restoreAllMocks()
 })
 
 test('words come after the tones of their cue and never two at once: the second waits, and is left out where it would come too late', async () => {

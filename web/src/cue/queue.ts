@@ -17,6 +17,8 @@ export interface Sounded {
 }
 interface Scheduled {
   id: string
+  /** ms, as it was called */
+  at: number
   /** s of the audio clock */
   from: number
   /** when its words are said, s of the audio clock */
@@ -31,8 +33,12 @@ const latestS = 8
 const pauseS = 0.08
 /** s a call is remembered after it began, so that it is not called twice */
 const rememberedS = 30
+/** the audio clock may be off the page's by so much before what is scheduled is scheduled anew, s */
+const slackS = 0.01
 
 let scheduled: Scheduled[] = []
+/** s of the audio clock at which moment 0 would have been heard, as it was scheduled by */
+let anchorS = 0
 /** what was asked for is said until then, s of the audio clock: what is scheduled waits for it */
 let spokenUntil = 0
 let asked: AudioScheduledSourceNode[] = []
@@ -48,9 +54,12 @@ export function scheduleAll(calls: Sounded[]): void {
     return
   }
   const { currentTime } = context
-  for (const one of scheduled) if (one.from > currentTime) one.nodes.forEach((node) => node.stop())
-  scheduled = scheduled.filter((one) => one.from <= currentTime && one.from > currentTime - rememberedS)
   const from = now()
+  anchorS = heardAt(context, 0)
+  // what is due by either clock is heard as it was scheduled: it would be called no more
+  const begun = (one: Scheduled) => one.from <= currentTime || one.at < from
+  for (const one of scheduled) if (!begun(one)) one.nodes.forEach((node) => node.stop())
+  scheduled = scheduled.filter((one) => begun(one) && one.from > currentTime - rememberedS)
   const known = new Set(scheduled.map((one) => one.id))
   let voiceFree = Math.max(currentTime, spokenUntil, ...scheduled.map((one) => one.saidS))
   for (const call of [...calls].sort((a, b) => a.at - b.at)) {
@@ -62,8 +71,14 @@ export function scheduleAll(calls: Sounded[]): void {
       nodes.push(...playWords(context, voiceAt, call.words))
       voiceFree = voiceAt + wordsS(call.words) + pauseS
     }
-    scheduled.push({ id: call.id, from: at, saidS: voiceFree, nodes })
+    scheduled.push({ id: call.id, at: call.at, from: at, saidS: voiceFree, nodes })
   }
+}
+
+/** Whether the audio clock lost time against the page's since all was scheduled, as where a busy machine let its output run dry. */
+export function slipped(): boolean {
+  const context = audio()
+  return context !== null && scheduled.length > 0 && Math.abs(heardAt(context, 0) - anchorS) > slackS
 }
 
 /** Says something at once; what was asked for before is cut short. */
