@@ -205,7 +205,7 @@ export { proposeTime, shareOfTime, type OutcomeOfTime, type TimeProposal } from 
 export { kitCount, kitFindings, type KitCount, type KitFilm } from './kit/kitCount'
 export { recordOf, type StepRecord } from './run/record'
 export { washFigures, type WashFigures } from './process/washFigures'
-export { coversOf, loadKinds, reelPlace, vesselCover, type LoadKind } from './process/vesselCover'
+export { coversOf, loadKindOf, loadKinds, reelPlace, vesselCover, type LoadKind } from './process/vesselCover'
 export type { Drum } from './waste/drumIds'
 export { drumNames } from './waste/drumNames'
 export { drumOf } from './waste/drums'

@@ -8,7 +8,7 @@ import type { Load, Plan, PlanBottle } from './load'
 import { stepsOf, type Process } from './process'
 import type { ChartTime, PlanShelf, RunRequest, ShelfBottle } from './shelf'
 import { roleOf } from './stepFacts'
-import { vesselCover } from './vesselCover'
+import { placesIn, vesselCover } from './vesselCover'
 
 /** Below this hydroquinone no longer works. °C, rounded literature value. */
 const coldestC = 13
@@ -35,10 +35,8 @@ export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
   const inRole = bathsOf(request, shelf)
   const charted = stepsOf(process, request.options).find((step) => step.time === 'chart')
   const developer = charted && inRole.get(roleOf(charted) ?? '')
-  const cover = vesselCover(
-    vessel,
-    request.films.map((film) => film.format),
-  )
+  const formats = request.films.map((film) => film.format)
+  const cover = vesselCover(vessel, formats)
   return compilePlan(
     process,
     {
@@ -46,7 +44,7 @@ export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
         id: vessel.id,
         name: vessel.name,
         kind: vessel.kind,
-        reels: vessel.reels,
+        reels: placesIn(vessel, formats),
         coversMl: cover.coversMl,
         holdsMl: Math.max(vessel.coversMl.at(-1) ?? 0, cover.coversMl),
         ...(cover.misfit === null ? {} : { misfit: cover.misfit }),

@@ -1,4 +1,4 @@
-import { coversOf, reelPlace, vesselCover } from './vesselCover'
+import { coversOf, placesIn, reelPlace, vesselCover } from './vesselCover'
 
 const tank = { name: 'Tank 5', kind: 'hand' as const, format: '135' as const, coversMl: [300, 600, 1000, 1300, 1500] }
 const drum = { name: 'Drum', kind: 'rotary' as const, format: '135' as const, coversMl: [140, 140, 240, 240, 330] }
@@ -40,6 +40,12 @@ test('films of two kinds share the height', () => {
     'Tank 5 has no room for 3 films of 135 and 2 films of 120 together: use a larger one or fewer films.',
   )
   expect(coversOf(tank)['120']).toEqual([600, 1000, 1500])
+})
+
+test('how many of what is loaded a vessel takes: of its own format its reels, of another what its height gives, of two kinds its reels', () => {
+  expect([placesIn(tank, ['135-36']), placesIn(tank, ['120']), placesIn(drum, ['4x5in']), placesIn(tank, ['120', '135-36'])]).toEqual([
+    5, 3, 6, 5,
+  ])
 })
 
 test('a lone reel stands at the bottom below an empty one, and a full tank says nothing', () => {

@@ -3,7 +3,14 @@ import type { Tank } from './shelf'
 /** What a reel or an insert is made for: rolls of 135, rolls of 120 and 220, or sheets. */
 export const loadKinds = ['135', '120', 'sheets'] as const
 export type LoadKind = (typeof loadKinds)[number]
-const kindOf = (format: string): LoadKind => (format.startsWith('135') ? '135' : format === '120' || format === '220' ? '120' : 'sheets')
+
+/**
+ * What a film of a format is loaded as.
+ * @example
+ * loadKindOf('220') // → '120'
+ */
+export const loadKindOf = (format: string): LoadKind =>
+  format.startsWith('135') ? '135' : format === '120' || format === '220' ? '120' : 'sheets'
 
 /** How many 135 reels take the height of 1, 2, … of 120. Domain figures, by the common tanks and drums. */
 const heightOf120 = { hand: [2, 3, 5, 6, 8], rotary: [2, 4, 5, 7, 9] }
@@ -57,7 +64,7 @@ const counted = (count: number, kind: LoadKind): string => `${count} ${called[ki
 export function vesselCover(tank: Pick<Tank, 'name' | 'kind' | 'coversMl'> & Partial<Tank>, films: string[]): VesselCover {
   const covers = coversOf(tank)
   const load = loadKinds.flatMap((kind) => {
-    const count = films.filter((format) => kindOf(format) === kind).length
+    const count = films.filter((format) => loadKindOf(format) === kind).length
     return count > 0 ? [{ kind, count, most: covers[kind].length }] : []
   })
   const short = load.find(({ count, most }) => count > most)
@@ -80,6 +87,16 @@ export function vesselCover(tank: Pick<Tank, 'name' | 'kind' | 'coversMl'> & Par
         misfit: `${tank.name} has no room for ${load.map(({ kind, count }) => counted(count, kind)).join(' and ')} together: use a larger one or fewer films.`,
       }
     : { coversMl, misfit: null }
+}
+
+/**
+ * How many of what is loaded a vessel takes; of two kinds together the reels it was made for.
+ * @example
+ * placesIn({ kind: 'hand', format: '135', coversMl: [300, 600, 1000] }, ['120']) // → 2
+ */
+export function placesIn(tank: Pick<Tank, 'kind' | 'coversMl'> & Partial<Tank>, films: string[]): number {
+  const kinds = [...new Set(films.map(loadKindOf))]
+  return (kinds.length === 1 && kinds[0] ? coversOf(tank)[kinds[0]].length : 0) || tank.coversMl.length
 }
 
 /**

@@ -204,5 +204,8 @@ describe('two runs and one pair of hands', () => {
     const clock = runClock(plan, [...developing, event('temperature', 370, 1, { celsius: 22 })], 371_000)
     expect(besideOf('1', false, clock)).toMatchObject({ step: 1, startedAt: 70_000, plannedS: clock.times[1]!.plannedS })
     expect(besideOf('1', false, runClock(plan, [], 0))).toBeNull()
+    // while the pre-wet waits beyond its minute, developing is not thought to have begun
+    const late = besideOf('1', false, runClock(plan, [event('start', 0, 0)], 300_000))
+    expect(late && handsOnOf(late).find((one) => one.step === 'Develop')).toMatchObject({ kind: 'pour', fromAt: 300_000 })
   })
 })

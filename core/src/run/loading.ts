@@ -1,4 +1,5 @@
 import type { Plan } from '../process/load'
+import { loadKindOf, type LoadKind } from '../process/vesselCover'
 
 /** What is done before a tank is closed: lying ready while there is light, or done in the dark, in order. */
 export interface LoadingStep {
@@ -14,11 +15,7 @@ export interface Loading {
   trouble: LoadingStep[]
 }
 
-type Kind = '135' | '120' | 'sheets'
-const kindOf = (format: string): Kind =>
-  format.startsWith('135') ? '135' : format.startsWith('120') || format.startsWith('220') ? '120' : 'sheets'
-
-const before: Record<Kind, LoadingStep[]> = {
+const before: Record<LoadKind, LoadingStep[]> = {
   '135': [
     { key: 'leader', text: 'Leader of 135 out and trimmed straight between two holes, in the light; a retriever or opener lies ready.' },
     { key: 'width-135', text: 'Reel set to 135.' },
@@ -41,7 +38,7 @@ const tankBefore = {
   hands: { key: 'hands', text: 'Hands dry; film is held by its edges only.' },
 }
 
-const dark: Record<Kind, LoadingStep[]> = {
+const dark: Record<LoadKind, LoadingStep[]> = {
   '135': [
     { key: 'd-open-135', text: 'Open the cassette, or draw the film out of it as it winds on.' },
     { key: 'd-feed', text: 'Feed the end into the reel. Edges only.' },
@@ -59,8 +56,12 @@ const dark: Record<Kind, LoadingStep[]> = {
     { key: 'd-rack', text: 'Into its holder, emulsion inward. Then the next.' },
   ],
 }
-const closing = (rotary: boolean): LoadingStep[] => [
-  rotary ? { key: 'd-core', text: 'Reels on the core, into the drum.' } : { key: 'd-column', text: 'Reels on the column, into the tank.' },
+const closing = (rotary: boolean, onReels = true): LoadingStep[] => [
+  !onReels
+    ? { key: 'd-holders', text: 'All holders into it, none above the rim.' }
+    : rotary
+      ? { key: 'd-core', text: 'Reels on the core, into the drum.' }
+      : { key: 'd-column', text: 'Reels on the column, into the tank.' },
   { key: 'd-lid', text: 'Lid on, and turned until it locks.' },
 ]
 const trouble: LoadingStep[] = [
@@ -79,7 +80,10 @@ const fogs: LoadingStep = { key: 'd-fogs', text: 'Light fogs the film. Once more
  */
 export const saidInTheDark: LoadingStep[] = [
   ...new Map(
-    [...Object.values(dark).flat(), ...closing(false), ...closing(true), closed, fogs, ...trouble].map((one) => [one.key, one]),
+    [...Object.values(dark).flat(), ...closing(false), ...closing(true), ...closing(false, false), closed, fogs, ...trouble].map((one) => [
+      one.key,
+      one,
+    ]),
   ).values(),
 ]
 
@@ -89,7 +93,7 @@ export const saidInTheDark: LoadingStep[] = [
  * loadingOf({ vessel: { ...run.vessel, kind: 'rotary' }, films: [{ format: '120', count: 1 }] }).dark.at(-2)?.key // → 'd-lid'
  */
 export function loadingOf({ vessel, films }: Pick<Plan, 'vessel' | 'films'>): Loading {
-  const kinds = [...new Set(films.map((film) => kindOf(film.format)))]
+  const kinds = [...new Set(films.map((film) => loadKindOf(film.format)))]
   const rotary = vessel.kind === 'rotary'
   const { reels, column, core, scissors, glow, hands } = tankBefore
   const onReels = kinds.some((kind) => kind !== 'sheets')
@@ -102,7 +106,7 @@ export function loadingOf({ vessel, films }: Pick<Plan, 'vessel' | 'films'>): Lo
       hands,
       glow,
     ],
-    dark: [...kinds.flatMap((kind) => dark[kind]), ...closing(rotary), closed],
+    dark: [...kinds.flatMap((kind) => dark[kind]), ...closing(rotary, onReels), closed],
     trouble,
   }
 }

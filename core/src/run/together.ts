@@ -24,6 +24,8 @@ export interface Beside {
   startedAt: number
   /** s of the present step, where something measured moved its end */
   plannedS?: number
+  /** s it has lasted, where it waits beyond its end: what follows comes no earlier */
+  lastsS?: number
 }
 /** Two runs want the same hands. */
 export interface Collision {
@@ -43,10 +45,11 @@ const turnS = 5
  * @example
  * besideOf('run 1', false, runClock(run, runEvents, 1000))?.step // → 0
  */
-export function besideOf(name: string, rotary: boolean, { course, times, phase }: RunClock): Beside | null {
+export function besideOf(name: string, rotary: boolean, { course, times, phase, elapsedS }: RunClock): Beside | null {
   const time = times.at(-1)
   if (!time || (phase !== 'running' && phase !== 'over')) return null
-  return { name, rotary, course, step: time.step, startedAt: time.startedAt, plannedS: time.plannedS }
+  const waits = phase === 'over' ? { lastsS: elapsedS } : {}
+  return { name, rotary, course, step: time.step, startedAt: time.startedAt, plannedS: time.plannedS, ...waits }
 }
 
 /**
@@ -54,7 +57,7 @@ export function besideOf(name: string, rotary: boolean, { course, times, phase }
  * @example
  * handsOnOf({ name: 'run 1', rotary: false, course: courseOf(run), step: 0, startedAt: 0 })[0].kind // → 'pour'
  */
-export function handsOnOf({ name, rotary, course, step, startedAt, plannedS }: Beside): HandsOn[] {
+export function handsOnOf({ name, rotary, course, step, startedAt, plannedS, lastsS = 0 }: Beside): HandsOn[] {
   const wanted: HandsOn[] = []
   let at = startedAt
   for (let i = step; i < course.length; i++) {
@@ -69,7 +72,7 @@ export function handsOnOf({ name, rotary, course, step, startedAt, plannedS }: B
       if (last?.kind === kind && last.step === planned.name && last.untilAt >= fromAt - 1) last.untilAt = untilAt
       else wanted.push({ run: name, kind, word: cue.word, step: planned.name, fromAt, untilAt })
     }
-    at += seconds * 1000
+    at += (i === step ? Math.max(seconds, lastsS) : seconds) * 1000
   }
   return wanted
 }

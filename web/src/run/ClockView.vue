@@ -40,6 +40,8 @@ const { clock, step, inside, follows, asking, done, hold, touched } = useClockHa
   lead: () => (leading.value = true),
 })
 const next = computed(() => (clock.value?.phase === 'before' ? clock.value.course[0] : clock.value?.course[clock.value.step + 1]))
+/** what the tempering bath has to be right for: while the tank warms in air, what comes after it */
+const bathed = computed(() => (step.value?.liquid === 'air' ? next.value : step.value))
 /** other tanks are on at the same time: what the hands do next is one list */
 const others = computed(() => clocks.running.filter((one) => one.id !== run.id))
 const silent = computed(() => session.person?.sounds !== false && noSound.value)
@@ -103,7 +105,7 @@ onBeforeRouteLeave(showBench)
         <div class="after min-w-56 flex-1">
           <p>{{ afterWords(clock, step, next) }}</p>
           <ClockNotes v-bind="{ run, clock, step, next, asking, follows, silent }" :stays-on="wake.isSupported.value" />
-          <BathFaults :wanted-c="step.temperatureC" :tolerance-c="step.toleranceC" />
+          <BathFaults v-if="bathed" :wanted-c="bathed.temperatureC" :tolerance-c="bathed.toleranceC" />
         </div>
       </div>
       <HandsNext v-if="others.length > 0" few />

@@ -139,7 +139,7 @@ function press(id: string): void {
   container-type: inline-size;
 }
 .time {
-  font-size: min(13rem, 28cqw, 30dvh);
+  font-size: min(13rem, 28cqw, 21dvh);
 }
 .cue {
   font-size: min(3rem, 8cqw);

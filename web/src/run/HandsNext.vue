@@ -13,12 +13,12 @@ const until = (at: number): string => (at <= clocks.time ? 'now' : `in ${showTim
 
 <template>
   <section aria-label="Hands next" class="border-t-2 border-ink pt-2">
-    <p v-for="one in collisions.slice(0, few ? 1 : 3)" :key="`${one.at} ${one.first.run}`" class="font-bold">
+    <p v-for="one in collisions.slice(0, few ? 1 : 2)" :key="`${one.at} ${one.first.run}`" class="font-bold">
       ▲ {{ until(one.at) }} two tanks want hands: {{ one.first.run }}, {{ one.first.word.toLowerCase() }}, and {{ one.second.run }},
       {{ one.second.word.toLowerCase() }}.
     </p>
     <ol class="flex flex-wrap gap-x-6 gap-y-1">
-      <li v-for="one in next.slice(0, few ? 3 : 6)" :key="`${one.run} ${one.fromAt}`" :class="one.fromAt <= clocks.time ? 'font-bold' : ''">
+      <li v-for="one in next.slice(0, few ? 3 : 4)" :key="`${one.run} ${one.fromAt}`" :class="one.fromAt <= clocks.time ? 'font-bold' : ''">
         <span class="inline-block min-w-16 font-mono">{{ until(one.fromAt) }}</span> {{ one.run }}: {{ one.word.toLowerCase() }},
         {{ one.step }}
       </li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { loadKindOf } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import { computed } from 'vue'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -11,6 +12,7 @@ const { planning } = defineProps<{ planning: Planning }>()
 const { asked, choices, found } = planning
 /** films of the chart are chosen, others are written */
 const charted = computed(() => !found.process || found.roles.some((role) => role.charted))
+const piece = computed(() => (loadKindOf(asked.format ?? '135-36') === 'sheets' ? 'sheet' : 'film'))
 const more = () => asked.owners.push({ id: uuid(), memberId: asked.owners.at(-1)?.memberId ?? null })
 </script>
 
@@ -32,18 +34,18 @@ const more = () => asked.owners.push({ id: uuid(), memberId: asked.owners.at(-1)
   <fieldset class="space-y-2">
     <legend class="font-semibold">Whose films</legend>
     <div v-for="(owner, i) in asked.owners" :key="owner.id" class="flex items-end gap-2">
-      <ChoiceField v-model="owner.memberId" class="min-w-0 flex-1" :label="`Owner of film ${i + 1}`" :choices="choices.members" />
+      <ChoiceField v-model="owner.memberId" class="min-w-0 flex-1" :label="`Owner of ${piece} ${i + 1}`" :choices="choices.members" />
       <button
         v-if="asked.owners.length > 1"
         type="button"
         class="button button-small min-h-12"
-        :aria-label="`Take film ${i + 1} out`"
+        :aria-label="`Take ${piece} ${i + 1} out`"
         @click="asked.owners.splice(i, 1)"
       >
         ✕
       </button>
     </div>
-    <button type="button" class="button button-small" @click="more">One more film</button>
+    <button type="button" class="button button-small" @click="more">One more {{ piece }}</button>
   </fieldset>
   <ChoiceField v-model="asked.vesselId" label="Tank" :choices="choices.vessels" />
 </template>

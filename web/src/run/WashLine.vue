@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reelPlace, washFigures, type Plan } from '@selvrin/core'
+import { loadKindOf, reelPlace, washFigures, type Plan } from '@selvrin/core'
 import { computed } from 'vue'
 import { useShow } from '../session/useShow'
 
@@ -7,11 +7,14 @@ import { useShow } from '../session/useShow'
 const { plan } = defineProps<{ plan: Plan }>()
 const show = useShow()
 const wash = computed(() => washFigures(plan))
+// sheets stand in holders
 const place = computed(() =>
-  reelPlace(
-    plan.vessel,
-    plan.films.reduce((sum, film) => sum + film.count, 0),
-  ),
+  plan.films.some((film) => loadKindOf(film.format) === 'sheets')
+    ? null
+    : reelPlace(
+        plan.vessel,
+        plan.films.reduce((sum, film) => sum + film.count, 0),
+      ),
 )
 /** '0.011 %', and a share too small to say as such */
 const share = (left: number) => (left < 5e-7 ? 'next to nothing' : `${Number((left * 100).toPrecision(2))} %`)

@@ -1,6 +1,6 @@
-import type { ChartRow } from '@selvrin/core/contract'
+import type { ChartRow, Vessel } from '@selvrin/core/contract'
 import { shelfBottle } from '../test/shelf'
-import { bathChoices, developerChoices, pushChoices, sourcesOf, uniqueTexts } from './planChoices'
+import { bathChoices, developerChoices, pushChoices, sourcesOf, uniqueTexts, vesselChoices, vesselFor } from './planChoices'
 
 const row = (part: Partial<ChartRow>): ChartRow => ({
   id: 'r',
@@ -148,4 +148,27 @@ test('film is pushed by halves of a stop, as far as the process has factors for 
     ]),
   ).toEqual(['as exposed', 'push 0.5', 'push 1'])
   expect(names([{ time: { s: 300 } }])).toEqual(['as exposed'])
+})
+
+const tank = (name: string, kind: 'hand' | 'rotary', format: '135' | '120', coversMl: number[]): Vessel =>
+  ({ id: name, name, kind, format, coversMl, reels: coversMl.length, also: [] }) as unknown as Vessel
+const tanks = [
+  tank('two', 'hand', '135', [300, 600]),
+  tank('tall', 'hand', '135', [300, 600, 900, 1150]),
+  tank('roll', 'hand', '120', [500]),
+  tank('drum', 'rotary', '135', [140, 170, 220, 270, 330]),
+]
+
+test('tanks are offered for what their reels and inserts take, those made for it first, with how many of it they take', () => {
+  const offered = (format: Parameters<typeof vesselChoices>[1], kind?: 'hand' | 'rotary') =>
+    vesselChoices(tanks, format, kind).map(({ name, detail }) => `${name}: ${detail}`)
+  expect(offered('120')).toEqual(['roll: 1 film, by hand', 'two: 1 film, by hand', 'tall: 2 films, by hand', 'drum: 3 films, rotary'])
+  expect(offered('4x5in')).toEqual(['tall: 6 sheets, by hand', 'drum: 6 sheets, rotary'])
+  expect(offered('135-36', 'rotary')).toEqual(['drum: 5 films, rotary'])
+  expect([vesselFor(tanks, '120', 1), vesselFor(tanks, '120', 2), vesselFor(tanks, '4x5in', 7), vesselFor(tanks, '135-24', 3)]).toEqual([
+    'roll',
+    'tall',
+    null,
+    'tall',
+  ])
 })

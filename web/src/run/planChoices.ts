@@ -1,5 +1,5 @@
 import { goodForWords, leftWords } from '../bottle/lifeWords'
-import { agitations, mayBeUsed, pouredFirst, showParts, showVolume, type ProcessStep } from '@selvrin/core'
+import { agitations, coversOf, loadKindOf, mayBeUsed, pouredFirst, showParts, showVolume, type ProcessStep } from '@selvrin/core'
 import type { Bottle, ChartRow, Vessel } from '@selvrin/core/contract'
 import { showRolls } from '../marks/words'
 
@@ -138,28 +138,40 @@ export const secondBaths = (bottles: Bottle[], first: Bottle | undefined): BathC
 export const firstThatServes = (choices: { value: string; disabled: boolean; rolls: number }[], films: number): string | null =>
   choices.find((choice) => !choice.disabled && choice.rolls >= Math.max(2, films))?.value ?? null
 
-const fits = (vessel: Vessel, format: Format): boolean => vessel.format === (format === '120' ? '120' : '135')
+/** How many films of a format a tank takes. */
+const placesFor = (vessel: Vessel, format: Format): number => coversOf(vessel)[loadKindOf(format)].length
+/** what a tank was made for comes first */
+const madeFor = (vessel: Vessel, format: Format): number => (vessel.format === loadKindOf(format) ? 0 : 1)
 
 type ForKind = 'hand' | 'rotary' | undefined
-/** Tanks that take a format, of the kind a process is for. */
-export const vesselChoices = (vessels: Vessel[], format: Format, kind?: ForKind) =>
+const thatTake = (vessels: Vessel[], format: Format, kind: ForKind): Vessel[] =>
   vessels
-    .filter((vessel) => fits(vessel, format) && (kind === undefined || vessel.kind === kind))
-    .map((vessel) => ({
+    .filter((vessel) => placesFor(vessel, format) > 0 && (kind === undefined || vessel.kind === kind))
+    .sort((a, b) => madeFor(a, format) - madeFor(b, format))
+/** Tanks that take a format, of the kind a process is for, those made for it first. */
+export const vesselChoices = (vessels: Vessel[], format: Format, kind?: ForKind) =>
+  thatTake(vessels, format, kind).map((vessel) => {
+    const places = placesFor(vessel, format)
+    const what = loadKindOf(format) === 'sheets' ? ['sheet', 'sheets'] : ['film', 'films']
+    return {
       value: vessel.id,
       name: vessel.name,
-      detail: `${vessel.reels} ${vessel.reels === 1 ? 'reel' : 'reels'}, ${vessel.kind === 'rotary' ? 'rotary' : 'by hand'}`,
-    }))
+      detail: `${places} ${what[places === 1 ? 0 : 1]}, ${vessel.kind === 'rotary' ? 'rotary' : 'by hand'}`,
+    }
+  })
 
 /** The first tank that takes that many films of a format. */
 export const vesselFor = (vessels: Vessel[], format: Format, films: number, kind?: ForKind): string | null =>
-  vessels.find((vessel) => fits(vessel, format) && (kind === undefined || vessel.kind === kind) && vessel.reels >= films)?.id ?? null
+  thatTake(vessels, format, kind).find((vessel) => placesFor(vessel, format) >= films)?.id ?? null
 
+/** What film comes in; sheets are counted one by one. */
 export const formats = [
   { value: '135-36' as const, name: '135, 36 exposures' },
   { value: '135-24' as const, name: '135, 24 exposures' },
   { value: '135-12' as const, name: '135, 12 exposures' },
   { value: '120' as const, name: '120' },
+  { value: '220' as const, name: '220' },
+  { value: '4x5in' as const, name: 'Sheets, 4×5 in' },
 ]
 export type Format = (typeof formats)[number]['value']
 
