@@ -4,7 +4,7 @@ import { clockDoubt } from './clock'
 import { useRoute } from 'vue-router'
 import BenchEdge from './room/BenchEdge.vue'
 import { benchHidden } from './hand/bench'
-import { fetchAhead } from './router'
+import { fetchAhead, safelightNotice } from './router'
 import DimLayer from './room/DimLayer.vue'
 import EndedPanel from './entry/EndedPanel.vue'
 import LeavePanel from './room/LeavePanel.vue'
@@ -13,7 +13,7 @@ import { useScroll } from './room/useScroll'
 import RoomKeys from './room/RoomKeys.vue'
 import ReleaseNotice from './room/ReleaseNotice.vue'
 import RoomLine from './room/RoomLine.vue'
-import SafelightNotice from './room/SafelightNotice.vue'
+import { light } from './light/light'
 import { ownChemical } from '@selvrin/core/contract'
 import { ownChemicals } from './chemical/own'
 import { useClocks } from './run/clocks'
@@ -49,6 +49,7 @@ watch(
 const main = useTemplateRef<HTMLElement>('main')
 useScroll(main)
 useHeard(main)
+const SafelightNotice = defineAsyncComponent(safelightNotice)
 const ClockDoubt = defineAsyncComponent(() => import('./run/ClockDoubt.vue'))
 const inside = computed(() => session.person !== null && route.meta.for !== 'anyone')
 </script>
@@ -58,7 +59,7 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
     <RoomLine v-if="inside" />
     <div v-else />
     <div>
-      <SafelightNotice />
+      <SafelightNotice v-if="light === 'safelight'" />
       <ReleaseNotice />
     </div>
     <main ref="main" class="relative min-h-0 overflow-y-auto" tabindex="-1">

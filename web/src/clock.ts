@@ -105,6 +105,9 @@ export function settleDoubt(otherIsRight: boolean): void {
   else tell({ kind: 'ignored', byMs: doubt.byMs })
 }
 
+/** Whether a run was on when this page was closed, or is. */
+export const runIsOn = (): boolean => running
+
 /** Whether times of a run hang on this clock. */
 export function clockMatters(matters: boolean): void {
   if (matters === running) return

@@ -9,6 +9,8 @@ import './styles/main.css'
 // the page's security policy allows no code made from text, which zod would try for speed
 config({ jitless: true })
 keepLight()
+// so that what the page is made of is still known after a day of asking the server
+performance.setResourceTimingBufferSize(4000)
 const app = createApp(App)
 app.use(createPinia())
 app.use(makeRouter())

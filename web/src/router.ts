@@ -26,6 +26,9 @@ const pages = {
   films: () => import('./run/FilmsPage.vue'),
 }
 
+/** What stands above every page in safelight. */
+export const safelightNotice = () => import('./room/SafelightNotice.vue')
+
 /** What each may open that most likely comes next; a mix and a run are fetched when they are opened. */
 const ahead = {
   technician: [pages.bottle, pages.formulary, pages.formula, pages.scales, pages.proofs, pages.tanks, pages.plan],
@@ -35,7 +38,7 @@ const ahead = {
 /** Fetches the stations' pages ahead, so that the first click on one answers like the second. */
 export function fetchAhead(role: keyof typeof ahead): void {
   const later = window.requestIdleCallback ?? ((work: () => void) => setTimeout(work, 1000))
-  later(() => ahead[role].forEach((page) => void page().catch(() => undefined)))
+  later(() => [...ahead[role], safelightNotice].forEach((page) => void page().catch(() => undefined)))
 }
 
 /** Every page. Stations other than the Shelf are loaded when they are first opened. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { checkChart } from './checkChart'
-import { developingTime, timeAtAny } from './developingTime'
+import { timeAtAny } from './chartTime'
+import { developingTime } from './developingTime'
 import { loadFactors, pushFindings } from './factors'
 
 const two = [

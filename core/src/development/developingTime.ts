@@ -1,10 +1,8 @@
 import { DomainError, requirePositive, requireTemperatures } from '../error'
 import type { Finding } from '../finding'
+import { defaultTemperatureCoefficient, lnAlong, neighbours, type TimePoint } from './chartTime'
 
-export interface TimePoint {
-  temperatureC: number
-  seconds: number
-}
+export type { TimePoint }
 
 export interface TimeFactor {
   name: string
@@ -19,9 +17,6 @@ export interface DevelopingTime {
   steps: TimeFactor[]
   findings: Finding[]
 }
-
-/** Per °C, for metol–hydroquinone developers (Q10 about 2.25). Rounded literature value. */
-const defaultTemperatureCoefficient = 0.081
 
 const beyondChart = 2
 const beyondOnePoint = 6
@@ -72,36 +67,6 @@ export function developingTime(question: {
   const steps = [{ name: 'temperature', factor: temperature }, ...factors]
   const seconds = steps.reduce((product, step) => product * step.factor, base.seconds)
   return { seconds, baseSeconds: base.seconds, baseC: base.temperatureC, steps, findings }
-}
-
-/** The charted rows an answer needs, cooler first: the one at that temperature, the two around it, or the end pair. */
-function neighbours(rows: TimePoint[], temperatureC: number): TimePoint[] {
-  const exact = rows.find((row) => row.temperatureC === temperatureC)
-  if (exact || rows.length === 1) return [exact ?? (rows[0] as TimePoint)]
-  const above = rows.findIndex((row) => row.temperatureC > temperatureC)
-  const upper = Math.max(1, above === -1 ? rows.length - 1 : above)
-  return rows.slice(upper - 1, upper + 1)
-}
-
-const lnAlong = ([a, b]: TimePoint[], temperatureC: number): number =>
-  !a || !b
-    ? Math.log(a?.seconds ?? NaN)
-    : Math.log(a.seconds) +
-      ((Math.log(b.seconds) - Math.log(a.seconds)) / (b.temperatureC - a.temperatureC)) * (temperatureC - a.temperatureC)
-
-/**
- * s a chart gives at any temperature, without limit: what a bath that drifts is followed with. Beyond the chart its end pair, or for one row the
- * coefficient, goes on.
- */
-export function timeAtAny(chart: TimePoint[], k = defaultTemperatureCoefficient): (celsius: number) => number {
-  const rows = [...chart]
-    .sort((a, b) => a.temperatureC - b.temperatureC)
-    .filter((row, i, all) => all[i - 1]?.temperatureC !== row.temperatureC)
-  const [only] = rows
-  if (!only) throw new DomainError('no-chart', 'There is no charted time to follow the temperature with.')
-  return rows.length === 1
-    ? (celsius) => only.seconds * Math.exp(-k * (celsius - only.temperatureC))
-    : (celsius) => Math.exp(lnAlong(neighbours(rows, celsius), celsius))
 }
 
 function fromOne(row: TimePoint, temperatureC: number, k: number): { logSeconds: number; findings: Finding[] } {

@@ -1,4 +1,4 @@
-import { timeAtAny } from '../development/developingTime'
+import { timeAtAny } from '../development/chartTime'
 import type { Plan } from '../process/load'
 import { developedTo, type FilmDensities } from './calibration'
 import type { CameOut } from './cameOut'

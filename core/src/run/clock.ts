@@ -1,4 +1,4 @@
-import { timeAtAny } from '../development/developingTime'
+import { timeAtAny } from '../development/chartTime'
 import type { Plan } from '../process/load'
 import { changedCourse, courseOf, isCourseChange, isInspected, type CourseStep } from './course'
 import { cuesOf, getReadyS, type Cue } from './cues'

@@ -26,6 +26,9 @@ export function onReading(reader: (reading: Reading) => void): () => void {
 
 const tell = (event: LiveEvent | 'all') => listeners.forEach((listener) => listener(event))
 
+/** Changes may have been missed, by whatever way. */
+export const missed = (): void => tell('all')
+
 function hear(said: Said): void {
   if (said.what === 'open' || said.what === 'lost') connected.value = said.what === 'open'
   else if (said.what === 'again') tell('all')

@@ -41,6 +41,7 @@ export function useKept<T>(key: string, value: Ref<T>): void {
 export function forgetKept(): void {
   try {
     sessionStorage.clear()
+    localStorage.removeItem('selvrin.session')
   } catch {
     // nothing was kept
   }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFullscreen } from '@vueuse/core'
-import { dim, light, openFilm } from '../light/light'
+import { dim, openFilm } from '../light/light'
 import { fogWarning } from '../light/dark'
 
 const { isFullscreen: full, enter } = useFullscreen()
@@ -9,11 +9,7 @@ const dimBy = (change: number) => void (dim.value = Math.min(0.9, Math.max(0, Ma
 </script>
 
 <template>
-  <aside
-    v-if="light === 'safelight'"
-    class="flex flex-wrap items-center gap-x-3 border-b border-line px-6 text-[15px] max-sm:px-4"
-    aria-label="Safelight"
-  >
+  <aside class="flex flex-wrap items-center gap-x-3 border-b border-line px-6 text-[15px] max-sm:px-4" aria-label="Safelight">
     <p>A screen is no tested safelight until its coin test.</p>
     <p v-if="!full"><strong>Not full screen, the frame glows:</strong> <button class="link min-h-11" @click="fill">fill it</button></p>
     <p v-if="fogWarning && openFilm" class="font-bold" role="alert">
@@ -26,5 +22,4 @@ const dimBy = (change: number) => void (dim.value = Math.min(0.9, Math.max(0, Ma
       <button class="min-h-11 min-w-11 cursor-pointer text-2xl font-bold" aria-label="Brighter" @click="dimBy(-0.1)">+</button>
     </p>
   </aside>
-  <div v-else />
 </template>

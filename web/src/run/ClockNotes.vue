@@ -3,6 +3,7 @@ import { showTime, type PlanStep, type RunClock } from '@selvrin/core'
 import type { Run } from '@selvrin/core/contract'
 import { computed } from 'vue'
 import { useShow } from '../session/useShow'
+import { canReload } from '../offline/keepPage'
 import { useClocks } from './clocks'
 import { probedRun, probeElsewhere } from './probing'
 
@@ -20,6 +21,7 @@ const { run, clock, step, next, asking, follows, silent, staysOn } = defineProps
   staysOn: boolean
 }>()
 const clocks = useClocks()
+const reloads = canReload()
 const show = useShow()
 const moved = computed(() => {
   const found = clock.times.at(-1)?.moved
@@ -44,7 +46,8 @@ const lastMeasured = computed(() => (clocks.events.get(run.id) ?? []).findLast((
     Measured {{ show.temperature(lastMeasured) }}, planned {{ show.temperature(step.temperatureC) }}.
   </p>
   <p v-if="clocks.waiting > 0" role="status">
-    {{ clocks.waiting === 1 ? 'One line of the log waits' : `${clocks.waiting} lines of the log wait` }} for the server; the clock goes on.
+    {{ clocks.waiting === 1 ? 'One line of the log waits' : `${clocks.waiting} lines of the log wait` }} for the server; the clock goes
+    on.{{ reloads ? '' : ' Do not load this page again meanwhile: over plain http a browser cannot, without the server.' }}
   </p>
   <p v-if="clocks.keepsNothing" class="font-bold" role="status">
     This device keeps nothing: its storage is blocked or full. Do not reload until every line is with the server.

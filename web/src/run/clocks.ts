@@ -6,7 +6,8 @@ import { v7 as uuid } from 'uuid'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call'
 import { onChange } from '../api/live'
-import { clockDoubt, clockMatters, settleDoubt, now, onClockStep, timeFrom } from '../clock'
+import { clockDoubt, clockMatters, settleDoubt, now, onClockStep, runIsOn, timeFrom } from '../clock'
+import { endingsWait } from '../api/waiting'
 import { useSession } from '../session/store'
 import { deviceName } from './device'
 import { keepsNothing, runLog } from './log'
@@ -42,14 +43,19 @@ export const useClocks = defineStore('clocks', () => {
 
   /** Fetches a run, with what this device has kept of it. */
   async function load(id: string): Promise<Run> {
-    const run = await call(api.run.get, { params: { id } })
+    const run = await call(api.run.get, { params: { id } }).catch(async (error: unknown) => (await keptInstead(error, id))[0] as Run)
     put(run)
     merge(id, await runLog.of(id))
     return run
   }
+  /** A run that is on goes on without the server. */
+  async function keptInstead(error: unknown, id?: string): Promise<Run[]> {
+    if (!runIsOn() && !endingsWait()) throw error
+    return (await import('./keptRuns')).keptInstead(error, id)
+  }
   async function loadRunning(): Promise<void> {
     if (!session.isTechnician) return
-    const { rows } = await call(api.run.list, { query: { state: 'running' } })
+    const rows = await call(api.run.list, { query: { state: 'running' } }).then((list) => list.rows, keptInstead)
     await Promise.all(rows.map((row) => load(row.id)))
     clockMatters(running.value.length > 0)
     // no time hangs on it any more: the server's is right

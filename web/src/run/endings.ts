@@ -3,7 +3,7 @@ import { openDB, type IDBPDatabase } from 'idb'
 import { shallowRef } from 'vue'
 import type { z } from 'zod'
 import { call, CallError } from '../api/call'
-import { endingsWait } from './waiting'
+import { endingsWait } from '../api/waiting'
 
 type Ending = z.input<typeof api.run.finish.body>
 interface Kept {

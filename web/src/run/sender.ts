@@ -3,7 +3,7 @@ import { api } from '@selvrin/core/contract'
 import { ref } from 'vue'
 import { call, CallError } from '../api/call'
 import { runLog } from './log'
-import { endingsWait } from './waiting'
+import { endingsWait } from '../api/waiting'
 
 /** what the server takes in one request */
 const mostAtOnce = 200

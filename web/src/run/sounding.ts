@@ -9,6 +9,7 @@ import { goDark, openFilm } from '../light/light'
 import { useSession } from '../session/store'
 import { useClocks } from './clocks'
 import { useProbing } from './probing'
+import { keepClocks } from './keepClocks'
 
 const renewMs = 60_000
 /** so often the audio clock is compared with the page's, ms */
@@ -43,6 +44,7 @@ export function soundClocks(): void {
     const clocks = useClocks()
     const session = useSession()
     useProbing()
+    keepClocks()
     const wanted = () => session.person?.sounds !== false
     const open = () =>
       clocks.running.flatMap(({ id }) => {

@@ -4,8 +4,9 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watchEffect } from 'vue'
 import { call, onSignedOut, onTelling } from '../api/call'
 import { closeLive, onChange, openLive } from '../api/live'
-import { setByServer } from '../clock'
+import { runIsOn, setByServer } from '../clock'
 import { forgetKept } from '../hand/useKept'
+import { endingsWait } from '../api/waiting'
 import { manner } from './manner'
 
 export const useSession = defineStore('session', () => {
@@ -26,7 +27,15 @@ export const useSession = defineStore('session', () => {
     darkroom.value = await call(api.darkroom.get)
     openLive(answer.person.id)
   }
-  const load = async (): Promise<void> => take(await call(api.session.get))
+  /** Asks who is signed in. While a run is on and the server does not answer, it is who was. */
+  async function load(): Promise<void> {
+    try {
+      await take(await call(api.session.get))
+    } catch (error) {
+      if (!runIsOn() && !endingsWait()) throw error
+      ;(await import('./remembered')).goOnAsBefore(error, { session, darkroom, ended, take })
+    }
+  }
   const signIn = async (login: string, password: string): Promise<void> =>
     take(await call(api.session.signIn, { body: { login, password } }))
   const useCode = async (login: string, code: string, password: string): Promise<void> =>
