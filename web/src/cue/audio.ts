@@ -17,9 +17,29 @@ export function audio(): AudioContext | null {
 /** Call from a touch or key, the only moments at which a browser lets sound begin. */
 export function wake(): void {
   context ??= new AudioContext()
-  context.onstatechange = look
+  context.onstatechange = () => {
+    // a clock that stood still says nothing of the one that goes on
+    said = []
+    look()
+  }
   void context.resume().then(look, look)
   look()
+}
+
+/** What the audio clock said of itself is believed for so long, ms. */
+const believedMs = 8000
+let said: { at: number; aheadS: number }[] = []
+
+/**
+ * s by which the audio clock is ahead of the page's monotonic one, by what the device says is heard just now; null where it says nothing. A busy machine may say so late, never
+ * early: of what was said lately the earliest counts.
+ */
+function aheadS(context: AudioContext): number | null {
+  const { contextTime = 0, performanceTime = 0 } = context.getOutputTimestamp()
+  if (performanceTime <= 0) return null
+  const at = performance.now()
+  said = [...said.filter((one) => one.at > at - believedMs), { at, aheadS: contextTime - performanceTime / 1000 }]
+  return Math.max(...said.map((one) => one.aheadS))
 }
 
 /**
@@ -27,8 +47,7 @@ export function wake(): void {
  * output nor the drift between the two clocks adds up.
  */
 export function heardAt(context: AudioContext, at: number): number {
-  const { contextTime = 0, performanceTime = 0 } = context.getOutputTimestamp()
-  const pageNow = now()
-  if (performanceTime > 0) return contextTime + (at - (pageNow - (performance.now() - performanceTime))) / 1000
-  return context.currentTime + (at - pageNow) / 1000
+  const inMs = at - now()
+  const ahead = aheadS(context)
+  return ahead === null ? context.currentTime + inMs / 1000 : ahead + (performance.now() + inMs) / 1000
 }
