@@ -31,15 +31,16 @@ const believedMs = 8000
 let said: { at: number; aheadS: number }[] = []
 
 /**
- * s by which the audio clock is ahead of the page's monotonic one, by what the device says is heard just now; null where it says nothing. A busy machine may say so late, never
- * early: of what was said lately the earliest counts.
+ * s by which the audio clock is ahead of the page's monotonic one, by what the device says is heard just now; null where it says nothing. A busy machine may say so late: of what
+ * was said lately the middle counts.
  */
 function aheadS(context: AudioContext): number | null {
   const { contextTime = 0, performanceTime = 0 } = context.getOutputTimestamp()
   if (performanceTime <= 0) return null
   const at = performance.now()
   said = [...said.filter((one) => one.at > at - believedMs), { at, aheadS: contextTime - performanceTime / 1000 }]
-  return Math.max(...said.map((one) => one.aheadS))
+  const inOrder = said.map((one) => one.aheadS).sort((a, b) => a - b)
+  return inOrder[Math.floor(inOrder.length / 2)] ?? null
 }
 
 /**
