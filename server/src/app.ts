@@ -28,6 +28,7 @@ import { mixRoutes } from './mix/routes'
 import { paperRoutes } from './paper/routes'
 import { personRoutes } from './person/routes'
 import { instrumentRoutes } from './proof/instruments'
+import { practiceRoutes } from './practice/routes'
 import { processRoutes } from './process/routes'
 import { proofRoutes } from './proof/routes'
 import { ruleRoutes } from './proof/rules'
@@ -56,6 +57,7 @@ const routes = [
   runRoutes,
   filmRoutes,
   deviceRoutes,
+  practiceRoutes,
   chemicalRoutes,
   paperRoutes,
   importRoutes,

@@ -11,6 +11,7 @@ import { jarApi } from './jar'
 import { kitApi } from './kit'
 import { mixApi } from './mix'
 import { personApi } from './person'
+import { practiceApi } from './practice'
 import { printApi } from './print'
 import { proofApi } from './proof'
 import { processApi } from './process'
@@ -36,6 +37,7 @@ export const api = {
   run: runApi,
   film: filmApi,
   device: deviceApi,
+  practice: practiceApi,
   print: printApi,
   import: importApi,
 }
@@ -57,6 +59,7 @@ export { reading, type Device, type DeviceKind, type Reading } from './device'
 export { importPortion, type ImportRow } from './import'
 export { labelSheets, type LabelSheet } from './print'
 export type { Mix, MixSummary } from './mix'
+export type { PracticeRow } from './practice'
 export type { Me, Person } from './person'
 export { runEvent } from '../run/runEvent'
 export { planRequest, type PlanRequest } from '../process/request'

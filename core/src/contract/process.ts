@@ -12,7 +12,7 @@ const row = z.object({
   shipped: z.boolean(),
 })
 export const processApi = {
-  list: endpoint('GET', '/api/processes', 'technician', 'All processes in their newest version', { query: listQuery, response: page(row) }),
+  list: endpoint('GET', '/api/processes', 'member', 'All processes in their newest version', { query: listQuery, response: page(row) }),
   get: endpoint('GET', '/api/processes/:id', 'technician', 'One process with its earlier versions', {
     params: idParams,
     response: row.extend({ versions: z.array(z.object(said)) }),

@@ -1,9 +1,9 @@
-import { timeAtAny } from '../development/chartTime'
 import type { Plan } from '../process/load'
 import { changedCourse, courseOf, isCourseChange, isInspected, type CourseStep } from './course'
 import { cuesOf, getReadyS, type Cue } from './cues'
 import { driftEnd, type DriftReading } from './drift'
 import type { RunEvent } from './runEvent'
+import { timeAtOf } from './stepTime'
 
 export interface StepTime {
   /** its number in the course */
@@ -111,23 +111,14 @@ function overOf(step: CourseStep | undefined, overS: number): number {
   return typeof time === 'object' && 'inspect' in time && time.atMostS === undefined ? 0 : Math.max(0, overS)
 }
 
-/** What the time of a step follows when its bath drifts: the development chart of the load, or the step's own table. */
-function driftOf({ drift, developing }: Plan, { time, factors = [] }: CourseStep) {
-  if (time === 'chart') return drift && developing ? { ...drift, factors: developing.steps.slice(1) } : null
-  if (!('table' in time)) return null
-  return { chart: time.table.map(({ c, s }) => ({ temperatureC: c, seconds: s })), k: undefined, factors }
-}
-
 /** A measured temperature moves the end of a step whose time follows the chart; a step that is overdone already ends at once. */
 function follow(plan: Plan, steps: CourseStep[], time: StepTime | undefined, celsius: number, at: number): void {
   const step = steps[time?.step ?? -1]
-  const course = step && driftOf(plan, step)
-  if (!time || !step || !course) return
+  const timeAt = step && timeAtOf(plan, step)
+  if (!time || !step || !timeAt) return
   const elapsedS = Math.max(0, (at - time.startedAt) / 1000)
-  const factor = course.factors.reduce((product, one) => product * one.factor, 1)
-  const charted = timeAtAny(course.chart, course.k)
   const readings = [...(time.moved?.readings ?? [{ s: 0, c: step.temperatureC }]), { s: elapsedS, c: celsius }]
-  const endS = driftEnd({ readings, timeAt: (c) => charted(c) * factor })
+  const endS = driftEnd({ readings, timeAt })
   time.plannedS = Math.max(elapsedS, endS)
   time.moved = { byS: time.plannedS - step.seconds, celsius, readings }
 }

@@ -29,6 +29,7 @@ import { mixEventTable } from '../mix/MixEvent'
 import { personTable } from '../person/Person'
 import { dueRuleTable } from '../proof/DueRule'
 import { instrumentTable } from '../proof/Instrument'
+import { practiceTable } from '../practice/Practice'
 import { proofTable } from '../proof/Proof'
 import { proofPictureTable } from '../proof/ProofPicture'
 import { proofTakenBackTable } from '../proof/ProofTakenBack'
@@ -68,6 +69,7 @@ const tables = {
   KitSet: kitSetTable,
   LabelCode: labelCodeTable,
   Mix: mixTable,
+  Practice: practiceTable,
   MixEvent: mixEventTable,
   Notice: noticeTable,
   OneTimeCode: oneTimeCodeTable,
@@ -121,6 +123,8 @@ function associate(m: Tables): void {
   belongs(m.Roll, m.Person, 'member', 'memberId')
   belongs(m.RollMark, m.Roll, 'roll', 'rollId')
   belongs(m.Proof, m.Person, 'by', 'byPerson')
+  belongs(m.Practice, m.Person, 'person', 'personId')
+  belongs(m.Practice, m.ProcessVersion, 'process', 'processVersionId')
   m.Mix.hasOne(m.Batch, { as: 'batch', foreignKey: 'mixId', constraints: false })
   m.Run.hasMany(m.Roll, { as: 'rolls', foreignKey: 'runId', constraints: false })
   m.Roll.hasMany(m.RollMark, { as: 'marks', foreignKey: 'rollId', constraints: false })

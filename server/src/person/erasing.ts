@@ -49,6 +49,11 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
     notices: await plain(db.Notice, { attributes: ['id', 'at', 'text', 'readAt'], where: { personId: id }, order: ['at'] }),
     sessions: await plain(db.Session, { attributes: ['createdAt', 'seenAt', 'expiresAt'], where: { personId: id }, order: ['createdAt'] }),
     'marks on films': await plain(db.RollMark, { attributes: ['at', 'text', 'helps', 'clearedAt', 'cleared'], ...ofFilms, order: ['at'] }),
+    practices: await plain(db.Practice, {
+      attributes: ['at', 'processVersionId', 'practised', 'loading', 'findings', 'score', 'clean'],
+      where: { personId: id },
+      order: ['at'],
+    }),
     'runs with their films': await runsWith(db, id),
   }
   for (const [what, model, column, order] of tracesIn(db)) kept[what] = await plain(model, { where: { [column]: id }, order: [order] })

@@ -3,7 +3,7 @@ import type { Finding } from '../../finding'
 import { compilePlan } from '../compilePlan'
 import type { Plan, PlanBottle } from '../load'
 import { requireWhole, stepsOf, type ProcessBody } from '../process'
-import type { ProcessStep } from '../step'
+import type { Agitation, ProcessStep } from '../step'
 import { developsFirst } from '../stepFacts'
 import { changeStep, free, removeStep } from './edit'
 
@@ -67,7 +67,7 @@ function mendingOf(process: ProcessBody, { rule }: Finding, key: string | undefi
  * @example
  * draftOf(houseProcesses[0], { 'wetting-agent': false }).findings // → []
  */
-export function draftOf(process: ProcessBody, options: Record<string, boolean> = {}): Draft {
+export function draftOf(process: ProcessBody, options: Record<string, boolean> = {}, agitation?: Agitation): Draft {
   try {
     requireWhole(process)
     const first = stepsOf(process, options).find(developsFirst)
@@ -79,6 +79,7 @@ export function draftOf(process: ProcessBody, options: Record<string, boolean> =
         films: [{ format: '135-36', count: 1 }],
         chart: [{ temperatureC, seconds: usual.charted }],
         ...{ temperatureC, pushStops: 0, options },
+        ...(agitation ? { agitation } : {}),
       },
       process.roles.map((role) => ({ role: role.id, bottle: freshBottle(role) })),
     )

@@ -11,6 +11,7 @@ import { told } from './0010-told'
 import { processes } from './0011-processes'
 import { films } from './0012-films'
 import { bath } from './0013-bath'
+import { practice } from './0014-practice'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -28,4 +29,5 @@ export const migrations: Migration[] = [
   processes,
   films,
   bath,
+  practice,
 ]
