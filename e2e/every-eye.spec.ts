@@ -154,6 +154,7 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   `/films/trace?bottle=${there.bottle}`,
   '/formulary/kits',
   '/people',
+  '/practice',
   '/devices',
   '/settings',
 ]

@@ -18,6 +18,7 @@ const pages = [
   '/films/pairs',
   '/formulary/kits',
   '/people',
+  '/practice',
   '/devices',
   '/formulary/jars/count',
   '/formulary/compare',
@@ -149,6 +150,8 @@ test('while the server is away no page says that nothing is there, and each reco
     '**/api/vessels**',
     '**/api/supply**',
     '**/api/proofs**',
+    '**/api/processes**',
+    '**/api/practices**',
   ]
   for (const route of away) await context.route(route, (asked) => asked.abort())
   const [bottle, formula] = ['0198f000-0000-7000-8000-0000000000e1', '0198f000-0000-7000-8000-0000000000e2']
@@ -171,6 +174,7 @@ test('while the server is away no page says that nothing is there, and each reco
     '/tanks/chart',
     '/films',
     '/people',
+    '/practice',
     '/devices',
     '/b/QQQ234',
   ]

@@ -48,6 +48,7 @@ test('safelight: every pixel of every station is black or red, with a menu open 
     `/formulary/compare?one=${formula?.id}&other=${other?.id}`,
     '/formulary/exchange',
     `/formulary/${parts?.id}`,
+    '/practice',
     '/devices',
     '/scales',
     '/proofs',

@@ -1,13 +1,15 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, useTemplateRef, watch } from 'vue'
 import { clockDoubt } from './clock'
 import { useRoute } from 'vue-router'
 import BenchEdge from './room/BenchEdge.vue'
 import { benchHidden } from './hand/bench'
-import { fetchAhead, safelightNotice } from './router'
+import { fetchAhead, leavePanel, safelightNotice } from './router'
 import DimLayer from './room/DimLayer.vue'
 import EndedPanel from './entry/EndedPanel.vue'
-import LeavePanel from './room/LeavePanel.vue'
+import { leavingFor } from './room/leaving'
+import { anythingTyped } from './hand/typed'
 import { useHeard } from './hand/useHeard'
 import { useScroll } from './room/useScroll'
 import RoomKeys from './room/RoomKeys.vue'
@@ -50,7 +52,12 @@ const main = useTemplateRef<HTMLElement>('main')
 useScroll(main)
 useHeard(main)
 const SafelightNotice = defineAsyncComponent(safelightNotice)
+const LeavePanel = defineAsyncComponent(leavePanel)
 const ClockDoubt = defineAsyncComponent(() => import('./run/ClockDoubt.vue'))
+// a reload or a closed tab asks in the browser's own words
+useEventListener(window, 'beforeunload', (event) => {
+  if (anythingTyped()) event.preventDefault()
+})
 const inside = computed(() => session.person !== null && route.meta.for !== 'anyone')
 </script>
 
@@ -73,7 +80,7 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
     <EndedPanel v-if="inside" />
     <RoomKeys v-if="inside" />
     <ClockDoubt v-if="inside && clockDoubt" />
-    <LeavePanel />
+    <LeavePanel v-if="leavingFor !== null" />
     <DimLayer />
   </div>
 </template>

@@ -26,8 +26,9 @@ const pages = {
   films: () => import('./run/FilmsPage.vue'),
 }
 
-/** What stands above every page in safelight. */
+/** What stands above every page in safelight, and what asks before typed work is left. */
 export const safelightNotice = () => import('./room/SafelightNotice.vue')
+export const leavePanel = () => import('./room/LeavePanel.vue')
 
 /** What each may open that most likely comes next; a mix and a run are fetched when they are opened. */
 const ahead = {
@@ -38,7 +39,7 @@ const ahead = {
 /** Fetches the stations' pages ahead, so that the first click on one answers like the second. */
 export function fetchAhead(role: keyof typeof ahead): void {
   const later = window.requestIdleCallback ?? ((work: () => void) => setTimeout(work, 1000))
-  later(() => [...ahead[role], safelightNotice].forEach((page) => void page().catch(() => undefined)))
+  later(() => [...ahead[role], safelightNotice, leavePanel].forEach((page) => void page().catch(() => undefined)))
 }
 
 /** Every page. Stations other than the Shelf are loaded when they are first opened. */
@@ -81,6 +82,7 @@ export function makeRouter(): Router {
       { path: '/tanks/clocks', component: () => import('./run/ClocksPage.vue'), meta: { title: 'Clocks' } },
       { path: '/tanks/:id', component: pages.run, meta: { title: 'Run' } },
       { path: '/films', component: pages.films, meta: { for: 'members', title: 'Films' } },
+      { path: '/practice', component: () => import('./practice/PracticePage.vue'), meta: { for: 'members', title: 'Practice' } },
       { path: '/films/pairs', component: () => import('./film/PairsPage.vue'), meta: { title: 'How films come out' } },
       { path: '/films/trace', component: () => import('./film/TracePage.vue'), meta: { title: 'Films and baths' } },
       { path: '/people', component: () => import('./person/PeoplePage.vue'), meta: { title: 'People' } },

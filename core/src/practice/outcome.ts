@@ -2,7 +2,7 @@ import { timeAtAny } from '../development/chartTime'
 import type { Finding, Severity } from '../finding'
 import type { Plan, PlanStep } from '../process/load'
 import { developsFirst } from '../process/stepFacts'
-import { driftProgress } from '../run/drift'
+import { driftEnd, driftProgress, type DriftReading } from '../run/drift'
 import { timeAtOf } from '../run/stepTime'
 import type { Practised, PractisedStep } from './practised'
 import { slowerBy, troublesOf, type Trouble } from './trouble'
@@ -71,6 +71,16 @@ const courseOfBath = (step: PlanStep, drift: Trouble | undefined, tookS: number)
 export function practisedC(step: Pick<PlanStep, 'temperatureC'>, drift: Trouble | undefined, atS: number): number {
   if (drift?.byC === undefined || atS <= drift.atS) return step.temperatureC
   return step.temperatureC + drift.byC * Math.min(1, (atS - drift.atS) / 60)
+}
+
+/**
+ * s a practised step takes by what was measured in it, as at a real clock: where its time follows the temperature the end moves with it.
+ * @example
+ * practisedEndS(run, { ...run.steps[0], time: { s: 60 }, seconds: 60 }, [{ s: 10, c: 22 }]) // → 60
+ */
+export function practisedEndS(plan: Plan, step: PlanStep, measured: DriftReading[]): number {
+  const timeAt = timeAtOf(plan, step)
+  return timeAt && measured.length > 0 ? driftEnd({ readings: [{ s: 0, c: step.temperatureC }, ...measured], timeAt }) : step.seconds
 }
 
 /** Share of its development a film got: by how long, and by how warm the bath was. */

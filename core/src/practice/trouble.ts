@@ -1,5 +1,6 @@
 import type { Plan, PlanStep } from '../process/load'
 import { developsFirst } from '../process/stepFacts'
+import { timeAtOf } from '../run/stepTime'
 
 /** What may go wrong on purpose. */
 export const troubleKinds = ['drift', 'doorbell', 'wrong-beaker', 'fixer-failed', 'light'] as const
@@ -60,10 +61,16 @@ const fixes = ({ kind }: PlanStep): boolean => kind === 'fix' || kind === 'bleac
  * @example
  * troublesOf({ ...run, steps: [] }, { seed: 1, kinds: ['drift'] }) // → []
  */
-export function troublesOf({ steps }: Pick<Plan, 'steps'>, { seed, kinds }: { seed: number; kinds: TroubleKind[] }): Trouble[] {
+export function troublesOf(
+  plan: Pick<Plan, 'steps' | 'drift' | 'developing'>,
+  { seed, kinds }: { seed: number; kinds: TroubleKind[] },
+): Trouble[] {
   const random = seeded(seed)
   const between = (least: number, most: number) => least + (most - least) * random()
+  const { steps } = plan
   const developer = steps.findIndex(developsFirst)
+  // where nothing says what another temperature would take, nobody can put it right
+  const followed = steps.findIndex((step) => developsFirst(step) && timeAtOf(plan, step) !== null)
   const find = (is: (step: PlanStep, i: number) => boolean) => steps.findIndex(is)
   return troubleKinds.flatMap((kind): Trouble[] => {
     // each takes its share of chance, whether it is wanted or not, so that a kind more does not change the others
@@ -73,7 +80,7 @@ export function troublesOf({ steps }: Pick<Plan, 'steps'>, { seed, kinds }: { se
       return seconds === undefined ? [] : [{ kind, step, atS: Math.round(seconds * share) }]
     }
     if (!kinds.includes(kind)) return []
-    if (kind === 'drift') return at(developer).map((one) => ({ ...one, byC: side * byC }))
+    if (kind === 'drift') return at(followed).map((one) => ({ ...one, byC: side * byC }))
     if (kind === 'doorbell')
       return at(developer).map((one) => ({ ...one, atS: Math.max(5, Math.round((steps[developer]?.seconds ?? 0) - 40 - 20 * share)) }))
     if (kind === 'light') return at(find((step) => step.light === 'tank' && isPoured(step)))

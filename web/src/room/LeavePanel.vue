@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
 import { useRouter } from 'vue-router'
 import AskCard from '../fields/AskCard.vue'
-import { anythingTyped, dropTyped } from '../hand/typed'
+import { dropTyped } from '../hand/typed'
 import { leavingFor } from './leaving'
 
 /** Something was typed and a key, a link or the way back would lose it: that is asked, on top of everything. */
@@ -13,10 +12,6 @@ function leave(): void {
   leavingFor.value = null
   if (to !== null) void router.push(to)
 }
-// a reload or a closed tab asks in the browser's own words
-useEventListener(window, 'beforeunload', (event) => {
-  if (anythingTyped()) event.preventDefault()
-})
 </script>
 
 <template>

@@ -52,7 +52,8 @@ const whole = computed(() => Object.keys(asked.value).length === 0)
   <div class="station max-w-5xl">
     <div class="mb-4 flex flex-wrap items-center gap-5">
       <h1 class="text-3xl font-bold">{{ session.isTechnician ? 'All films' : 'My films' }}</h1>
-      <RouterLink v-if="session.isTechnician" to="/films/pairs" class="button ml-auto">How films come out</RouterLink>
+      <RouterLink to="/practice" class="button ml-auto">Practice</RouterLink>
+      <RouterLink v-if="session.isTechnician" to="/films/pairs" class="button">How films come out</RouterLink>
     </div>
     <NoticeList class="mb-4" />
     <WaitFor :of="[list]" what="the films">

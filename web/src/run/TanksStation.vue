@@ -74,7 +74,8 @@ async function showMore(): Promise<void> {
       <button v-if="session.session?.darkroom.kind === 'demo'" class="link min-h-11" :disabled="evening.busy.value" @click="playAgain">
         Play the evening again
       </button>
-      <RouterLink to="/films/pairs" class="button ml-auto">How films come out</RouterLink>
+      <RouterLink to="/practice" class="button ml-auto">Practice</RouterLink>
+      <RouterLink to="/films/pairs" class="button">How films come out</RouterLink>
       <RouterLink to="/tanks/bath" class="button">Tempering bath</RouterLink>
       <RouterLink to="/tanks/processes" class="button">Processes</RouterLink>
       <RouterLink to="/tanks/chart" class="button">Wall chart</RouterLink>

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { stepsOf, troubleKinds, type TroubleKind } from '@selvrin/core'
+import { api, type PracticeRow } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
+import ChoiceField from '../fields/ChoiceField.vue'
+import PressOne from '../fields/PressOne.vue'
+import PressSome from '../fields/PressSome.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import WaitFor from '../fields/WaitFor.vue'
+import { useKept } from '../hand/useKept'
+import { useProcesses } from '../stores'
+import LoadingPractice from './LoadingPractice.vue'
+import PracticeClock from './PracticeClock.vue'
+import PracticeList from './PracticeList.vue'
+import PracticeResult from './PracticeResult.vue'
+import { practisedAgitation, usePractice } from './usePractice'
+
+/** Any process done dry, faster than it is, with whatever may go wrong; and what it would have done to the film. */
+const processes = useProcesses()
+onMounted(() => void processes.load())
+const wanted = reactive({ process: null as string | null, speed: 5 as number | null, troubles: [] as TroubleKind[] })
+const kept = ref({ ...wanted })
+useKept('practice', kept)
+Object.assign(wanted, kept.value)
+watch(wanted, () => (kept.value = { ...wanted }), { deep: true })
+const choices = computed(() =>
+  processes.rows.filter((row) => stepsOf(row.body, {}).length > 0).map((row) => ({ value: row.id, name: row.body.name })),
+)
+const chosen = computed(() => processes.rows.find((row) => row.id === wanted.process))
+const speeds = [1, 2, 5, 10, 20].map((value) => ({ value, name: `${value}×` }))
+const troubleNames: Record<TroubleKind, string> = {
+  drift: 'The bath drifts',
+  doorbell: 'The doorbell rings',
+  'wrong-beaker': 'Beakers stand the wrong way round',
+  'fixer-failed': 'The fixer fails its test',
+  light: 'The light goes on',
+}
+const troubles = troubleKinds.map((value) => ({ value, name: troubleNames[value] }))
+
+const practice = usePractice()
+const list = ref<InstanceType<typeof PracticeList> | null>(null)
+const problem = ref('')
+const result = ref<PracticeRow | null>(null)
+const sending = useAction()
+let id = uuid()
+function begin(): void {
+  problem.value = chosen.value ? '' : 'Choose a process.'
+  if (!chosen.value) return
+  result.value = null
+  id = uuid()
+  const seed = Math.floor(Math.random() * 2_000_000_000)
+  problem.value = practice.begin({ process: chosen.value, options: {}, speed: wanted.speed ?? 1, troubles: wanted.troubles, seed })
+}
+/** What was done is sent as it is; what it would have done comes back. */
+async function send(): Promise<void> {
+  const process = practice.asked.value?.process
+  if (!process) return
+  const body = { id, processVersionId: process.versionId, options: {}, agitation: practisedAgitation, practised: practice.practised() }
+  const good = await sending.act(async () => (result.value = await call(api.practice.run, { body })))
+  if (good) void list.value?.load()
+}
+watch(practice.over, (over) => void (over && send()))
+// what comes next begins at the top
+const top = useTemplateRef<HTMLElement>('top')
+watch([() => practice.plan.value, result], () => top.value?.scrollIntoView(), { flush: 'post' })
+function again(): void {
+  result.value = null
+  practice.stop()
+}
+</script>
+
+<template>
+  <div class="station max-w-6xl">
+    <h1 ref="top" class="mb-4 text-3xl font-bold">Practice</h1>
+    <PracticeResult
+      v-if="practice.over.value && result && practice.plan.value"
+      :row="result"
+      :plan="practice.plan.value"
+      :done="practice.done.value"
+      @again="again"
+    />
+    <div v-else-if="practice.over.value" class="space-y-4">
+      <p class="text-2xl font-bold">The film is out.</p>
+      <ProblemLine :problem="sending.problem.value" />
+      <button v-if="sending.problem.value" type="button" class="button button-main" :disabled="sending.busy.value" @click="send">
+        Try again
+      </button>
+    </div>
+    <PracticeClock v-else-if="practice.plan.value" :practice="practice" />
+    <div v-else class="grid grid-cols-[minmax(0,1fr)_minmax(0,24rem)] items-start gap-10 max-lg:grid-cols-1">
+      <WaitFor :of="[processes]" what="the processes">
+        <section class="space-y-5" aria-label="A run, dry">
+          <p class="text-lg">
+            A run with empty beakers and a film that was never there. It is timed as a real one, says at its end what it would have done to
+            the film, and touches no bottle, record or tank.
+          </p>
+          <ChoiceField v-model="wanted.process" label="Process" :choices="choices" />
+          <div>
+            <p class="mb-1 font-semibold">How fast</p>
+            <PressOne v-model="wanted.speed" label="How fast" :choices="speeds" />
+          </div>
+          <div>
+            <p class="mb-1 font-semibold">What may go wrong</p>
+            <PressSome v-model="wanted.troubles" label="What may go wrong" :choices="troubles" />
+          </div>
+          <ProblemLine :problem="problem" />
+          <button type="button" class="button button-main min-h-16 px-10 text-xl" @click="begin">Begin</button>
+        </section>
+      </WaitFor>
+      <LoadingPractice @kept="list?.load()" />
+    </div>
+    <PracticeList v-if="!practice.plan.value || practice.over.value" ref="list" class="mt-10" />
+  </div>
+</template>
