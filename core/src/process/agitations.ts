@@ -11,6 +11,10 @@ export const agitations = {
   none: { name: 'not at all', firstS: 0, forS: 0, everyS: 0 },
 } satisfies Record<string, Agitation>
 
-/** A scheme by its key. */
+/**
+ * A scheme by its key; nothing where there is none of that name.
+ * @example
+ * agitationNamed('30-5-30')?.everyS // → 30
+ */
 export const agitationNamed = (key: string): Agitation | undefined =>
   Object.hasOwn(agitations, key) ? agitations[key as keyof typeof agitations] : undefined
