@@ -165,6 +165,8 @@ export function outcomeOf(plan: Plan, { seed, troubles: kinds, answers, steps }:
     if (one.step.kind === 'bleach-fix' && one.tookS < bleachedShare * one.step.seconds)
       say('practice-muddy', 'warning', `${one.step.name} had less than ${bleachedShare * 100} % of its time: muddy. It can be done again.`)
   }
+  if (picture >= 0 && fixed < 0 && plan.steps.some(({ kind }) => kind === 'bleach-fix'))
+    say('practice-muddy', 'error', 'The film never met its bleach-fix: muddy, and not fixed. It can still be done.')
   const stabilised = at(({ kind }) => kind === 'stabilise')
   if (stabilised >= 0 && did.slice(stabilised + 1).some(({ step }) => ['rinse', 'wash'].includes(step.kind)))
     say('practice-spots', 'advice', 'It was rinsed after the stabiliser: spots. Stabilise it again.')

@@ -108,6 +108,7 @@ describe('what a practice would have done to the film', () => {
     const colour = planOf('colour-negative')
     const bleachFix = indexOf(colour, 'bleach-fix')
     expect(rules(colour, done(colour, { [bleachFix]: { s: colour.steps[bleachFix]!.seconds * 0.69 } }))).toEqual(['practice-muddy'])
+    expect(rules(colour, done(colour, { [bleachFix]: null }))).toEqual(['practice-muddy'])
     const [stabilise, wash] = [indexOf(colour, 'stabilise'), indexOf(colour, 'wash')]
     const order = [...colour.steps.map((_, i) => i).filter((i) => i !== wash && i !== stabilise), stabilise, wash]
     // in the warm water of the wash it is shocked as well

@@ -6,6 +6,11 @@ import FindingList from '../marks/FindingList.vue'
 /** What a practice would have done to the film, and what was done when. */
 defineProps<{ row: PracticeRow; plan: Plan; done: PractisedStep[] }>()
 defineEmits<{ again: [] }>()
+function agitated(plan: Plan, { step, beatsS }: PractisedStep): string {
+  const liquid = plan.steps[step]?.liquid
+  if (liquid === 'air' || liquid === 'light') return '—'
+  return beatsS === null ? 'taken as done' : `${beatsS.length} times`
+}
 </script>
 
 <template>
@@ -30,7 +35,7 @@ defineEmits<{ again: [] }>()
             <td class="pr-4 text-right font-mono">{{ showTime(one.fromS) }}</td>
             <td class="pr-4 text-right font-mono">{{ showTime(plan.steps[one.step]?.seconds ?? 0) }}</td>
             <td class="pr-4 text-right font-mono font-bold">{{ showTime(one.untilS - one.fromS) }}</td>
-            <td class="text-right">{{ one.beatsS === null ? 'taken as done' : `${one.beatsS.length} times` }}</td>
+            <td class="text-right">{{ agitated(plan, one) }}</td>
           </tr>
         </tbody>
       </table>
