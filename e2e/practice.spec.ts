@@ -6,6 +6,8 @@ const time = (page: Page) => page.getByRole('timer')
 async function letRun(page: Page, pageS: number): Promise<void> {
   for (let s = 0; s < pageS; s += 10) await page.clock.fastForward(Math.min(10, pageS - s) * 1000)
 }
+/** Time passes by the walk alone from here on, however long its machine takes. */
+const stopTime = async (page: Page) => page.clock.pauseAt((await page.evaluate(() => Date.now())) + 500)
 const beaker = (page: Page, name: string | RegExp) => page.getByRole('list').getByRole('button', { name })
 
 test('a member practises on the phone: the beakers as they stand, the fixer that failed, the light; what it would have done is said and kept, and a technician sees it', async ({
@@ -23,6 +25,7 @@ test('a member practises on the phone: the beakers as they stand, the fixer that
   for (const trouble of ['Beakers stand the wrong way round', 'The fixer fails its test', 'The light goes on'])
     await page.getByRole('button', { name: trouble }).click()
   await page.getByRole('button', { name: 'Begin' }).first().click()
+  await stopTime(page)
   // the first as it stands is not the first to be poured
   await expect(page.getByRole('list').getByRole('button').first()).toHaveText(/Stop/)
   await beaker(page, /^Develop/).click()
@@ -42,6 +45,7 @@ test('a member practises on the phone: the beakers as they stand, the fixer that
     await page.clock.fastForward(2500)
   }
   await page.getByRole('button', { name: /^The film is out/ }).click()
+  await page.clock.resume()
   await expect(page.getByRole('status').filter({ hasText: 'The film would be right.' })).toBeVisible()
   const row = page.getByRole('listitem').filter({ hasText: 'Black-and-white negative at 20×' })
   await expect(row).toContainText('The film would be right')
@@ -81,6 +85,7 @@ test('at hand speed agitation counts, the temperature is asked for and moves the
   await page.getByRole('button', { name: '2×' }).click()
   for (const trouble of ['The bath drifts', 'The doorbell rings']) await page.getByRole('button', { name: trouble }).click()
   await page.getByRole('button', { name: 'Begin' }).first().click()
+  await stopTime(page)
   await page.keyboard.press('Space')
   await expect(time(page)).toHaveAccessibleName(/^Develop/)
   const bell = page.getByText('The doorbell rings.')
@@ -98,6 +103,28 @@ test('at hand speed agitation counts, the temperature is asked for and moves the
   await page.clock.fastForward(10_000)
   await expect(page.getByText('You are at the door.')).toHaveCount(0)
   await page.getByRole('button', { name: 'Take the film out' }).click()
+  await page.clock.resume()
   await expect(page.getByRole('cell', { name: /^\d+ times$/ })).toBeVisible()
   await expect(page.getByText(/of its development|be right/).first()).toBeVisible()
+})
+
+test('a practice is there again after a reload, with its clock gone on, and is written down once', async ({ page, house }) => {
+  await signIn(page)
+  await page.goto('/practice')
+  await choose(page, 'Process', /^Monobath$/)
+  await page.getByRole('button', { name: '1×', exact: true }).click()
+  await page.getByRole('button', { name: 'Begin' }).first().click()
+  await page.keyboard.press('Space')
+  await expect(time(page)).toBeVisible()
+  const left = await time(page).textContent()
+  await page.reload()
+  await expect(time(page)).toBeVisible()
+  await expect(time(page)).not.toHaveText(left ?? '')
+  await page.getByRole('button', { name: 'Take the film out' }).click()
+  await expect(page.getByText('The film would not be right.')).toBeVisible()
+  const count = async () => (await house.ask<{ n: number }>('select count(*)::int as n from practice'))[0]?.n
+  const written = await count()
+  await page.reload()
+  await expect(page.getByText('The film would not be right.')).toBeVisible()
+  expect(await count()).toBe(written)
 })

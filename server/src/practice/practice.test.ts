@@ -61,6 +61,8 @@ test('a member practises: what it would have done is worked out by the house, an
     clean: true,
     findings: [],
   })
+  // sent once more by a page that was loaded again
+  expect((await send(tilda!, 0.5, { id: good.id })).body).toMatchObject({ id: good.id, score: 100 })
   const thin = (await send(tilda!, 0.8)).body as unknown as PracticeRow
   expect(thin).toMatchObject({ clean: false, findings: [{ rule: 'practice-thin' }] })
   expect(thin.score!).toBeLessThan(85)

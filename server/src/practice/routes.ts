@@ -15,6 +15,8 @@ const list: Handler<typeof api.practice.list> = async ({ db, query: { personId, 
 
 /** What it would have done is worked out here from what was done: nobody sends in marks of their own. */
 const run: Handler<typeof api.practice.run> = async ({ db, body: { id, processVersionId, options, agitation, practised }, who, now }) => {
+  // sent again, as after a reload: it is written down once
+  if (await db.Practice.findOne({ where: { id, personId: who.id } })) return practiceRow(db, id)
   const { body } = await processAs(db, processVersionId)
   const { plan } = draftOf(body, options, agitationNamed(agitation))
   if (!plan) throw new Refusal(422, 'no-plan', `${body.name} cannot be practised: its steps do not make a plan.`)

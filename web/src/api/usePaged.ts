@@ -15,7 +15,15 @@ const settleMs = 200
 export function usePaged<E extends Endpoint>(
   endpoint: E,
   query: () => Record<string, unknown> | null,
-  { subject, holds, atOnce = 40 }: { subject: LiveEvent['subject']; holds: (row: RowOf<E>) => boolean; atOnce?: number },
+  {
+    subject,
+    holds,
+    atOnce = 40,
+  }: {
+    /** whose changes are told; none where nobody tells */ subject?: LiveEvent['subject']
+    holds: (row: RowOf<E>) => boolean
+    atOnce?: number
+  },
 ) {
   type Row = RowOf<E> & { id: string }
   const rows = shallowRef<Row[]>([])

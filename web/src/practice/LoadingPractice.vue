@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { showTime, type PractisedLoading } from '@selvrin/core'
-import { api } from '@selvrin/core/contract'
+import { api, type PracticeRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { call } from '../api/call'
@@ -14,7 +14,7 @@ import { goDark, light } from '../light/light'
 import { wentWords } from './words'
 
 /** Loading a reel for practice: timed from the first touch to the closed lid, then it is asked how it went. */
-const emit = defineEmits<{ kept: [] }>()
+const emit = defineEmits<{ kept: [row: PracticeRow] }>()
 const what = ref<PractisedLoading['what'] | null>('135')
 const where = ref<PractisedLoading['where'] | null>('light')
 const began = ref(0)
@@ -48,10 +48,11 @@ useKeys((event) => {
 async function keep(went: PractisedLoading['went']): Promise<void> {
   if (what.value === null || where.value === null) return
   const loading = { what: what.value, where: where.value, seconds: took.value, went }
-  if (!(await act(() => call(api.practice.loading, { body: { id, loading } })))) return
+  let row: PracticeRow | null = null
+  if (!(await act(async () => (row = await call(api.practice.loading, { body: { id, loading } })))) || !row) return
   began.value = took.value = 0
   id = uuid()
-  emit('kept')
+  emit('kept', row)
 }
 </script>
 

@@ -1,28 +1,28 @@
 <script setup lang="ts">
 import { api } from '@selvrin/core/contract'
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
-import { call } from '../api/call'
-import { usePage } from '../api/usePage'
+import { usePaged } from '../api/usePaged'
 import ChoiceField from '../fields/ChoiceField.vue'
-import PageState from '../fields/PageState.vue'
+import WaitFor from '../fields/WaitFor.vue'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
+import { usePeople } from '../stores'
 import { cameWords, whatWords } from './words'
 
 /** What was practised, and the marks over time: one's own, of everybody for a technician. */
 const LineChart = defineAsyncComponent(() => import('../chart/LineChart.vue'))
 const session = useSession()
-const page = usePage((signal) => call(api.practice.list, { query: {}, signal }))
-onMounted(() => void page.load())
-defineExpose({ load: page.load })
-const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
-const all = computed(() => page.value.value?.rows ?? [])
 const who = ref<string | null>('')
-const people = computed(() => [
-  { value: '', name: 'Everybody' },
-  ...[...new Map(all.value.map((row) => [row.personId, row.person]))].map(([value, name]) => ({ value, name })),
-])
-const rows = computed(() => all.value.filter((row) => !who.value || row.personId === who.value))
+const list = usePaged(api.practice.list, () => (who.value ? { personId: who.value } : {}), {
+  holds: (row) => !who.value || row.personId === who.value,
+})
+defineExpose({ put: list.put })
+const people = usePeople()
+onMounted(() => void (session.isTechnician && people.load()))
+const choices = computed(() => [{ value: '', name: 'Everybody' }, ...people.rows.map(({ id, name }) => ({ value: id, name }))])
+const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
+const known = computed(() => ({ loaded: list.loaded.value, problem: list.problem.value }))
+const rows = list.rows
 /** marks of one person's runs, the oldest first */
 const marks = computed(() => {
   const runs = rows.value.filter((row) => row.score !== null).toReversed()
@@ -36,18 +36,10 @@ const marks = computed(() => {
   <section aria-labelledby="practised">
     <div class="flex flex-wrap items-end justify-between gap-4">
       <h2 id="practised" class="text-2xl font-bold">What was practised</h2>
-      <ChoiceField v-if="session.isTechnician && people.length > 2" v-model="who" class="w-64" label="By whom" :choices="people" />
+      <ChoiceField v-if="session.isTechnician" v-model="who" class="w-64" label="By whom" :choices="choices" />
     </div>
-    <PageState
-      v-if="!page.value.value"
-      :missing="page.missing.value"
-      :problem="page.problem.value"
-      what="what was practised"
-      back="To the films"
-      back-to="/films"
-    />
-    <p v-else-if="rows.length === 0" class="mt-2 text-quiet">Nothing yet.</p>
-    <template v-else>
+    <WaitFor :of="[known]" what="what was practised">
+      <p v-if="rows.length === 0" class="mt-2 text-quiet">{{ who ? 'Nothing of theirs.' : 'Whoever practises finds it here.' }}</p>
       <LineChart
         v-if="marks.length > 0"
         class="my-3 h-52"
@@ -66,6 +58,7 @@ const marks = computed(() => {
           >
         </li>
       </ul>
-    </template>
+      <button v-if="list.hasMore.value" class="button mt-4" :disabled="list.busy.value" @click="list.more()">Show more</button>
+    </WaitFor>
   </section>
 </template>

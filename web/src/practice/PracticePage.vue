@@ -45,24 +45,30 @@ const list = ref<InstanceType<typeof PracticeList> | null>(null)
 const problem = ref('')
 const result = ref<PracticeRow | null>(null)
 const sending = useAction()
-let id = uuid()
 function begin(): void {
   problem.value = chosen.value ? '' : 'Choose a process.'
   if (!chosen.value) return
   result.value = null
-  id = uuid()
   const seed = Math.floor(Math.random() * 2_000_000_000)
-  problem.value = practice.begin({ process: chosen.value, options: {}, speed: wanted.speed ?? 1, troubles: wanted.troubles, seed })
+  problem.value = practice.begin({
+    id: uuid(),
+    process: chosen.value,
+    options: {},
+    speed: wanted.speed ?? 1,
+    troubles: wanted.troubles,
+    seed,
+  })
 }
 /** What was done is sent as it is; what it would have done comes back. */
 async function send(): Promise<void> {
-  const process = practice.asked.value?.process
-  if (!process) return
+  const asked = practice.asked.value
+  if (!asked) return
+  const { id, process } = asked
   const body = { id, processVersionId: process.versionId, options: {}, agitation: practisedAgitation, practised: practice.practised() }
   const good = await sending.act(async () => (result.value = await call(api.practice.run, { body })))
-  if (good) void list.value?.load()
+  if (good && result.value) list.value?.put(result.value)
 }
-watch(practice.over, (over) => void (over && send()))
+watch(practice.over, (over) => void (over && send()), { immediate: true })
 // what comes next begins at the top
 const top = useTemplateRef<HTMLElement>('top')
 watch([() => practice.plan.value, result], () => top.value?.scrollIntoView(), { flush: 'post' })
@@ -110,7 +116,7 @@ function again(): void {
           <button type="button" class="button button-main min-h-16 px-10 text-xl" @click="begin">Begin</button>
         </section>
       </WaitFor>
-      <LoadingPractice @kept="list?.load()" />
+      <LoadingPractice @kept="list?.put($event)" />
     </div>
     <PracticeList v-if="!practice.plan.value || practice.over.value" ref="list" class="mt-10" />
   </div>

@@ -23,7 +23,7 @@ function agitated(plan: Plan, { step, beatsS }: PractisedStep): string {
         <thead>
           <tr class="border-b-2 border-ink">
             <th scope="col" class="py-1 pr-4">Poured</th>
-            <th scope="col" class="pr-4 text-right">At</th>
+            <th scope="col" class="pr-4 text-right max-sm:hidden">At</th>
             <th scope="col" class="pr-4 text-right">Planned</th>
             <th scope="col" class="pr-4 text-right">Took</th>
             <th scope="col" class="text-right">Agitated</th>
@@ -32,7 +32,7 @@ function agitated(plan: Plan, { step, beatsS }: PractisedStep): string {
         <tbody>
           <tr v-for="one in done" :key="one.fromS" class="border-b border-line">
             <th scope="row" class="py-1.5 pr-4 font-semibold">{{ plan.steps[one.step]?.name }}</th>
-            <td class="pr-4 text-right font-mono">{{ showTime(one.fromS) }}</td>
+            <td class="pr-4 text-right font-mono max-sm:hidden">{{ showTime(one.fromS) }}</td>
             <td class="pr-4 text-right font-mono">{{ showTime(plan.steps[one.step]?.seconds ?? 0) }}</td>
             <td class="pr-4 text-right font-mono font-bold">{{ showTime(one.untilS - one.fromS) }}</td>
             <td class="text-right">{{ agitated(plan, one) }}</td>

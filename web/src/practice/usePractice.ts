@@ -15,8 +15,9 @@ import {
 } from '@selvrin/core'
 import type { ProcessRow } from '@selvrin/core/contract'
 import { useIntervalFn } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { now } from '../clock'
+import { useKept } from '../hand/useKept'
 
 const tickMs = 100
 /** up to this speed hands can follow, and are asked for */
@@ -26,6 +27,8 @@ export const practisedAgitation = '30-5-30'
 
 /** What is practised: a process, how fast, and what may go wrong. */
 export interface PracticeAsked {
+  /** it is written down by, once, however often it is sent */
+  id: string
   process: ProcessRow
   options: Record<string, boolean>
   speed: number
@@ -46,10 +49,11 @@ export function usePractice() {
   const time = ref(0)
   const awayUntil = ref(0)
   const measured = ref<{ s: number; c: number } | null>(null)
-  let beganAt = 0
+  /** ms at which the first beaker was poured; 0 before */
+  const beganAt = ref(0)
 
   useIntervalFn(() => {
-    if (asked.value && beganAt > 0 && !over.value) time.value = ((now() - beganAt) / 1000) * asked.value.speed
+    if (asked.value && beganAt.value > 0 && !over.value) time.value = ((now() - beganAt.value) / 1000) * asked.value.speed
   }, tickMs)
 
   const troubles = computed(() =>
@@ -92,8 +96,9 @@ export function usePractice() {
     ),
   )
 
+  const planned = (what: PracticeAsked) => draftOf(what.process.body, what.options, agitations[practisedAgitation])
   function begin(what: PracticeAsked): string {
-    const { plan: made, findings } = draftOf(what.process.body, what.options, agitations[practisedAgitation])
+    const { plan: made, findings } = planned(what)
     if (!made) return findings[0]?.message ?? 'This process cannot be practised.'
     asked.value = what
     plan.value = made
@@ -101,7 +106,7 @@ export function usePractice() {
     current.value = measured.value = null
     answers.value = {}
     over.value = false
-    time.value = awayUntil.value = beganAt = 0
+    time.value = awayUntil.value = beganAt.value = 0
     return ''
   }
   function endStep(): void {
@@ -112,8 +117,8 @@ export function usePractice() {
   /** A beaker goes in; what was in the tank is poured out before. */
   function pour(i: number): void {
     if (away.value || over.value || poured.value.includes(i)) return
-    if (beganAt === 0) beganAt = now()
-    time.value = ((now() - beganAt) / 1000) * (asked.value?.speed ?? 1)
+    if (beganAt.value === 0) beganAt.value = now()
+    time.value = ((now() - beganAt.value) / 1000) * (asked.value?.speed ?? 1)
     endStep()
     current.value = { step: i, fromS: time.value, untilS: time.value, beatsS: byHand.value ? [] : null, measuredS: [] }
   }
@@ -146,6 +151,21 @@ export function usePractice() {
     asked.value = plan.value = null
     over.value = false
   }
+  // a reload in the middle brings it back: its clock went on
+  const kept = ref<{ asked: PracticeAsked | null; held: object } | null>(null)
+  useKept('a practice', kept)
+  const held = { done, current, answers, over, awayUntil, readings, beganAt }
+  if (kept.value?.asked) {
+    asked.value = kept.value.asked
+    plan.value = planned(kept.value.asked).plan
+    for (const [name, value] of Object.entries(kept.value.held)) held[name as keyof typeof held].value = value as never
+    if (beganAt.value > 0) time.value = ((now() - beganAt.value) / 1000) * kept.value.asked.speed
+  }
+  watch(
+    [asked, ...Object.values(held)],
+    () => (kept.value = { asked: asked.value, held: Object.fromEntries(Object.entries(held).map(([name, one]) => [name, one.value])) }),
+    { deep: true },
+  )
   const practised = (): Practised => ({
     ...{ seed: asked.value?.seed ?? 0, speed: asked.value?.speed ?? 1, troubles: asked.value?.troubles ?? [] },
     ...{ answers: answers.value, steps: done.value },
