@@ -93,13 +93,13 @@ async function browser() {
 const listening = `
   // how far the audio clock is ahead of the page's, each second
   let clock = null
+  const tellNow = () => {
+    const { contextTime, performanceTime } = clock.getOutputTimestamp()
+    if (performanceTime > 0) heard(JSON.stringify({ kind: 'clock', at: performanceTime, aheadMs: contextTime * 1000 - performanceTime }))
+  }
   const tellClock = (context) => {
-    if (clock === context) return
+    if (clock === null) setInterval(tellNow, 1000)
     clock = context
-    setInterval(() => {
-      const { contextTime, performanceTime } = context.getOutputTimestamp()
-      if (performanceTime > 0) heard(JSON.stringify({ kind: 'clock', at: performanceTime, aheadMs: contextTime * 1000 - performanceTime }))
-    }, 1000)
   }
   const start = OscillatorNode.prototype.start
   OscillatorNode.prototype.start = function (when) {
@@ -107,6 +107,8 @@ const listening = `
       // one that was called off before it began was never heard
       if (this.calledOff) return
       heard(JSON.stringify({ kind: 'tone', when, at: performance.now() }))
+      // a hidden page is let run once a minute: there are words of the clock around every tone
+      tellNow()
     })
     tellClock(this.context)
     return start.call(this, when)

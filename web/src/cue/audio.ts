@@ -26,19 +26,21 @@ export function wake(): void {
   look()
 }
 
-/** What the audio clock said of itself is believed for so long, ms. */
-const believedMs = 8000
+/** How many words of the audio clock are remembered, and how far apart they are at the least, ms. */
+const remembered = 3
+const apartMs = 1000
 let said: { at: number; aheadS: number }[] = []
 
 /**
- * s by which the audio clock is ahead of the page's monotonic one, by what the device says is heard just now; null where it says nothing. A busy machine may say so late: of what
- * was said lately the middle counts.
+ * s by which the audio clock is ahead of the page's monotonic one, by what the device says is heard just now; null where it says nothing. A busy machine may say so late: of its last
+ * words the middle one counts, however long ago they were, since a hidden page hears one a minute.
  */
 function aheadS(context: AudioContext): number | null {
   const { contextTime = 0, performanceTime = 0 } = context.getOutputTimestamp()
   if (performanceTime <= 0) return null
   const at = performance.now()
-  said = [...said.filter((one) => one.at > at - believedMs), { at, aheadS: contextTime - performanceTime / 1000 }]
+  if (at - (said.at(-1)?.at ?? -Infinity) >= apartMs)
+    said = [...said, { at, aheadS: contextTime - performanceTime / 1000 }].slice(-remembered)
   const inOrder = said.map((one) => one.aheadS).sort((a, b) => a - b)
   return inOrder[Math.floor(inOrder.length / 2)] ?? null
 }
