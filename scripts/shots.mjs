@@ -161,6 +161,7 @@ try {
   await shot('wall-chart')
   await page.goto('/tanks')
   await page.getByRole('heading', { name: 'The same again' }).waitFor()
+  await page.getByRole('heading', { name: 'Tanks and drums' }).waitFor()
   await shot('tanks')
   await page.goto('/tanks/processes')
   await page.getByRole('link', { name: /^Colour negative process/ }).click()

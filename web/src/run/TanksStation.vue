@@ -71,11 +71,11 @@ async function showMore(): Promise<void> {
   <div class="station">
     <div class="mb-4 flex flex-wrap items-center gap-5">
       <h1 class="text-3xl font-bold">Tanks</h1>
+      <RouterLink to="/practice" class="link inline-flex min-h-11 items-center">Practice</RouterLink>
       <button v-if="session.session?.darkroom.kind === 'demo'" class="link min-h-11" :disabled="evening.busy.value" @click="playAgain">
         Play the evening again
       </button>
-      <RouterLink to="/practice" class="button ml-auto">Practice</RouterLink>
-      <RouterLink to="/films/pairs" class="button">How films come out</RouterLink>
+      <RouterLink to="/films/pairs" class="button ml-auto">How films come out</RouterLink>
       <RouterLink to="/tanks/bath" class="button">Tempering bath</RouterLink>
       <RouterLink to="/tanks/processes" class="button">Processes</RouterLink>
       <RouterLink to="/tanks/chart" class="button">Wall chart</RouterLink>
