@@ -17,32 +17,9 @@ export function audio(): AudioContext | null {
 /** Call from a touch or key, the only moments at which a browser lets sound begin. */
 export function wake(): void {
   context ??= new AudioContext()
-  context.onstatechange = () => {
-    // a clock that stood still says nothing of the one that goes on
-    said = []
-    look()
-  }
+  context.onstatechange = look
   void context.resume().then(look, look)
   look()
-}
-
-/** How many words of the audio clock are remembered, and how far apart they are at the least, ms. */
-const remembered = 3
-const apartMs = 1000
-let said: { at: number; aheadS: number }[] = []
-
-/**
- * s by which the audio clock is ahead of the page's monotonic one, by what the device says is heard just now; null where it says nothing. A busy machine may say so late: of its last
- * words the middle one counts, however long ago they were, since a hidden page hears one a minute.
- */
-function aheadS(context: AudioContext): number | null {
-  const { contextTime = 0, performanceTime = 0 } = context.getOutputTimestamp()
-  if (performanceTime <= 0) return null
-  const at = performance.now()
-  if (at - (said.at(-1)?.at ?? -Infinity) >= apartMs)
-    said = [...said, { at, aheadS: contextTime - performanceTime / 1000 }].slice(-remembered)
-  const inOrder = said.map((one) => one.aheadS).sort((a, b) => a - b)
-  return inOrder[Math.floor(inOrder.length / 2)] ?? null
 }
 
 /**
@@ -50,7 +27,8 @@ function aheadS(context: AudioContext): number | null {
  * output nor the drift between the two clocks adds up.
  */
 export function heardAt(context: AudioContext, at: number): number {
-  const inMs = at - now()
-  const ahead = aheadS(context)
-  return ahead === null ? context.currentTime + inMs / 1000 : ahead + (performance.now() + inMs) / 1000
+  const { contextTime = 0, performanceTime = 0 } = context.getOutputTimestamp()
+  const pageNow = now()
+  if (performanceTime > 0) return contextTime + (at - (pageNow - (performance.now() - performanceTime))) / 1000
+  return context.currentTime + (at - pageNow) / 1000
 }

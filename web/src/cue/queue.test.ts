@@ -110,35 +110,6 @@ test('planned anew, what is to come takes the place of what was; what sounds alr
   expect(times()).toEqual([51, 56 + 1.1])
 })
 
-test('where the audio clock lost time it is noticed, and what is to come is heard on its time again; one late word of the device is not believed', async () => {
-  const { scheduleAll, slipped } = await loaded()
-  let steady = 9000
-  jest.spyOn(performance, 'now').mockImplementation(() => steady)
-  const after = (ms: number, lostMs: number) => {
-    steady += ms
-    now += ms
-    time = 50 + (steady - 9000 - lostMs) / 1000
-    stamp = { contextTime: time, performanceTime: steady }
-  }
-  after(0, 0)
-  const calls = [at(1000), at(5000), at(20_000)]
-  scheduleAll(calls)
-  expect([times(), slipped()]).toEqual([[51, 55, 70], false])
-  after(900, 80)
-  expect(slipped()).toBe(false)
-  after(1000, 0)
-  expect(slipped()).toBe(false)
-  // it stays behind
-  for (let i = 0; i < 2; i++) {
-    expect(slipped()).toBe(false)
-    after(2000, 80)
-  }
-  expect(slipped()).toBe(true)
-  scheduleAll(calls)
-  expect([times(), slipped()]).toEqual([[51, 55, 69.92], false])
-  jest.restoreAllMocks()
-})
-
 test('what is due by either clock is heard once, as it was scheduled', async () => {
   const { scheduleAll } = await loaded()
   scheduleAll([at(1000), at(5000)])

@@ -33,12 +33,8 @@ const latestS = 8
 const pauseS = 0.08
 /** s a call is remembered after it began, so that it is not called twice */
 const rememberedS = 30
-/** the audio clock may be off the page's by so much before what is scheduled is scheduled anew, s */
-const slackS = 0.01
 
 let scheduled: Scheduled[] = []
-/** s of the audio clock at which moment 0 would have been heard, as it was scheduled by */
-let anchorS = 0
 /** what was asked for is said until then, s of the audio clock: what is scheduled waits for it */
 let spokenUntil = 0
 let asked: AudioScheduledSourceNode[] = []
@@ -55,7 +51,6 @@ export function scheduleAll(calls: Sounded[]): void {
   }
   const { currentTime } = context
   const from = now()
-  anchorS = heardAt(context, 0)
   // what is due by either clock is heard as it was scheduled: it would be called no more
   const begun = (one: Scheduled) => one.from <= currentTime || one.at < from
   for (const one of scheduled) if (!begun(one)) one.nodes.forEach((node) => node.stop())
@@ -73,12 +68,6 @@ export function scheduleAll(calls: Sounded[]): void {
     }
     scheduled.push({ id: call.id, at: call.at, from: at, saidS: voiceFree, nodes })
   }
-}
-
-/** Whether the audio clock lost time against the page's since all was scheduled, as where a busy machine let its output run dry. */
-export function slipped(): boolean {
-  const context = audio()
-  return context !== null && scheduled.length > 0 && Math.abs(heardAt(context, 0) - anchorS) > slackS
 }
 
 /** Says something at once; what was asked for before is cut short. */

@@ -2,7 +2,7 @@ import { cuesAhead, type Call, type CourseStep, type RunClock } from '@selvrin/c
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { effectScope, watch } from 'vue'
 import { audio, silent, wake } from '../cue/audio'
-import { sayNow, scheduleAll, slipped, type Sounded } from '../cue/queue'
+import { sayNow, scheduleAll, type Sounded } from '../cue/queue'
 import { loadWords, numberWords, stepWord, timeWords } from '../cue/voice'
 import { askedInTheDark, saysFog } from '../light/dark'
 import { goDark, openFilm } from '../light/light'
@@ -12,8 +12,6 @@ import { useProbing } from './probing'
 import { keepClocks } from './keepClocks'
 
 const renewMs = 60_000
-/** so often the audio clock is compared with the page's, ms */
-const compareMs = 2000
 /** beats that are heard well enough without a word */
 const wordless: Call['kind'][] = ['tap', 'rest']
 const pulse = [120, 60, 120]
@@ -80,7 +78,6 @@ export function soundClocks(): void {
       { immediate: true },
     )
     useIntervalFn(renew, renewMs)
-    useIntervalFn(() => slipped() && renew(), compareMs)
 
     // a voice that is not here yet is fetched before it is needed, and again when the line is back
     const fetchWords = () => {
