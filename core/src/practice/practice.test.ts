@@ -4,8 +4,8 @@ import { agitations } from '../process/agitations'
 import { draftOf } from '../process/edit/draft'
 import type { Plan } from '../process/load'
 import { outcomeOf, practisedC } from './outcome'
-import type { Practised, PractisedStep } from './practised'
-import { asksFor, standingOrder, troubleAnswers, troubleKinds, troublesOf, type TroubleKind } from './trouble'
+import { troubleKinds, type Practised, type PractisedStep, type TroubleKind } from './practised'
+import { asksFor, standingOrder, troubleAnswers, troublesOf } from './trouble'
 
 const planOf = (key: keyof typeof houseIds, options: Record<string, boolean> = {}): Plan => {
   const process = houseProcesses.find((one) => one.id === houseIds[key])

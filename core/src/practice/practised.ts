@@ -1,5 +1,9 @@
 import { z } from 'zod'
 
+/** What may go wrong on purpose. */
+export const troubleKinds = ['drift', 'doorbell', 'wrong-beaker', 'fixer-failed', 'light'] as const
+export type TroubleKind = (typeof troubleKinds)[number]
+
 const seconds = z.number().min(0).max(86_400)
 
 /** One step as it was practised: what was in the beaker that was poured, by its number in the plan; times are s of the practice from its beginning. */
@@ -17,7 +21,7 @@ const practisedStep = z.strictObject({
 export const practised = z.strictObject({
   seed: z.int().min(0).max(2_147_483_647),
   speed: z.number().min(1).max(20),
-  troubles: z.array(z.enum(['drift', 'doorbell', 'wrong-beaker', 'fixer-failed', 'light'])).max(5),
+  troubles: z.array(z.enum(troubleKinds)).max(5),
   answers: z.record(z.string().max(20), z.string().max(20)),
   steps: z.array(practisedStep).max(60),
 })

@@ -1,10 +1,8 @@
+import { seeded } from '../chance/seeded'
 import type { Plan, PlanStep } from '../process/load'
 import { developsFirst } from '../process/stepFacts'
 import { timeAtOf } from '../run/stepTime'
-
-/** What may go wrong on purpose. */
-export const troubleKinds = ['drift', 'doorbell', 'wrong-beaker', 'fixer-failed', 'light'] as const
-export type TroubleKind = (typeof troubleKinds)[number]
+import { troubleKinds, type TroubleKind } from './practised'
 
 /** A trouble of one practice: at which step of the plan it comes, and how long after that was poured. */
 export interface Trouble {
@@ -41,17 +39,6 @@ export const asksFor = (kind: TroubleKind): kind is keyof typeof troubleAnswers 
 /** s somebody who opens the door is away, and by how much longer a film clears in a fixer that failed its test */
 export const awayS = 45
 export const slowerBy = 2
-
-/** A small seeded generator (mulberry32): numbers from 0 up to 1. */
-function seeded(seed: number): () => number {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296
-  }
-}
 
 const isPoured = ({ liquid }: PlanStep): boolean => liquid !== 'air' && liquid !== 'light' && liquid !== 'water'
 const fixes = ({ kind }: PlanStep): boolean => kind === 'fix' || kind === 'bleach-fix'

@@ -1,7 +1,7 @@
+import { seeded } from '@selvrin/core'
 import type { Judgement } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import type { Database } from '../table/database'
-import { seeded } from './random'
 import { day, hourOf } from './seasonFacts'
 
 /** The strip of a good day of the house process, in density. */

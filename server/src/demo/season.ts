@@ -7,6 +7,7 @@ import {
   houseProcesses,
   markOf,
   planFor,
+  seeded,
   usesAtEnd,
   usesAtStart,
   type Family,
@@ -17,7 +18,6 @@ import { v7 as uuid } from 'uuid'
 import { demoFormulas } from './formulas'
 import { otherRuns, type OtherRun } from './otherFamilies'
 import { otherSchools } from './otherSchools'
-import { seeded } from './random'
 import { seasonBook, type DemoBottle, type Season } from './seasonBook'
 import { compensatedMetol, day, deliveries, demoFilms, demoShelves, demoTests, hour, hourOf } from './seasonFacts'
 

@@ -1,7 +1,6 @@
-import { dayMs, developsFirst, throughputFrom } from '@selvrin/core'
+import { dayMs, developsFirst, seeded, throughputFrom } from '@selvrin/core'
 import { newLabelCode } from '../label/codes'
 import type { Database } from '../table/database'
-import { seeded } from './random'
 import type { Season } from './seasonBook'
 
 interface Known {

@@ -2,7 +2,7 @@
 import { showTime, type PractisedLoading } from '@selvrin/core'
 import { api, type PracticeRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, ref } from 'vue'
+import { computed, onScopeDispose, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { now } from '../clock'
@@ -10,7 +10,8 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import PressOne from '../fields/PressOne.vue'
 import { isDoneKey, useKeys } from '../hand/keys'
 import { useTime } from '../hand/useTime'
-import { goDark, light } from '../light/light'
+import { askedInTheDark } from '../light/dark'
+import { goDark } from '../light/light'
 import { wentWords } from './words'
 
 /** Loading a reel for practice: timed from the first touch to the closed lid, then it is asked how it went. */
@@ -36,7 +37,7 @@ const runs = computed(() => began.value > 0 && took.value === 0)
 function press(): void {
   if (began.value === 0) {
     began.value = now()
-    // the screen gives no light to see by; any key ends it all the same
+    // the screen gives no light to see by; Space and the pedal end it all the same
     if (where.value === 'dark') goDark()
   } else if (took.value === 0) took.value = Math.max(1, Math.round((now() - began.value) / 1000))
 }
@@ -45,6 +46,8 @@ useKeys((event) => {
   if (!event.repeat) press()
   return true
 })
+// in the dark a key is told to whoever asks for it
+onScopeDispose(askedInTheDark((done) => void (done && runs.value && press())))
 async function keep(went: PractisedLoading['went']): Promise<void> {
   if (what.value === null || where.value === null) return
   const loading = { what: what.value, where: where.value, seconds: took.value, went }
@@ -72,7 +75,7 @@ async function keep(went: PractisedLoading['went']): Promise<void> {
     </template>
     <template v-else>
       <p class="text-xl">
-        It took <b class="font-mono">{{ showTime(took) }}</b>{{ light === 'dark' ? '' : '. How did it go?' }}
+        It took <b class="font-mono">{{ showTime(took) }}</b>. How did it go?
       </p>
       <div class="flex flex-wrap gap-2">
         <button v-for="(says, went) in wentWords" :key="went" type="button" class="button min-h-14" :disabled="busy" @click="keep(went)">
