@@ -2,7 +2,7 @@
 import { showTime, type PractisedLoading } from '@selvrin/core'
 import { api, type PracticeRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, onScopeDispose, ref } from 'vue'
+import { computed, onScopeDispose, ref, watch } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { now } from '../clock'
@@ -46,8 +46,14 @@ useKeys((event) => {
   if (!event.repeat) press()
   return true
 })
-// in the dark a key is told to whoever asks for it
-onScopeDispose(askedInTheDark((done) => void (done && runs.value && press())))
+// in the dark a key is told to whoever asked last: this only while it is timed, a tank that is on has its word otherwise
+let leave: (() => void) | null = null
+const listen = (timed: boolean) => {
+  leave?.()
+  leave = timed ? askedInTheDark((done) => void (done && press())) : null
+}
+watch(runs, listen)
+onScopeDispose(() => listen(false))
 async function keep(went: PractisedLoading['went']): Promise<void> {
   if (what.value === null || where.value === null) return
   const loading = { what: what.value, where: where.value, seconds: took.value, went }
