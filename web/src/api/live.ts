@@ -7,6 +7,9 @@ type Listener = (event: LiveEvent | 'all') => void
 const listeners = new Set<Listener>()
 let close: (() => void) | null = null
 let listener = ''
+let hearing = false
+/** the house has answered, or told something, and changes after it went unheard */
+let unheard = false
 
 /** Whether the server can be heard; a run's clock does not need it. */
 export const connected = ref(true)
@@ -29,8 +32,24 @@ const tell = (event: LiveEvent | 'all') => listeners.forEach((listener) => liste
 /** Changes may have been missed, by whatever way. */
 export const missed = (): void => tell('all')
 
+/** Something of the house is shown from now on: where its changes cannot be heard yet, it is asked for anew as soon as they can. */
+export const nowShown = (): void => void (unheard ||= !hearing)
+
+function open(): void {
+  // a stream that takes another's place was silent in between
+  const between = hearing || unheard
+  hearing = connected.value = true
+  unheard = false
+  if (between) tell('all')
+}
+function lost(): void {
+  unheard ||= hearing
+  hearing = connected.value = false
+}
+
 function hear(said: Said): void {
-  if (said.what === 'open' || said.what === 'lost') connected.value = said.what === 'open'
+  if (said.what === 'open') open()
+  else if (said.what === 'lost') lost()
   else if (said.what === 'again') tell('all')
   else if (said.what === 'reading') {
     const read = reading.safeParse(JSON.parse(said.data))
@@ -62,12 +81,12 @@ export function openLive(person: string): void {
 export function closeLive(): void {
   close?.()
   close = null
+  unheard ||= hearing
+  hearing = false
 }
 
 // a page that is put aside keeps nobody waiting; one that is taken up again may have missed something
 addEventListener('pagehide', closeLive)
 addEventListener('pageshow', ({ persisted }) => {
-  if (!persisted || listener === '') return
-  openLive(listener)
-  tell('all')
+  if (persisted && listener !== '') openLive(listener)
 })

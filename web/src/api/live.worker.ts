@@ -7,7 +7,7 @@ export type Told = { listens: string } | 'leaves'
 const tabs = new Set<MessagePort>()
 let who = ''
 let close: (() => void) | null = null
-let last: Said = { what: 'open' }
+let last: Said | null = null
 
 function stop(): void {
   close?.()
@@ -16,6 +16,7 @@ function stop(): void {
 function listen(person: string): void {
   stop()
   who = person
+  last = null
   close = openStream((said) => {
     if (said.what === 'open' || said.what === 'lost') last = said
     for (const tab of tabs) tab.postMessage(said)
@@ -31,7 +32,8 @@ function listen(person: string): void {
       return
     }
     tabs.add(tab)
-    if (close === null || data.listens !== who) listen(data.listens)
-    else tab.postMessage(last)
+    // whoever signs in again does not wait for the next try of a stream that was refused
+    if (close === null || data.listens !== who || last?.what === 'lost') listen(data.listens)
+    else if (last) tab.postMessage(last)
   }
 }

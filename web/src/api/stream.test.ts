@@ -1,3 +1,4 @@
+import type * as Live from './live'
 import { openStream, type Said } from './stream'
 
 /** The browser's event source, as far as a stream uses it. */
@@ -45,11 +46,38 @@ test('what comes in is passed on by its kind', () => {
   ])
 })
 
-test('a stream that was lost and is back says that something may have been missed', () => {
+test('what could not be heard is asked for again, and nothing that could', () => {
+  close()
+  Object.assign(globalThis, { addEventListener: () => undefined })
+  const { closeLive, connected, nowShown, onChange, openLive } = jest.requireActual<typeof Live>('./live')
+  const told: unknown[] = []
+  onChange((event) => told.push(event))
+  const asksAgain = (): boolean => told.splice(0).includes('all')
+  openLive('one')
   newest().onopen()
+  nowShown()
+  expect(asksAgain()).toBe(false)
+  // lost and back
   newest().onerror()
+  expect(connected.value).toBe(false)
   newest().onopen()
-  expect(said.map((one) => one.what)).toEqual(['open', 'lost', 'open', 'again'])
+  expect([connected.value, asksAgain()]).toEqual([true, true])
+  // signed out and in again: another stream, and nobody heard what came between
+  closeLive()
+  openLive('one')
+  expect(asksAgain()).toBe(false)
+  newest().onopen()
+  expect(asksAgain()).toBe(true)
+  // a stream of other tabs that is begun anew
+  newest().onopen()
+  expect(asksAgain()).toBe(true)
+  // the house answered before its stream was open
+  closeLive()
+  openLive('one')
+  nowShown()
+  newest().onopen()
+  expect(asksAgain()).toBe(true)
+  closeLive()
 })
 
 test('where the browser gives up it is opened anew, and not after it was closed', () => {

@@ -2,8 +2,9 @@ import { pauseMs } from '@selvrin/core'
 
 /** What is heard of the house, as it goes between a stream and the tabs that listen. */
 export type Said =
+  /** changes are heard from here on; what was before it may have been missed */
   | { what: 'open' }
-  /** the stream is back, or the house itself had not listened: changes may have been missed */
+  /** the house itself had not listened: changes may have been missed */
   | { what: 'again' }
   | { what: 'lost' }
   | { what: 'event' | 'reading'; data: string }
@@ -11,7 +12,6 @@ export type Said =
 /** Opens the house's event stream and keeps it open. Answers how to close it. */
 export function openStream(say: (said: Said) => void): () => void {
   let source: EventSource
-  let opened = false
   let retry: ReturnType<typeof setTimeout> | undefined
   let failed = 0
   function open(): void {
@@ -19,8 +19,6 @@ export function openStream(say: (said: Said) => void): () => void {
     source.onopen = () => {
       failed = 0
       say({ what: 'open' })
-      if (opened) say({ what: 'again' })
-      opened = true
     }
     source.onerror = () => {
       say({ what: 'lost' })
