@@ -35,6 +35,26 @@ test('every page holds long names and many rows at every width, at text and zoom
   expect(found).toEqual([])
 })
 
+test('a member’s pages hold as well, on the phone first', async ({ page, house }) => {
+  await crowded(house)
+  await signIn(page, 'tilda')
+  const found: string[] = []
+  for (const path of ['/shelf', '/tanks', '/tanks/plan', '/films', '/practice', '/settings']) {
+    await page.setViewportSize({ width: 390, height: 844 })
+    await page.goto(path)
+    await expect(page.locator('h1').first()).toBeVisible()
+    await expect(page.locator('[data-waiting]')).toHaveCount(0)
+    for (const [at, width, height, text] of [...sizes].reverse()) {
+      await page.setViewportSize({ width, height })
+      await page.evaluate((size) => (document.documentElement.style.fontSize = size), text)
+      await settled(page)
+      found.push(...(await layoutFaults(page)).slice(0, 8).map((fault) => `${path} ${at}: ${fault}`))
+    }
+    found.push(...(await faultsOf(page)).map((fault) => `${path} axe: ${fault}`))
+  }
+  expect(found).toEqual([])
+})
+
 test('every panel likewise, and it opens with the focus in it and gives it back', async ({ page, house }) => {
   test.setTimeout(600_000)
   const there = await crowded(house)
@@ -113,7 +133,8 @@ async function crowded(house: House) {
   const [fixer] = await house.ask<{ id: string }>(
     `select b.id from bottle b join formula_version v on v.id = b.formula_version_id where b.letter = 'F' and b.retired_at is null and v.body -> 'use' ->> 'school' = 'two-bath' order by b.number desc limit 1`,
   )
-  return { ...there, process: process_?.id ?? '', fixer: fixer?.id ?? '' }
+  const [member] = await house.ask<{ id: string }>(`select id from person where login = 'tilda'`)
+  return { ...there, member: member?.id ?? '', process: process_?.id ?? '', fixer: fixer?.id ?? '' }
 }
 
 /** Every page of a technician’s. */
@@ -154,6 +175,7 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   `/films/trace?bottle=${there.bottle}`,
   '/formulary/kits',
   '/people',
+  `/people/${there.member}`,
   '/practice',
   '/devices',
   '/settings',
@@ -192,6 +214,9 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   ['/films/pairs', /look at the proposed time/],
   ['/people', 'Invite someone'],
   ['/people', /^Bram/],
+  [`/people/${at.member}`, 'Allow a process'],
+  [`/people/${at.member}`, /^Change /],
+  ['/practice', /at \d+×$/],
   ['/devices', 'Add a device'],
   ['/devices', 'Edit'],
 ]

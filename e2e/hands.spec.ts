@@ -152,6 +152,7 @@ test('while the server is away no page says that nothing is there, and each reco
     '**/api/proofs**',
     '**/api/processes**',
     '**/api/practices**',
+    '**/api/permissions**',
   ]
   for (const route of away) await context.route(route, (asked) => asked.abort())
   const [bottle, formula] = ['0198f000-0000-7000-8000-0000000000e1', '0198f000-0000-7000-8000-0000000000e2']
@@ -174,6 +175,7 @@ test('while the server is away no page says that nothing is there, and each reco
     '/tanks/chart',
     '/films',
     '/people',
+    `/people/${bottle}`,
     '/practice',
     '/devices',
     '/b/QQQ234',

@@ -82,13 +82,15 @@ test('eight tabs of one browser hear of every change, and none waits for another
 
 test('a member sees the shelf and their own films, and nothing that changes chemistry', async ({ page }) => {
   await signIn(page, 'tilda')
-  await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link')).toHaveText([/Shelf/, /My films/])
+  await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link')).toHaveText([/Shelf/, /Tanks/, /My films/])
   await page.getByRole('link', { name: /D4/ }).click()
   await expect(page.getByRole('heading', { name: 'D4' })).toBeVisible()
   await expect(page.getByRole('button', { name: /Retire|Make working|take back/ })).toHaveCount(0)
   await page.goto('/formulary')
   await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible()
   await page.keyboard.press('5')
+  await expect(page.getByRole('heading', { name: 'What you may develop by yourself' })).toBeVisible()
+  await page.keyboard.press('9')
   await expect(page.getByRole('heading', { name: 'My films' })).toBeVisible()
   await expect(page.getByText('· Tilda Rook').first()).toBeVisible()
   expect(await seriousFaults(page)).toEqual([])

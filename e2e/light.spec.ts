@@ -37,6 +37,7 @@ test('safelight: every pixel of every station is black or red, with a menu open 
   const [run] = await house.ask<{ id: string }>('select id from run order by number desc limit 1')
   const [fixer] = await house.ask<{ id: string }>(`select bottle_id as id from proof where kind = 'clearing-time' order by at desc limit 1`)
   const [process_] = await house.ask<{ id: string }>(`select id from instrument where kind = 'process'`)
+  const [member] = await house.ask<{ id: string }>(`select id from person where login = 'tilda'`)
   const stops = [
     `/shelf/${bottle?.id}`,
     '/formulary',
@@ -49,6 +50,7 @@ test('safelight: every pixel of every station is black or red, with a menu open 
     '/formulary/exchange',
     `/formulary/${parts?.id}`,
     '/practice',
+    `/people/${member?.id}`,
     '/devices',
     '/scales',
     '/proofs',

@@ -21,7 +21,7 @@ test('a member practises on the phone: the beakers as they stand, the fixer that
   await page.goto('/films')
   await page.getByRole('link', { name: 'Practice' }).click()
   await choose(page, 'Process', /^Black-and-white negative$/)
-  await page.getByRole('button', { name: '20×' }).click()
+  await page.getByRole('button', { name: '20×', exact: true }).click()
   for (const trouble of ['Beakers stand the wrong way round', 'The fixer fails its test', 'The light goes on'])
     await page.getByRole('button', { name: trouble }).click()
   await page.getByRole('button', { name: 'Begin' }).first().click()
@@ -71,7 +71,8 @@ test('a member practises on the phone: the beakers as they stand, the fixer that
   const other = await context.newPage()
   await signIn(other)
   await other.goto('/practice')
-  await expect(other.getByRole('listitem').filter({ hasText: 'Tilda Rook' })).toHaveCount(3)
+  // those of the demo are older
+  for (const i of [0, 1, 2]) await expect(other.getByRole('listitem').nth(i)).toContainText('Tilda Rook')
   await context.close()
 })
 
@@ -82,7 +83,7 @@ test('at hand speed agitation counts, the temperature is asked for and moves the
   await signIn(page)
   await page.goto('/practice')
   await choose(page, 'Process', /^Black-and-white negative$/)
-  await page.getByRole('button', { name: '2×' }).click()
+  await page.getByRole('button', { name: '2×', exact: true }).click()
   for (const trouble of ['The bath drifts', 'The doorbell rings']) await page.getByRole('button', { name: trouble }).click()
   await page.getByRole('button', { name: 'Begin' }).first().click()
   await stopTime(page)

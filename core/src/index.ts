@@ -193,6 +193,21 @@ export { houseFirstVersion, houseIds } from './process/families/ids'
 export { readRequest } from './process/request'
 export { checkPlan } from './process/checkPlan'
 export type { MixEvent } from './mix/mixEvent'
+export { arrange, arrangeEvening } from './rota/arrange'
+export { checkEvening } from './rota/checkEvening'
+export { groupOrders } from './rota/groupOrders'
+export {
+  unplacedReasons,
+  type Order,
+  type OrderGroup,
+  type PlacedLoad,
+  type RotaLoad,
+  type RotaPin,
+  type RotaPlan,
+  type RotaProblem,
+  type UnplacedReason,
+} from './rota/problem'
+export { historyCsv, type HistoryLine } from './exchange/historyCsv'
 export { readProcessCsv, writeProcessCsv } from './exchange/processCsv'
 export { processFile, readProcessFile, writeProcessFile } from './exchange/processFile'
 export { dryers, filmDryAt, freePlaces, reelsDryAt, type Dryer } from './film/drying'
@@ -205,6 +220,8 @@ export { proposeTime, shareOfTime, type OutcomeOfTime, type TimeProposal } from 
 export { kitCount, kitFindings, type KitCount, type KitFilm } from './kit/kitCount'
 export { recordOf, type StepRecord } from './run/record'
 export { washFigures, type WashFigures } from './process/washFigures'
+export { requirePermitted, stillToDo, type Learned } from './permission/permission'
+export { permissionTerms, type PermissionTerms } from './permission/terms'
 export { coversOf, loadKindOf, loadKinds, reelPlace, vesselCover, type LoadKind } from './process/vesselCover'
 export type { Drum } from './waste/drumIds'
 export { drumNames } from './waste/drumNames'
@@ -235,7 +252,7 @@ export { inOrder, runClock, type RunClock, type StepTime } from './run/clock'
 export { addedS, courseOf, isInspected, planOfCourse, type CourseChange, type CourseStep } from './run/course'
 export { decideCourse } from './run/otherwise'
 export { markLate, requireLead } from './run/late'
-export { leaderOf } from './run/lead'
+export { leaderOf, takerOf } from './run/lead'
 export { readingOfProbe, type KeptReading } from './run/probe'
 export { loadingOf, saidInTheDark, type Loading, type LoadingStep } from './run/loading'
 export { besideOf, collisionsOf, freeStartS, handsOnOf, type Beside, type Collision, type HandsOn } from './run/together'

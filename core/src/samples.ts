@@ -12,6 +12,7 @@ import { houseProcesses } from './process/families'
 import { houseFirstVersion, houseIds } from './process/families/ids'
 import { planFor } from './process/planFor'
 import type { Process } from './process/process'
+import type { Order, RotaProblem } from './rota/problem'
 import type { RunEvent } from './run/runEvent'
 
 /** What the worked examples of the doc comments speak of, in one made-up darkroom: a developer, a fixer and a stop bath, their jars and bottles, a mix and a run. */
@@ -159,5 +160,27 @@ export const handProcess: Process = {
     { ...inWater, key: 'water-stop', kind: 'stop', name: 'Water stop', time: { s: 60 } },
     { ...timed, key: 'fix', kind: 'fix', name: 'Fix', liquid: { role: 'fixer' }, time: { s: 300 }, fate: 'back' },
     { ...inWater, key: 'wash', kind: 'wash', name: 'Wash, three fills', time: { s: 480 }, light: 'white' },
+  ],
+}
+
+/** Two rolls somebody brings to an evening. */
+export const anOrder: Order = {
+  ...{ id: 'o1', memberId: 'm1', kind: 'hand', film: 'Millrace 400', format: '135', rolls: 2, ei: 400, process: 'bw-negative' },
+  ...{ developer: 'd1', parts: [1, 1], temperatureC: 20, seconds: 600, agitation: '30-5-30', pushStops: 0 },
+  ...{ readyS: 64_800, dueS: 72_000, critical: false },
+}
+/** An evening with one load in it. */
+export const evening: RotaProblem = {
+  ...{ opensS: 64_800, closesS: 79_200, hands: 1 },
+  vessels: [{ id: 'tank', kinds: ['hand'], rolls: 2, resetS: 600 }],
+  baths: [{ id: 'tub', startC: 20, heatCPerMin: 0.5, coolCPerMin: 0.3, places: 4 }],
+  loads: [
+    {
+      ...{ id: 'l1', kind: 'hand', rolls: 2, readyS: 64_800, dueS: 72_000, weight: 2, temperatureC: 20, toleranceC: 0.5 },
+      steps: [
+        { s: 600, handsOn: [[0, 40]], inBath: true },
+        { s: 400, handsOn: [[0, 20]], inBath: false, maxWaitS: 600 },
+      ],
+    },
   ],
 }

@@ -28,6 +28,7 @@ import { mixRoutes } from './mix/routes'
 import { paperRoutes } from './paper/routes'
 import { personRoutes } from './person/routes'
 import { instrumentRoutes } from './proof/instruments'
+import { permissionRoutes } from './permission/routes'
 import { practiceRoutes } from './practice/routes'
 import { processRoutes } from './process/routes'
 import { proofRoutes } from './proof/routes'
@@ -57,6 +58,7 @@ const routes = [
   runRoutes,
   filmRoutes,
   deviceRoutes,
+  permissionRoutes,
   practiceRoutes,
   chemicalRoutes,
   paperRoutes,

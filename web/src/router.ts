@@ -24,16 +24,18 @@ const pages = {
   run: () => import('./run/RunPage.vue'),
   proofs: () => import('./proof/ProofsStation.vue'),
   films: () => import('./run/FilmsPage.vue'),
+  mine: () => import('./run/OwnTanks.vue'),
 }
 
 /** What stands above every page in safelight, and what asks before typed work is left. */
 export const safelightNotice = () => import('./room/SafelightNotice.vue')
 export const leavePanel = () => import('./room/LeavePanel.vue')
+const undoNotice = () => import('./fields/UndoNotice.vue')
 
 /** What each may open that most likely comes next; a mix and a run are fetched when they are opened. */
 const ahead = {
-  technician: [pages.bottle, pages.formulary, pages.formula, pages.scales, pages.proofs, pages.tanks, pages.plan],
-  member: [pages.bottle, pages.films],
+  technician: [undoNotice, pages.bottle, pages.formulary, pages.formula, pages.scales, pages.proofs, pages.tanks, pages.plan],
+  member: [pages.bottle, pages.films, pages.mine],
 }
 
 /** Fetches the stations' pages ahead, so that the first click on one answers like the second. */
@@ -73,19 +75,25 @@ export function makeRouter(): Router {
       { path: '/proofs/process/:id', component: () => import('./proof/ProcessPage.vue'), meta: { title: 'Control chart' } },
       { path: '/proofs/film/:kind', component: () => import('./proof/FilmTestPage.vue'), meta: { title: 'Test a film' } },
       { path: '/proofs/:kind/:id', component: () => import('./proof/TestPage.vue'), meta: { title: 'Test' } },
-      { path: '/tanks', component: pages.tanks, meta: { title: 'Tanks' } },
+      // the tanks of a member are those they lead themselves
+      {
+        path: '/tanks',
+        component: () => (useSession().isTechnician ? pages.tanks() : pages.mine()),
+        meta: { for: 'members', title: 'Tanks' },
+      },
       { path: '/tanks/chart', component: () => import('./chart/ChartPage.vue'), meta: { title: 'Wall chart' } },
       { path: '/tanks/processes', component: () => import('./process/ProcessesPage.vue'), meta: { title: 'Processes' } },
       { path: '/tanks/processes/:id', component: () => import('./process/ProcessPage.vue'), meta: { title: 'Process' } },
-      { path: '/tanks/plan', component: pages.plan, meta: { title: 'Plan a run' } },
+      { path: '/tanks/plan', component: pages.plan, meta: { for: 'members', title: 'Plan a run' } },
       { path: '/tanks/bath', component: () => import('./tempering/TemperingPage.vue'), meta: { title: 'Tempering bath' } },
       { path: '/tanks/clocks', component: () => import('./run/ClocksPage.vue'), meta: { title: 'Clocks' } },
-      { path: '/tanks/:id', component: pages.run, meta: { title: 'Run' } },
+      { path: '/tanks/:id', component: pages.run, meta: { for: 'members', title: 'Run' } },
       { path: '/films', component: pages.films, meta: { for: 'members', title: 'Films' } },
       { path: '/practice', component: () => import('./practice/PracticePage.vue'), meta: { for: 'members', title: 'Practice' } },
       { path: '/films/pairs', component: () => import('./film/PairsPage.vue'), meta: { title: 'How films come out' } },
       { path: '/films/trace', component: () => import('./film/TracePage.vue'), meta: { title: 'Films and baths' } },
       { path: '/people', component: () => import('./person/PeoplePage.vue'), meta: { title: 'People' } },
+      { path: '/people/:id', component: () => import('./person/PermissionsPage.vue'), meta: { title: 'Developing alone' } },
       { path: '/devices', component: () => import('./device/DevicesPage.vue'), meta: { title: 'Devices' } },
       { path: '/b/:code', component: () => import('./room/CodePage.vue'), meta: { for: 'members', title: 'Code' } },
       { path: '/settings', component: () => import('./person/SettingsPage.vue'), meta: { for: 'members', title: 'Settings' } },

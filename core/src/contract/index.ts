@@ -10,6 +10,7 @@ import { importApi } from './import'
 import { jarApi } from './jar'
 import { kitApi } from './kit'
 import { mixApi } from './mix'
+import { permissionApi } from './permission'
 import { personApi } from './person'
 import { practiceApi } from './practice'
 import { printApi } from './print'
@@ -37,6 +38,7 @@ export const api = {
   run: runApi,
   film: filmApi,
   device: deviceApi,
+  permission: permissionApi,
   practice: practiceApi,
   print: printApi,
   import: importApi,
@@ -59,6 +61,7 @@ export { reading, type Device, type DeviceKind, type Reading } from './device'
 export { importPortion, type ImportRow } from './import'
 export { labelSheets, type LabelSheet } from './print'
 export type { Mix, MixSummary } from './mix'
+export type { Permission } from './permission'
 export type { PracticeRow } from './practice'
 export type { Me, Person } from './person'
 export { runEvent } from '../run/runEvent'

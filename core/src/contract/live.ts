@@ -32,6 +32,7 @@ export const liveEvent = z.object({
     'supply',
     'roll',
     'person',
+    'permission',
     'darkroom',
     'chart',
     'vessel',
@@ -48,8 +49,10 @@ export const liveEvent = z.object({
   version: z.number().nullable(),
   row: z.unknown().optional(),
 })
-/** Subjects members hear of as well; the rest is a technician's. */
-export const memberSubjects: readonly LiveEvent['subject'][] = ['bottle', 'roll', 'notice', 'darkroom', 'shelf', 'person']
+/** Subjects members hear of as well, of runs and films their own; the rest is a technician's. */
+export const memberSubjects: readonly LiveEvent['subject'][] = [
+  ...(['bottle', 'roll', 'run', 'run-event', 'notice', 'darkroom', 'shelf', 'process', 'person', 'permission'] as const),
+]
 export type LiveEvent = z.infer<typeof liveEvent>
 
 const rowOf = <R extends z.ZodType>(list: { response: z.ZodObject<{ rows: z.ZodArray<R> }> }): R => list.response.shape.rows.element

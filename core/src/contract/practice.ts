@@ -1,8 +1,9 @@
 import { z } from 'zod'
 import { finding } from '../finding'
 import { practised, practisedLoading } from '../practice/practised'
+import { plan } from '../process/plan'
 import { key } from '../process/step'
-import { id, listQuery, page } from '../shape/common'
+import { id, idParams, listQuery, page } from '../shape/common'
 import { endpoint } from './endpoint'
 
 /** Something that was practised, and what it would have done to the film. */
@@ -27,6 +28,10 @@ export const practiceApi = {
   list: endpoint('GET', '/api/practices', 'member', 'What was practised, the newest first; a member’s own, of everybody for a technician', {
     query: listQuery.extend({ personId: id.optional() }),
     response: page(row),
+  }),
+  get: endpoint('GET', '/api/practices/:id', 'member', 'A run that was practised (members: their own), step by step', {
+    params: idParams,
+    response: z.object({ row, plan, practised }),
   }),
   run: endpoint(
     'POST',

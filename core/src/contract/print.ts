@@ -28,7 +28,7 @@ export const printApi = {
   run: endpoint(
     'GET',
     '/api/print/runs/:id',
-    'technician',
+    'member',
     'The sheet of a run: its beakers, its steps with the clock of each, boxes to tick, as PDF',
     {
       params: idParams,

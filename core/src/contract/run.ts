@@ -5,6 +5,7 @@ import { faults, wipings } from '../film/faults'
 import { plan } from '../process/plan'
 import { planRequest } from '../process/request'
 import { keptEvent, runEvent } from '../run/runEvent'
+import { drums } from '../waste/drumIds'
 import { done, find, id, idParams, listQuery, millis, name, note, page, reason, version } from '../shape/common'
 import { wouldHold } from './bottle'
 import { endpoint } from './endpoint'
@@ -49,6 +50,8 @@ const runSummary = z.object({
   owners: z.array(z.string()),
   rolls: z.number(),
   by: z.string(),
+  /** a member leads it by themselves */
+  byMember: z.boolean(),
   plannedAt: z.number(),
   startedAt: z.number().nullable(),
   endedAt: z.number().nullable(),
@@ -133,7 +136,7 @@ export const runApi = {
     body: z.strictObject({ version, ...vesselBody }),
     response: vessel,
   }),
-  list: endpoint('GET', '/api/runs', 'technician', 'Runs, newest first', {
+  list: endpoint('GET', '/api/runs', 'member', 'Runs (members: those they planned), newest first', {
     query: z.strictObject({
       ...listQuery.shape,
       /** planned or running, or behind them */
@@ -143,17 +146,25 @@ export const runApi = {
     }),
     response: page(runSummary),
   }),
-  get: endpoint('GET', '/api/runs/:id', 'technician', 'One run with its plan and log', { params: idParams, response: run }),
-  plan: endpoint('POST', '/api/runs', 'technician', 'Plan a run', {
+  get: endpoint('GET', '/api/runs/:id', 'member', 'One run (members: their own) with its plan and log', {
+    params: idParams,
+    response: run,
+  }),
+  goes: endpoint('GET', '/api/runs/:id/goes', 'member', 'Where what a run pours away goes', {
+    params: idParams,
+    /** the drum, by the bottle it was made up from; null where no drum is for it */
+    response: z.object({ drums: z.record(id, z.enum(drums).nullable()) }),
+  }),
+  plan: endpoint('POST', '/api/runs', 'member', 'Plan a run (members: what they are permitted)', {
     body: z.strictObject({ id, request: planRequest, overrule: reason.optional() }),
     response: run,
   }),
-  wouldStart: endpoint('GET', '/api/runs/:id/start', 'technician', 'What starting it would write, as the shelf is now', {
+  wouldStart: endpoint('GET', '/api/runs/:id/start', 'member', 'What starting it would write, as the shelf is now', {
     params: idParams,
     /** `plan` as it comes out now; `changed`: what is otherwise than when it was planned */
     response: z.object({ changed: z.array(z.string()), plan, would: z.array(wouldHold) }),
   }),
-  start: endpoint('POST', '/api/runs/:id/start', 'technician', 'The liquids are measured out: takes what is used once from its bottles', {
+  start: endpoint('POST', '/api/runs/:id/start', 'member', 'The liquids are measured out: takes what is used once from its bottles', {
     params: idParams,
     body: z.strictObject({
       version,
@@ -162,14 +173,14 @@ export const runApi = {
     }),
     response: run,
   }),
-  record: endpoint('POST', '/api/runs/:id/events', 'technician', 'What happened on the clock; each id counts once', {
+  record: endpoint('POST', '/api/runs/:id/events', 'member', 'What happened on the clock; each id counts once', {
     params: idParams,
     bodyBytes: 256_000,
     body: z.strictObject({ events: z.array(runEvent).min(1).max(200) }),
     /** `late`: of those, what another device had taken over from the one it came from, and does not count */
     response: z.object({ kept: z.array(id), late: z.array(id) }),
   }),
-  finish: endpoint('POST', '/api/runs/:id/finish', 'technician', 'The run is over: writes uses, tally marks and the films’ records', {
+  finish: endpoint('POST', '/api/runs/:id/finish', 'member', 'The run is over: writes uses, tally marks and the films’ records', {
     params: idParams,
     bodyBytes: 256_000,
     body: z.strictObject({
@@ -182,7 +193,7 @@ export const runApi = {
     }),
     response: run,
   }),
-  abandon: endpoint('POST', '/api/runs/:id/abandon', 'technician', 'Give a run up', {
+  abandon: endpoint('POST', '/api/runs/:id/abandon', 'member', 'Give a run up', {
     params: idParams,
     bodyBytes: 256_000,
     body: z.strictObject({

@@ -112,8 +112,8 @@ export interface FileRecord {
   record: Record<string, unknown>
 }
 
-// a spreadsheet runs what begins like a formula: a leading ' keeps it text, and is taken off again when read
-const guard = (text: string): string => (/^'*[=+\-@\t\r]/.test(text) ? `'${text}` : text)
+/** A spreadsheet runs what begins like a formula: a leading ' keeps it text, and is taken off again when read. */
+export const guard = (text: string): string => (/^'*[=+\-@\t\r]/.test(text) ? `'${text}` : text)
 const unguard = (text: string): string => (/^'+[=+\-@\t\r]/.test(text) ? text.slice(1) : text)
 
 /** Records as CSV with a header. A formula stands on as many lines as it has additions, its own columns filled on the first. */

@@ -10,7 +10,7 @@ import { courseOf } from './course'
 import { cuesOf } from './cues'
 import { decideFinish, decideGivingUp } from './end'
 import { markLate } from './late'
-import { leaderOf } from './lead'
+import { leaderOf, takerOf } from './lead'
 import { decideCourse } from './otherwise'
 import { recordOf } from './record'
 import type { RunEvent } from './runEvent'
@@ -159,6 +159,21 @@ describe('who leads', () => {
       undefined,
       undefined,
     ])
+  })
+  test('what the technician on duty took over is theirs, until they give it back', () => {
+    const onDuty = { ...other('take-over', 100, 1), duty: true as const }
+    const [again, next] = markLate([...developing, onDuty], [event('take-over', 110, 1), event('next', 120, 1)])
+    expect([again?.late, next?.late]).toEqual([true, true])
+    const third = { ...event('take-over', 115, 1), device: 'c', duty: true as const }
+    expect(markLate([...developing, onDuty], [third])[0]?.late).toBeUndefined()
+    // a member gives back nothing that is not theirs
+    expect(markLate([...developing, onDuty], [event('give-back', 120, 1)])[0]?.late).toBe(true)
+    const back = [...developing, onDuty, other('give-back', 130, 1)]
+    expect([leaderOf(back), takerOf(back)]).toEqual(['a', null])
+    expect(markLate(back, [event('next', 140, 1), other('next', 150, 1)]).map((one) => one.late)).toEqual([undefined, true])
+    expect(() => decideFinish({ id: 'r', state: 'running', plan, events: back }, [], { events: [], at: 0, device: 'b' })).toThrow(
+      /taken this run over/,
+    )
   })
   test('an event that is there already is not marked by being sent again', () => {
     const taken = [...developing, other('take-over', 100, 1)]

@@ -1,12 +1,16 @@
 import { conflict } from '../error'
-import { leaderOf } from './lead'
+import { leaderOf, takerOf } from './lead'
 import type { RunEvent } from './runEvent'
 
-/** Whether another device has taken a run over: then the first one's word no longer counts. */
-const wasTaken = (events: RunEvent[]): boolean => events.some((event) => event.kind === 'take-over' && !event.late)
+/** Whether a run was taken over, and another device leads it now: this one's word no longer counts. */
+function ledElsewhere(events: RunEvent[], device: string | undefined): boolean {
+  const leader = leaderOf(events)
+  return leader !== null && leader !== device && events.some((event) => event.kind === 'take-over' && !event.late)
+}
 
 /**
  * What of the events a device sends is kept as it is, and what is marked as late: after another device took the run over, only its own word counts, and whoever takes it over.
+ * What a technician has taken over, only a technician takes over again.
  * @example
  * markLate([...runEvents, { ...runEvents[0], id: 't', kind: 'take-over', device: 'phone' }], [{ ...runEvents[0], id: 'x', kind: 'next' }]).map((one) => one.late) // → [true]
  */
@@ -14,7 +18,8 @@ export function markLate(kept: RunEvent[], sent: RunEvent[]): RunEvent[] {
   const known = new Set(kept.map((event) => event.id))
   let now = kept
   return sent.map((event) => {
-    const late = wasTaken(now) && event.kind !== 'take-over' && event.device !== leaderOf(now) && !known.has(event.id)
+    const takesOver = event.kind === 'take-over' && (event.duty === true || takerOf(now)?.duty !== true)
+    const late = !takesOver && ledElsewhere(now, event.device) && !known.has(event.id)
     const one: RunEvent = late ? { ...event, late: true } : event
     now = [...now, one]
     return one
@@ -28,6 +33,6 @@ export function markLate(kept: RunEvent[], sent: RunEvent[]): RunEvent[] {
  * requireLead(runEvents, 'tablet') // → undefined
  */
 export function requireLead(events: RunEvent[], device: string | undefined): void {
-  if (wasTaken(events) && leaderOf(events) !== device)
+  if (ledElsewhere(events, device))
     throw conflict('taken-over', 'Another device has taken this run over, and writes it down. What this one kept is marked in its record.')
 }

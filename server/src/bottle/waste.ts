@@ -16,14 +16,20 @@ interface Poured {
   drum?: Drum
 }
 
-/** Writes down what was poured away, each into the drum of what is really in it. */
-export async function writeWaste(db: Database, poured: Poured[], { by, now }: { by: string; now: number }): Promise<void> {
-  if (poured.length === 0) return
+/** The drum of what is really in each bottle, by its id; null where none is for it. */
+export async function drumsOf(db: Database, poured: Pick<Poured, 'bottleId' | 'family'>[]): Promise<Map<string, Drum | null>> {
   const catalogue = await catalogueOf(db)
   const drums = new Map<string, Drum | null>()
   for (const { bottleId, family } of poured)
     if (!drums.has(bottleId))
       drums.set(bottleId, drumOf({ family, additions: (await contentsOf(db, bottleId, catalogue)).additions }, catalogue))
+  return drums
+}
+
+/** Writes down what was poured away, each into the drum of what is really in it. */
+export async function writeWaste(db: Database, poured: Poured[], { by, now }: { by: string; now: number }): Promise<void> {
+  if (poured.length === 0) return
+  const drums = await drumsOf(db, poured)
   await db.WasteEntry.bulkCreate(
     poured.map((one) => ({ id: uuid(), at: now, byPerson: by, ...one, drum: one.drum ?? drums.get(one.bottleId) ?? null })),
   )

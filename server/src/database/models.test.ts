@@ -38,6 +38,7 @@ const types: Record<string, string> = {
   'DECIMAL(14,4)': 'numeric',
   'DECIMAL(14,4)[]': '_numeric',
   'TEXT[]': '_text',
+  'UUID[]': '_uuid',
   BOOLEAN: 'bool',
   TIMESTAMPTZ: 'timestamptz',
   JSONB: 'jsonb',

@@ -26,6 +26,7 @@ import { labelCodeTable } from '../label/LabelCode'
 import { batchTable } from '../mix/Batch'
 import { mixTable } from '../mix/Mix'
 import { mixEventTable } from '../mix/MixEvent'
+import { permissionTable } from '../permission/Permission'
 import { personTable } from '../person/Person'
 import { dueRuleTable } from '../proof/DueRule'
 import { instrumentTable } from '../proof/Instrument'
@@ -73,6 +74,7 @@ const tables = {
   MixEvent: mixEventTable,
   Notice: noticeTable,
   OneTimeCode: oneTimeCodeTable,
+  Permission: permissionTable,
   Person: personTable,
   Process: processTable,
   ProcessVersion: processVersionTable,
@@ -123,6 +125,8 @@ function associate(m: Tables): void {
   belongs(m.Roll, m.Person, 'member', 'memberId')
   belongs(m.RollMark, m.Roll, 'roll', 'rollId')
   belongs(m.Proof, m.Person, 'by', 'byPerson')
+  belongs(m.Permission, m.Person, 'person', 'personId')
+  belongs(m.Permission, m.Person, 'giver', 'givenBy')
   belongs(m.Practice, m.Person, 'person', 'personId')
   belongs(m.Practice, m.ProcessVersion, 'process', 'processVersionId')
   m.Mix.hasOne(m.Batch, { as: 'batch', foreignKey: 'mixId', constraints: false })

@@ -123,7 +123,7 @@ export async function beginEvening(house: Pick<House, 'db' | 'clock'>, by: strin
       db,
       run,
       events.map(({ agoS, ...one }, seq) => ({ ...one, id: uuid(), seq, device: '', at: now - agoS * 1000 })),
-      by,
+      who,
     )
   }
   await warmBath(db)

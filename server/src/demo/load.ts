@@ -4,6 +4,7 @@ import { instruments } from './instruments'
 import { colourKits } from './kit'
 import { chartRows, devices, formulaRows, jars, people, shelves, vesselRows } from './loft'
 import { demoPassword, technicians } from './people'
+import { practices } from './practices'
 import { playSeason } from './season'
 import { writeSeason } from './writeSeason'
 
@@ -21,7 +22,8 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
     const vessels = await vesselRows(db)
     const chart = await chartRows(db, formulas.ids, ilse)
     const season = playSeason(today, { memberIds, vessels, chart, formulaIds: formulas.ids })
-    await writeSeason(db, season, { staff, versionIds: formulas.versionIds, shelfIds, today })
+    await writeSeason(db, season, { staff, leads: memberIds[0] ?? '', versionIds: formulas.versionIds, shelfIds, today })
+    await practices(db, today, ilse, vessels)
     await colourKits(db, ilse, today, formulas.ids)
     const strips = season.bottles.filter((bottle) => bottle.formula === 'softBorax')
     await instruments(db, ilse, today, strips)

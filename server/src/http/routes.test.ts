@@ -30,6 +30,86 @@ describe('every route, with the wrong role', () => {
       expect([status, body.code]).toEqual([403, 'not-yours'])
     },
   )
+  // what a route that is theirs too does with things of others: shared (200), theirs alone (403), or not there for them (404)
+  const ofOthers: Record<string, [status: number, body?: (of: Others) => object]> = {
+    'GET /api/bottles': [200],
+    'GET /api/bottles/retired': [200],
+    'GET /api/bottles/:id': [200],
+    'GET /api/bottles/:id/ledger': [200],
+    'GET /api/bottles/:id/life': [200],
+    'GET /api/chemicals': [200],
+    'GET /api/darkroom': [200],
+    'GET /api/shelves': [200],
+    'GET /api/processes': [200],
+    'GET /api/notices': [200],
+    'POST /api/notices/:id/read': [404],
+    'POST /api/people/:id/sign-out': [403],
+    'GET /api/people/:id/export': [403],
+    'PUT /api/me': [409, () => ({ version: 99 })],
+    'PUT /api/me/password': [422, () => ({ current: 'not my password', password: 'a loft full of reels' })],
+    'GET /api/permissions/mine': [200],
+    'GET /api/practices': [200],
+    'GET /api/practices/:id': [403],
+    'POST /api/practices': [404, () => ({ id: uuid(), processVersionId: uuid(), options: {}, agitation: '30-5-30', practised: nothing })],
+    'POST /api/practices/loading': [200, () => ({ id: uuid(), loading: { what: '135', where: 'light', seconds: 60, went: 'clean' } })],
+    'GET /api/rolls': [200],
+    'PUT /api/rolls/:id': [403, () => ({ version: 1, result: null, contrast: null, note: '' })],
+    'GET /api/runs': [200],
+    'POST /api/runs': [409, ({ request }) => ({ id: uuid(), request })],
+    'GET /api/runs/:id': [403],
+    'GET /api/runs/:id/goes': [403],
+    'GET /api/runs/:id/start': [403],
+    'POST /api/runs/:id/start': [403, () => ({ version: 1, at: house.now() })],
+    'POST /api/runs/:id/events': [403, () => ({ events: [{ id: uuid(), seq: 0, device: 'x', at: 0, kind: 'start', step: 0 }] })],
+    'POST /api/runs/:id/finish': [403, () => ({ version: 1, at: house.now(), events: [] })],
+    'POST /api/runs/:id/abandon': [403, () => ({ version: 1, at: house.now(), reason: 'not mine' })],
+    'GET /api/print/runs/:id': [403],
+    'DELETE /api/session': [200],
+  }
+  const nothing = { seed: 1, speed: 1, troubles: [], answers: {}, steps: [] }
+  interface Others {
+    request: object
+    ids: Record<string, string>
+  }
+  /** Things that are not Bram's: by where a route names them. */
+  async function others(): Promise<Others> {
+    const first = async (from: string, where = 'true') =>
+      (await house.one<{ id: string }>(`select id from ${from} where ${where} limit 1`))!.id
+    const notBram = `(select id from person where login <> 'bram')`
+    const { request } = (await house.one<{ request: object }>('select request from run order by number limit 1'))!
+    const ids = {
+      bottles: await first('bottle', 'retired_at is null'),
+      people: await first('person', `login = 'ilse'`),
+      notices: uuid(),
+      practices: await first('practice', 'practised is not null'),
+      rolls: await first('roll', `member_id in ${notBram}`),
+      runs: await first('run', `planned_by in ${notBram}`),
+    }
+    return { request, ids: { ...ids, print: ids.runs } }
+  }
+  test('every route that is a member’s is tried with what is not theirs, and changes nothing of it', async () => {
+    const theirs = endpoints.filter((one) => one.access === 'member')
+    expect(theirs.map(title).sort()).toEqual(Object.keys(ofOthers).sort())
+    const of = await others()
+    const bram = await house.as('bram')
+    const before = await house.sql(
+      `select id, version from run union all select id, version from roll union all select id, version from bottle order by 1`,
+    )
+    // signing out comes last
+    for (const one of theirs.sort((a, b) => Number(a.method === 'DELETE') - Number(b.method === 'DELETE'))) {
+      const [status, body] = ofOthers[title(one)]!
+      const about = of.ids[one.path.split('/')[2] ?? ''] ?? uuid()
+      const answer = await bram.call(one, { params: { id: about }, ...(body ? { body: body(of) } : {}) })
+      expect([title(one), answer.status]).toEqual([title(one), status])
+    }
+    expect(
+      await house.sql(
+        `select id, version from run union all select id, version from roll union all select id, version from bottle order by 1`,
+      ),
+    ).toEqual(before)
+    // of lists they get what is theirs
+    expect((await (await house.as('bram')).send('GET', '/api/runs')).body.rows).toEqual([])
+  })
   test('a member sees and judges only their own films, and takes out only their own record', async () => {
     const own = await member.send('GET', '/api/rolls')
     expect(new Set(own.body.rows?.map((row) => row.member))).toEqual(new Set(['Tilda Rook']))

@@ -38,6 +38,13 @@ const films: Read = async (db, ids) => {
   ]
 }
 
+/** Who planned runs, by their ids. */
+async function leaders(db: Database, ids: string[]): Promise<(id: string) => string | null> {
+  const rows = await db.Run.findAll({ attributes: ['id', 'plannedBy'], where: { id: ids }, raw: true })
+  const by = new Map(rows.map(({ id, plannedBy }) => [id, plannedBy]))
+  return (id) => by.get(id) ?? null
+}
+
 /** How rows of a subject are read as its list gives them. */
 export const readers: Record<keyof LiveRows, Read> = {
   bottle: async (db, ids, now) => seen(await bottlesById(db, ids, now)),
@@ -46,9 +53,22 @@ export const readers: Record<keyof LiveRows, Read> = {
   mix: async (db, ids) => seen((await db.Mix.findAll({ ...withFormula, where: { id: ids, state: 'open' } })).map(summaryOf)),
   process: async (db, ids) => seen(await newestProcesses(db, { ids, ...all })),
   kit: async (db, ids) => seen(await kitRows(db, { id: ids })),
-  run: async (db, ids) => seen(await runSummaries(db, { ids, states: null, words: [], ...all })),
-  'run-event': async (db, ids) =>
-    (await db.RunEvent.findAll({ where: { id: ids }, raw: true })).map(({ id, runId, event }) => ({ id, row: { id, runId, event } })),
+  run: async (db, ids) => {
+    const owner = await leaders(db, ids)
+    return (await runSummaries(db, { ids, states: null, by: null, words: [], ...all })).map((row) => ({
+      id: row.id,
+      row,
+      owner: owner(row.id),
+    }))
+  },
+  'run-event': async (db, ids) => {
+    const rows = await db.RunEvent.findAll({ where: { id: ids }, raw: true })
+    const owner = await leaders(
+      db,
+      rows.map((row) => row.runId),
+    )
+    return rows.map(({ id, runId, event }) => ({ id, row: { id, runId, event }, owner: owner(runId) }))
+  },
   roll: films,
   notice: async (db, ids) =>
     (await db.Notice.findAll({ where: { id: ids } })).map((row) => ({ id: row.id, row: shownNotice(row), owner: row.personId })),

@@ -11,6 +11,7 @@ import { Refusal } from '../house/refusal'
 import { answers, type Handler } from '../http/route'
 import { jarsWithSums } from '../jar/queries'
 import { meOf } from '../person/rows'
+import { ofOwn } from '../run/own'
 import { runRow } from '../run/rows'
 import type { Database } from '../table/database'
 import { cardPdf } from './card'
@@ -73,4 +74,4 @@ const runSheet: Handler<typeof api.print.run> = async ({ db, params, who, reques
 }
 
 /** Labels, cards and sheets of runs as PDF. */
-export const paperRoutes = [answers(api.print.labels, labels), answers(api.print.card, card), answers(api.print.run, runSheet)]
+export const paperRoutes = [answers(api.print.labels, labels), answers(api.print.card, card), answers(api.print.run, ofOwn(runSheet))]

@@ -14,6 +14,7 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['bottles made', db.Bottle, 'madeBy', 'madeAt'],
   ['lines of bottles', db.BottleEntry, 'byPerson', 'at'],
   ['runs planned', db.Run, 'plannedBy', 'plannedAt'],
+  ['permissions given', db.Permission, 'givenBy', 'givenAt'],
   ['events of runs', db.RunEvent, 'byPerson', 'at'],
   ['versions of processes', db.ProcessVersion, 'changedBy', 'changedAt'],
   ['kits begun', db.KitSet, 'begunBy', 'begunAt'],
@@ -54,6 +55,7 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
       where: { personId: id },
       order: ['at'],
     }),
+    permissions: await plain(db.Permission, { attributes: { exclude: ['givenBy'] }, where: { personId: id }, order: ['givenAt'] }),
     'runs with their films': await runsWith(db, id),
   }
   for (const [what, model, column, order] of tracesIn(db)) kept[what] = await plain(model, { where: { [column]: id }, order: [order] })

@@ -7,7 +7,7 @@ import {
   type ModelStatic,
   type NonAttribute,
 } from 'sequelize'
-import { flag, instant, json, key, of, optional, usually, whole } from '../table/columns'
+import { flag, instant, json, key, of, optional, text, usually, whole } from '../table/columns'
 import type { Row } from '../table/database'
 import { table } from '../table/table'
 
@@ -23,6 +23,9 @@ export class Practice extends Model<InferAttributes<Practice>, InferCreationAttr
   declare personId: string
   declare at: number
   declare processVersionId: CreationOptional<string | null>
+  /** as the process was practised: its choices, and how it was agitated */
+  declare options: CreationOptional<Record<string, boolean>>
+  declare agitation: CreationOptional<string>
   declare practised: CreationOptional<Practised | null>
   declare loading: CreationOptional<PractisedLoading | null>
   declare findings: CreationOptional<Finding[]>
@@ -37,6 +40,8 @@ export const practiceTable = table(Practice, 'practice', {
   personId: of('person'),
   at: instant(),
   processVersionId: optional(of('process_version')),
+  options: usually(json(), {}),
+  agitation: usually(text(), '30-5-30'),
   practised: optional(json()),
   loading: optional(json()),
   findings: usually(json(), []),

@@ -1,14 +1,15 @@
 import { agitationNamed, draftOf, outcomeOf } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
-import { Refusal } from '../house/refusal'
+import { notFound, Refusal } from '../house/refusal'
 import { byId, pageOf } from '../http/page'
 import { answers, type Handler } from '../http/route'
 import { processAs } from '../process/rows'
 import { practiceRow, practiceRows } from './rows'
 
+const notYours = () => new Refusal(403, 'not-yours', 'What others practised is theirs, and the technician’s.')
+
 const list: Handler<typeof api.practice.list> = async ({ db, query: { personId, ...query }, who }) => {
-  if (who.role !== 'technician' && personId !== undefined && personId !== who.id)
-    throw new Refusal(403, 'not-yours', 'What others practised is theirs, and the technician’s.')
+  if (who.role !== 'technician' && personId !== undefined && personId !== who.id) throw notYours()
   const rows = await practiceRows(db, { ...byId(query, 'desc'), personId: who.role === 'technician' ? personId : who.id })
   return pageOf(rows, query.limit)
 }
@@ -21,7 +22,7 @@ const run: Handler<typeof api.practice.run> = async ({ db, body: { id, processVe
   const { plan } = draftOf(body, options, agitationNamed(agitation))
   if (!plan) throw new Refusal(422, 'no-plan', `${body.name} cannot be practised: its steps do not make a plan.`)
   const { findings, score, clean } = outcomeOf(plan, practised)
-  await db.Practice.create({ id, personId: who.id, at: now, processVersionId, practised, findings, score, clean })
+  await db.Practice.create({ id, personId: who.id, at: now, processVersionId, options, agitation, practised, findings, score, clean })
   return practiceRow(db, id)
 }
 
@@ -30,4 +31,19 @@ const loading: Handler<typeof api.practice.loading> = async ({ db, body: { id, l
   return practiceRow(db, id)
 }
 
-export const practiceRoutes = [answers(api.practice.list, list), answers(api.practice.run, run), answers(api.practice.loading, loading)]
+/** A run that was practised, step by step; the plan comes out of the version it was practised by. */
+const get: Handler<typeof api.practice.get> = async ({ db, params: { id }, who }) => {
+  const row = await db.Practice.findByPk(id, { include: [{ association: 'process', attributes: ['body'] }] })
+  if (!row?.practised || !row.process) throw notFound('practice')
+  if (who.role !== 'technician' && row.personId !== who.id) throw notYours()
+  const { plan } = draftOf(row.process.body, row.options, agitationNamed(row.agitation))
+  if (!plan) throw notFound('practice')
+  return { row: await practiceRow(db, id), plan, practised: row.practised }
+}
+
+export const practiceRoutes = [
+  answers(api.practice.list, list),
+  answers(api.practice.get, get),
+  answers(api.practice.run, run),
+  answers(api.practice.loading, loading),
+]

@@ -18,7 +18,7 @@ const over: Run['state'][] = ['done', 'abandoned']
 /** Out and written down. */
 export const finish: Handler<typeof api.run.finish> = async ({ db, params, body, who, now }) => {
   const run = await lockRun(db, params.id, ['running'], body.version)
-  const events = await keepEvents(db, run, body.events, who.id)
+  const events = await keepEvents(db, run, body.events, who)
   const { lines, developedS, temperatureC } = decideFinish(run, await bottlesOf(db, run.plan, now), { ...body, events })
   await writeEntries(db, entriesOf(lines, { by: who.id, now }))
   await pouredAway(db, run, { by: who.id, now })
@@ -47,7 +47,7 @@ async function pouredAway(db: Database, run: Run, writing: { by: string; now: nu
 export const abandon: Handler<typeof api.run.abandon> = async ({ db, params, body, who, now }) => {
   const run = await lockRun(db, params.id, ['planned', 'running'], body.version)
   // what the device knows comes first: it says which baths the film really was in
-  const events = await keepEvents(db, run, body.events, who.id)
+  const events = await keepEvents(db, run, body.events, who)
   const lines = decideGivingUp(run, await bottlesOf(db, run.plan, now), { ...body, events })
   await writeEntries(db, entriesOf(lines, { by: who.id, now }))
   if (run.state === 'planned') await destroyAll(db.Roll, { runId: run.id })

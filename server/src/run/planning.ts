@@ -4,8 +4,11 @@ import { lockBottles } from '../bottle/ledger'
 import { bottlesById } from '../bottle/rows'
 import { shown, withNames } from '../chart/rows'
 import { oneAtATime } from '../house/queries'
+import { Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
+import type { Who } from '../http/who'
 import { newestFormulas } from '../formula/queries'
+import { holdToPermission } from '../permission/holding'
 import { processAs } from '../process/rows'
 import type { Database } from '../table/database'
 import { vesselRows } from './queries'
@@ -38,6 +41,12 @@ const bathOf = (plan: Plan): string => {
   return bottle ? `${bottle.name} ${bottle.parts.length > 1 ? bottle.parts.join('+') : 'undiluted'}` : ''
 }
 
+/** What speaks against a plan is overruled by a technician alone. */
+function requireUnder(who: Who, overrule: string | undefined): void {
+  if (who.role !== 'technician' && overrule !== undefined)
+    throw new Refusal(403, 'not-yours', 'Only a technician overrules what speaks against a plan. Ask the one on duty.')
+}
+
 /** Plans a run, which promises it its vessel, liquids and capacity. */
 export const plan: Handler<typeof api.run.plan> = async ({ db, body: { id, request, overrule }, who, now }) => {
   // two who plan on the same bottles at once are told of each other
@@ -45,7 +54,9 @@ export const plan: Handler<typeof api.run.plan> = async ({ db, body: { id, reque
     db,
     request.baths.map((bath) => bath.bottleId),
   )
+  await holdToPermission(db, request, who, now)
   const planned = await planNow(db, request, null, now)
+  requireUnder(who, overrule)
   const overruled = decidePlanning(planned, overrule)
   await oneAtATime(db, 'run number')
   const last = (await db.Run.max('number')) as number | null

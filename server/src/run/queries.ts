@@ -15,6 +15,8 @@ interface Asked {
   /** null for all */
   ids: string[] | null
   states: string[] | null
+  /** whose: of whoever planned them; null for all */
+  by: string | null
   /** patterns that all fit something of it */
   words: string[]
   after: string | null
@@ -25,12 +27,12 @@ interface Asked {
 export const runSummaries = (db: Database, asked: Asked): Promise<RunSummary[]> =>
   db.query<RunSummary>(
     `select r.id, r.version, r.number, r.state, r.plan -> 'vessel' ->> 'name' as vessel, r.plan ->> 'processName' as "processName",
-       coalesce(f.films, '{}') as films, coalesce(f.eis, '{}') as eis, coalesce(f.results, '{}') as results, coalesce(f.owners, '{}') as owners, (r.plan ->> 'rolls')::numeric as rolls, coalesce(p.name, 'someone who left') as by,
+       coalesce(f.films, '{}') as films, coalesce(f.eis, '{}') as eis, coalesce(f.results, '{}') as results, coalesce(f.owners, '{}') as owners, (r.plan ->> 'rolls')::numeric as rolls, coalesce(p.name, 'someone who left') as by, coalesce(p.role = 'member', false) as "byMember",
        r.planned_at as "plannedAt", r.started_at as "startedAt", r.ended_at as "endedAt"
      from run r left join person p on p.id = r.planned_by
        left join lateral (select array_agg(l.film order by l.id) as films, array_agg(l.ei order by l.id) as eis, array_agg(l.result order by l.id) as results,
          array_agg(coalesce(o.name, 'someone who left') order by l.id) as owners from roll l left join person o on o.id = l.member_id where l.run_id = r.id) f on true
-     where ($ids::uuid[] is null or r.id = any($ids)) and ($states::text[] is null or r.state = any($states))
+     where ($ids::uuid[] is null or r.id = any($ids)) and ($states::text[] is null or r.state = any($states)) and ($by::uuid is null or r.planned_by = $by)
        and ($words = '{}' or plain(concat_ws(' ', 'run', r.number, r.plan -> 'vessel' ->> 'name', p.name, (select string_agg(film, ' ') from roll where run_id = r.id))) like all($words::text[])) and ($after::uuid is null or r.number < (select number from run where id = $after))
      order by r.number desc limit $limit`,
     asked,

@@ -1,12 +1,13 @@
 import { markLate, readPlan, readRequest, type RunEvent } from '@selvrin/core'
 import type { Run } from '@selvrin/core/contract'
 import { filmsWhere } from '../film/rows'
-import { nameOf, withName } from '../house/left'
+import { nameOf } from '../house/left'
 import { notFound, Refusal } from '../house/refusal'
+import type { Who } from '../http/who'
 import type { Database } from '../table/database'
 
 export async function runRow(db: Database, id: string): Promise<Run> {
-  const row = await db.Run.findByPk(id, { include: [withName()] })
+  const row = await db.Run.findByPk(id, { include: [{ association: 'by', attributes: ['name', 'role'] }] })
   if (!row) throw notFound('run')
   const events = await db.RunEvent.findAll({ attributes: ['event'], where: { runId: id }, order: [['at', 'asc']], raw: true })
   const filmRows = await filmsWhere(db, { runId: id })
@@ -14,6 +15,7 @@ export async function runRow(db: Database, id: string): Promise<Run> {
   return {
     ...row.get(),
     by: nameOf(row.by),
+    byMember: row.by?.role === 'member',
     plan,
     request: readRequest(row.request, plan.vessel.kind),
     vessel: plan.vessel.name,
@@ -45,13 +47,14 @@ export async function lockRun(db: Database, id: string, states: Run['state'][], 
 }
 
 /**
- * What happened on the clock; an event that is here already counts once. What comes from a device another has taken over from is marked. Answers the events as they are kept now.
+ * What happened on the clock; an event that is here already counts once. What comes from a device another has taken over from is marked; so is who takes it over on duty. Answers the events as they are kept now.
  */
-export async function keepEvents(db: Database, run: Run, sent: RunEvent[], by: string): Promise<RunEvent[]> {
-  const events = markLate(run.events, sent)
+export async function keepEvents(db: Database, run: Run, sent: RunEvent[], who: Who): Promise<RunEvent[]> {
+  const onDuty = (event: RunEvent): RunEvent => (who.role === 'technician' && event.kind === 'take-over' ? { ...event, duty: true } : event)
+  const events = markLate(run.events, sent.map(onDuty))
   if (events.length > 0)
     await db.RunEvent.bulkCreate(
-      events.map((event) => ({ id: event.id, runId: run.id, event, at: event.at, byPerson: by })),
+      events.map((event) => ({ id: event.id, runId: run.id, event, at: event.at, byPerson: who.id })),
       { ignoreDuplicates: true },
     )
   const known = new Map(run.events.map((event) => [event.id, event]))

@@ -7,6 +7,7 @@ import { entriesOf } from '../bottle/write'
 import { asSeen, saveNext } from '../http/changing'
 import { Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
+import { holdToPermission } from '../permission/holding'
 import type { Database } from '../table/database'
 import { planNow, promise } from './planning'
 import { lockRun, requireState, runRow } from './rows'
@@ -41,8 +42,9 @@ async function stateOf(db: Database, run: Run, now: number) {
 }
 
 /** What starting it would write, as it comes out now. */
-export const wouldStart: Handler<typeof api.run.wouldStart> = async ({ db, params, now }) => {
+export const wouldStart: Handler<typeof api.run.wouldStart> = async ({ db, params, who, now }) => {
   const run = requireState(await runRow(db, params.id), ['planned'])
+  await holdToPermission(db, requestOf(run), who, now)
   const state = await stateOf(db, run, now)
   const { plan, lines } = decideStart(state, { agreed: true })
   return { changed: changesOf(run.plan, plan), plan, would: wouldHold(state.bottles, { lines }) }
@@ -52,6 +54,7 @@ export const wouldStart: Handler<typeof api.run.wouldStart> = async ({ db, param
 export const start: Handler<typeof api.run.start> = async ({ db, params, body, who, now }) => {
   const run = await lockRun(db, params.id, ['planned'], body.version)
   const request = requestOf(run)
+  await holdToPermission(db, request, who, now)
   await db.Vessel.findByPk(request.vesselId, { attributes: ['id'], lock: true })
   await lockBottles(db, bottleIds(request))
   const decided = decideStart(await stateOf(db, run, now), body)

@@ -4,7 +4,7 @@ import type { keepTrying as KeepTrying } from './keepTrying'
 import { latest } from './latest'
 
 const mockConnected = ref(true)
-jest.mock('./live', () => ({ connected: mockConnected, nowShown: () => undefined, onChange: () => () => undefined }))
+jest.mock('./live', () => ({ connected: mockConnected, onChange: () => () => undefined }))
 const { keepTrying } = jest.requireActual<{ keepTrying: typeof KeepTrying }>('./keepTrying')
 
 const lost = new CallError(0, { code: 'offline', message: 'The connection is lost.' })

@@ -1,7 +1,7 @@
 import { pauseMs } from '@selvrin/core'
 import { watch } from 'vue'
 import { CallError, sentence } from './call'
-import { connected, nowShown } from './live'
+import { connected } from './live'
 
 /** Whether it is worth asking again: a lost connection, a server in trouble, a session that may be taken up again. */
 const mayPass = (error: unknown): boolean => !(error instanceof CallError) || !error.final
@@ -32,7 +32,6 @@ export async function keepTrying<T>(
   for (let tries = 0; ; tries++) {
     try {
       const answer = await work(unwanted)
-      nowShown()
       return unwanted.aborted ? null : answer
     } catch (error) {
       if (unwanted.aborted) return null

@@ -8,7 +8,7 @@ const listeners = new Set<Listener>()
 let close: (() => void) | null = null
 let listener = ''
 let hearing = false
-/** the house has answered, or told something, and changes after it went unheard */
+/** changes may have gone unheard */
 let unheard = false
 
 /** Whether the server can be heard; a run's clock does not need it. */
@@ -32,9 +32,6 @@ const tell = (event: LiveEvent | 'all') => listeners.forEach((listener) => liste
 /** Changes may have been missed, by whatever way. */
 export const missed = (): void => tell('all')
 
-/** Something of the house is shown from now on: where its changes cannot be heard yet, it is asked for anew as soon as they can. */
-export const nowShown = (): void => void (unheard ||= !hearing)
-
 function open(): void {
   // a stream that takes another's place was silent in between
   const between = hearing || unheard
@@ -43,7 +40,7 @@ function open(): void {
   if (between) tell('all')
 }
 function lost(): void {
-  unheard ||= hearing
+  unheard = true
   hearing = connected.value = false
 }
 

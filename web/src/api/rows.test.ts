@@ -9,7 +9,6 @@ const asked: string[] = []
 let answer: (url: string) => Promise<unknown>
 jest.mock('./live', () => ({
   connected: jest.requireActual<{ ref: (value: boolean) => object }>('vue').ref(true),
-  nowShown: () => undefined,
   onChange: (listener: Listener) => (listeners.add(listener), () => listeners.delete(listener)),
 }))
 

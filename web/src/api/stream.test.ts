@@ -49,13 +49,12 @@ test('what comes in is passed on by its kind', () => {
 test('what could not be heard is asked for again, and nothing that could', () => {
   close()
   Object.assign(globalThis, { addEventListener: () => undefined })
-  const { closeLive, connected, nowShown, onChange, openLive } = jest.requireActual<typeof Live>('./live')
+  const { closeLive, connected, onChange, openLive } = jest.requireActual<typeof Live>('./live')
   const told: unknown[] = []
   onChange((event) => told.push(event))
   const asksAgain = (): boolean => told.splice(0).includes('all')
   openLive('one')
   newest().onopen()
-  nowShown()
   expect(asksAgain()).toBe(false)
   // lost and back
   newest().onerror()
@@ -71,10 +70,10 @@ test('what could not be heard is asked for again, and nothing that could', () =>
   // a stream of other tabs that is begun anew
   newest().onopen()
   expect(asksAgain()).toBe(true)
-  // the house answered before its stream was open
+  // a stream that could not be had at first
   closeLive()
   openLive('one')
-  nowShown()
+  newest().onerror()
   newest().onopen()
   expect(asksAgain()).toBe(true)
   closeLive()

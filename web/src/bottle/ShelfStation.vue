@@ -21,12 +21,13 @@ import { todoList } from './todo'
 import { useQuickUse } from './useQuickUse'
 import { usualLoad } from './usualLoad'
 import { sink, useShelfDrag } from './useShelfDrag'
-import UndoNotice from '../fields/UndoNotice.vue'
 import WaitFor from '../fields/WaitFor.vue'
 
 /** only a house that is beginning has them */
 const FirstSteps = defineAsyncComponent(() => import('./FirstSteps.vue'))
 
+// fetched ahead: what was just written is taken back while the server is away too
+const UndoNotice = defineAsyncComponent(() => import('../fields/UndoNotice.vue'))
 const RetirePanel = defineAsyncComponent(() => import('./RetirePanel.vue'))
 const ShelvesPanel = defineAsyncComponent(() => import('./ShelvesPanel.vue'))
 const session = useSession()

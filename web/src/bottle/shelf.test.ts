@@ -93,6 +93,7 @@ describe('before tonight', () => {
       films: ['Millrace 400'],
       rolls: 1,
       by: '',
+      byMember: false,
       plannedAt: today,
       startedAt: null,
       endedAt: null,

@@ -70,11 +70,17 @@ export function scheduleAll(calls: Sounded[]): void {
   }
 }
 
-/** Says something at once; what was asked for before is cut short. */
-export function sayNow(words: string[]): void {
+/** Says something at once, after the tones of a kind where one is given; what was asked for before is cut short. */
+function soundNow(words: string[], tones: { kind: Call['kind']; family: string } | null): void {
   const context = audio()
   if (!context) return
   asked.forEach((node) => node.stop())
-  asked = playWords(context, context.currentTime + 0.02, words)
-  spokenUntil = context.currentTime + wordsS(words)
+  const at = context.currentTime + 0.02
+  const first = tones ? toneS(tones.kind) + pauseS : 0
+  asked = [...(tones ? playTones(context, at, tones.kind, tones.family) : []), ...playWords(context, at + first, words)]
+  spokenUntil = context.currentTime + first + wordsS(words)
 }
+/** Says something at once; what was asked for before is cut short. */
+export const sayNow = (words: string[]): void => soundNow(words, null)
+/** A call that nobody could plan, as of a clock that runs faster than time. */
+export const callNow = (kind: Call['kind'], family: string, words: string[]): void => soundNow(words, { kind, family })

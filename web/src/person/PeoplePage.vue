@@ -149,6 +149,7 @@ async function erase(): Promise<void> {
             {{ person.active ? 'May no longer sign in' : 'May sign in again' }}
           </button>
           <button class="button" :disabled="busy" @click="takeOut">Take the record out</button>
+          <RouterLink v-if="person.role === 'member'" class="button" :to="`/people/${person.id}`">What they may develop alone</RouterLink>
           <button class="button" @click="erasing = true">Erase {{ person.name }} …</button>
         </div>
         <p v-if="said" role="status" class="font-semibold">{{ said }}</p>

@@ -5,12 +5,15 @@ import { isDoneKey, useKeys } from '../hand/keys'
 import BathMark from '../marks/BathMark.vue'
 import { useShow } from '../session/useShow'
 import type { Practice } from './usePractice'
+import { usePracticeSound } from './usePracticeSound'
 
 /** The clock of a practice: what is in the tank and for how long, the beakers as they stand, and whatever goes wrong. */
 const { practice } = defineProps<{ practice: Practice }>()
 const { step, elapsedS, plannedS, cue, byHand, away, standing, poured, left, asking, measured, current, asked } = practice
 const show = useShow()
+const { touched } = usePracticeSound(practice)
 useKeys((event) => {
+  touched()
   if (isDoneKey(event)) {
     // a button that has the focus is pressed by it
     if (asking.value || (event.target as HTMLElement).closest('button, a')) return false
@@ -35,7 +38,7 @@ const shown = computed(() => choices.value.toSorted((a, b) => a.says.localeCompa
 </script>
 
 <template>
-  <div class="space-y-5">
+  <div class="space-y-5" @pointerdown="touched">
     <p class="border-l-4 border-ink pl-4"><b>Practice</b>, {{ asked?.speed }}× as fast. No bottle, record or tank knows of it.</p>
     <div v-if="step" class="flex flex-wrap items-center gap-x-10 gap-y-3">
       <div>

@@ -3,6 +3,7 @@ import { stepsOf, troubleKinds, type TroubleKind } from '@selvrin/core'
 import { api, type PracticeRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -17,6 +18,7 @@ import PracticeClock from './PracticeClock.vue'
 import PracticeList from './PracticeList.vue'
 import PracticeResult from './PracticeResult.vue'
 import { practisedAgitation, usePractice } from './usePractice'
+import { troubleNames } from './words'
 
 /** Any process done dry, faster than it is, with whatever may go wrong; and what it would have done to the film. */
 const processes = useProcesses()
@@ -25,19 +27,14 @@ const wanted = reactive({ process: null as string | null, speed: 5 as number | n
 const kept = ref({ ...wanted })
 useKept('practice', kept)
 Object.assign(wanted, kept.value)
+const { process: named } = useRoute().query
+if (typeof named === 'string') wanted.process = named
 watch(wanted, () => (kept.value = { ...wanted }), { deep: true })
 const choices = computed(() =>
   processes.rows.filter((row) => stepsOf(row.body, {}).length > 0).map((row) => ({ value: row.id, name: row.body.name })),
 )
 const chosen = computed(() => processes.rows.find((row) => row.id === wanted.process))
 const speeds = [1, 2, 5, 10, 20].map((value) => ({ value, name: `${value}×` }))
-const troubleNames: Record<TroubleKind, string> = {
-  drift: 'The bath drifts',
-  doorbell: 'The doorbell rings',
-  'wrong-beaker': 'Beakers stand the wrong way round',
-  'fixer-failed': 'The fixer fails its test',
-  light: 'The light goes on',
-}
 const troubles = troubleKinds.map((value) => ({ value, name: troubleNames[value] }))
 
 const practice = usePractice()
@@ -85,7 +82,8 @@ function again(): void {
       v-if="practice.over.value && result && practice.plan.value"
       :row="result"
       :plan="practice.plan.value"
-      :done="practice.done.value"
+      :practised="practice.practised()"
+      now
       @again="again"
     />
     <div v-else-if="practice.over.value" class="space-y-4">

@@ -1,11 +1,19 @@
 <script setup lang="ts">
-import { showTime, type Plan, type PractisedStep } from '@selvrin/core'
+import { showTime, troubleAnswers, type Plan, type Practised, type PractisedStep, type TroubleKind } from '@selvrin/core'
 import type { PracticeRow } from '@selvrin/core/contract'
 import FindingList from '../marks/FindingList.vue'
+import { troubleNames } from './words'
 
 /** What a practice would have done to the film, and what was done when. */
-defineProps<{ row: PracticeRow; plan: Plan; done: PractisedStep[] }>()
+defineProps<{ row: PracticeRow; plan: Plan; practised: Practised; /** it was just done */ now?: boolean }>()
 defineEmits<{ again: [] }>()
+/** A trouble, and what was answered to it. */
+function trouble(kind: TroubleKind, answers: Practised['answers']): string {
+  const choices: readonly { key: string; says: string }[] =
+    kind in troubleAnswers ? troubleAnswers[kind as keyof typeof troubleAnswers] : []
+  const said = choices.find((one) => one.key === answers[kind])?.says
+  return said ? `${troubleNames[kind]}: “${said}”` : troubleNames[kind]
+}
 function agitated(plan: Plan, { step, beatsS }: PractisedStep): string {
   const liquid = plan.steps[step]?.liquid
   if (liquid === 'air' || liquid === 'light') return '—'
@@ -30,7 +38,7 @@ function agitated(plan: Plan, { step, beatsS }: PractisedStep): string {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="one in done" :key="one.fromS" class="border-b border-line">
+          <tr v-for="one in practised.steps" :key="one.fromS" class="border-b border-line">
             <th scope="row" class="py-1.5 pr-4 font-semibold">{{ plan.steps[one.step]?.name }}</th>
             <td class="pr-4 text-right font-mono max-sm:hidden">{{ showTime(one.fromS) }}</td>
             <td class="pr-4 text-right font-mono">{{ showTime(plan.steps[one.step]?.seconds ?? 0) }}</td>
@@ -40,6 +48,7 @@ function agitated(plan: Plan, { step, beatsS }: PractisedStep): string {
         </tbody>
       </table>
     </div>
-    <button type="button" class="button button-main min-h-14 px-8 text-lg" @click="$emit('again')">Once more</button>
+    <p v-for="kind in practised.troubles" :key="kind">{{ trouble(kind, practised.answers) }}</p>
+    <button v-if="now" type="button" class="button button-main min-h-14 px-8 text-lg" @click="$emit('again')">Once more</button>
   </section>
 </template>

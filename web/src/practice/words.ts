@@ -1,6 +1,15 @@
-import type { PractisedLoading } from '@selvrin/core'
+import type { PractisedLoading, TroubleKind } from '@selvrin/core'
 import type { PracticeRow } from '@selvrin/core/contract'
 import { showTime } from '@selvrin/core'
+
+/** What may go wrong on purpose. */
+export const troubleNames: Record<TroubleKind, string> = {
+  drift: 'The bath drifts',
+  doorbell: 'The doorbell rings',
+  'wrong-beaker': 'Beakers stand the wrong way round',
+  'fixer-failed': 'The fixer fails its test',
+  light: 'The light goes on',
+}
 
 /** How a reel was loaded, in words. */
 export const wentWords: Record<PractisedLoading['went'], string> = {

@@ -12,6 +12,9 @@ export const stations: Station[] = [
   { key: 2, name: 'Formulary', path: '/formulary', forMembers: false },
   { key: 3, name: 'Scales', path: '/scales', forMembers: false },
   { key: 4, name: 'Proofs', path: '/proofs', forMembers: false },
-  { key: 5, name: 'Tanks', path: '/tanks', forMembers: false },
+  { key: 5, name: 'Tanks', path: '/tanks', forMembers: true },
 ]
-export const memberStations: Station[] = [stations[0] as Station, { key: 5, name: 'My films', path: '/films', forMembers: true }]
+export const memberStations: Station[] = [
+  ...stations.filter((station) => station.forMembers),
+  { key: 9, name: 'My films', path: '/films', forMembers: true },
+]

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { showTime, type PlanStep, type RunClock } from '@selvrin/core'
+import { showTime, takerOf, type PlanStep, type RunClock } from '@selvrin/core'
 import type { Run } from '@selvrin/core/contract'
 import { computed } from 'vue'
+import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { canReload } from '../offline/keepPage'
 import { useClocks } from './clocks'
+import { deviceName } from './device'
 import { probedRun, probeElsewhere } from './probing'
 
 /** What is to be known beside the time: what was asked twice, held, measured, kept, or cannot be. */
@@ -21,7 +23,13 @@ const { run, clock, step, next, asking, follows, silent, staysOn } = defineProps
   staysOn: boolean
 }>()
 const clocks = useClocks()
+const session = useSession()
 const reloads = canReload()
+const taken = computed(() => takerOf(clocks.events.get(run.id) ?? []))
+/** on duty, in a member's run */
+/** whoever led it before leads it again */
+const giveBack = () => clocks.note(run.id, { kind: 'give-back', step: clock.step })
+const steppedIn = computed(() => run.byMember && session.isTechnician && taken.value?.device === deviceName())
 const show = useShow()
 const moved = computed(() => {
   const found = clock.times.at(-1)?.moved
@@ -34,7 +42,13 @@ const lastMeasured = computed(() => (clocks.events.get(run.id) ?? []).findLast((
   <p v-if="probedRun === run.id && probeElsewhere" class="font-bold" role="status">
     The probe reads far from {{ show.temperature(step.temperatureC) }}: it does not stand in this bath, and is not believed.
   </p>
-  <p v-if="follows" class="font-bold" role="status">Led on another device; this one follows.</p>
+  <p v-if="follows" class="font-bold" role="status">
+    {{ taken?.text ? `${taken.text} leads it on another device` : 'Led on another device' }}; this one follows.
+  </p>
+  <p v-if="steppedIn" class="flex flex-wrap items-center gap-3">
+    You have stepped in.
+    <button type="button" class="button button-small" @click="giveBack">Give it back to {{ run.by }}</button>
+  </p>
   <p v-if="asking" class="font-bold" role="alert">{{ showTime(clock.remainingS) }} to go. Press Space again to end {{ step.name }} now.</p>
   <p v-else-if="clock.holding && clock.phase === 'running'" class="font-bold">Held: the film stays in at the end of this step.</p>
   <p v-else-if="clock.getReady && next" class="font-bold">Get ready: {{ next.name }}.</p>

@@ -105,7 +105,7 @@ onBeforeRouteLeave(showBench)
         <div class="after min-w-56 flex-1">
           <p>{{ afterWords(clock, step, next) }}</p>
           <ClockNotes v-bind="{ run, clock, step, next, asking, follows, silent }" :stays-on="wake.isSupported.value" />
-          <BathFaults v-if="bathed" :wanted-c="bathed.temperatureC" :tolerance-c="bathed.toleranceC" />
+          <BathFaults v-if="bathed && session.isTechnician" :wanted-c="bathed.temperatureC" :tolerance-c="bathed.toleranceC" />
         </div>
       </div>
       <HandsNext v-if="others.length > 0" few />

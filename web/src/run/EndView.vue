@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   discardedOf,
-  type Addition,
   drumNames,
   drumOf,
   showTime,
@@ -12,17 +11,18 @@ import {
   type RunClock,
   type Wiping,
 } from '@selvrin/core'
-import type { Run } from '@selvrin/core/contract'
+import { api, type Run } from '@selvrin/core/contract'
 import { computed, onMounted, reactive, ref } from 'vue'
+import { call } from '../api/call'
 import { useAction } from '../api/useAction'
+import { usePage } from '../api/usePage'
 import { now } from '../clock'
 import PressOne from '../fields/PressOne.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
-import { useBottles, useFormulas } from '../stores'
 import { useClocks } from './clocks'
 import { deviceName } from './device'
-import { endings, sendEnding } from './endings'
+import { endings, saidHere, sendEnding } from './endings'
 import TakeOverPanel from './TakeOverPanel.vue'
 import { useTyped } from '../hand/typed'
 import { useKept } from '../hand/useKept'
@@ -49,19 +49,13 @@ const reasons = reactive<Record<number, string>>({})
 const over = computed(() => clock.times.filter((time) => clock.course[time.step]?.bottle && (time.held || time.overS > tolerated)))
 const back = computed(() => usesAtEnd(run.plan).map((use) => clock.course.find((step) => step.bottle?.id === use.bottleId)?.bottle?.label))
 
-const bottles = useBottles()
-const formulas = useFormulas()
-onMounted(() => void Promise.all([bottles.load(), formulas.load()]))
-/** What is in a bottle by its formula, and by those it is poured together from. */
-function contentsOf(formulaId: string | undefined, deep = 2): Addition[] {
-  const body = formulas.rows.find((row) => row.id === formulaId)?.body
-  return [...(body?.additions ?? []), ...(deep > 0 ? (body?.combine ?? []).flatMap((part) => contentsOf(part.formulaId, deep - 1)) : [])]
-}
-/** What was made up for it and goes away now, with the drum of what is in it. */
+/** Where what was made up for it goes: by what is in it, as the house knows; without an answer by what kind of bath it is. */
+const goes = usePage((signal) => call(api.run.goes, { params: { id: run.id }, signal }))
+onMounted(() => void goes.load())
 const away = computed(() =>
   discardedOf(run.plan).map(({ ml, note: of, family, bottleId, drum: named }) => {
-    const formulaId = bottles.rows.find((row) => row.id === bottleId)?.formulaId
-    const drum = named ?? drumOf({ family, additions: contentsOf(formulaId) })
+    const known = goes.value.value?.drums[bottleId]
+    const drum = named ?? (known === undefined ? drumOf({ family, additions: [] }) : known)
     return { ml, note: of, goes: drum ? `goes to the drum of ${drumNames[drum]}` : 'goes where your local rules say' }
   }),
 )
@@ -77,8 +71,7 @@ async function finish(): Promise<void> {
   const body = {
     ...{ version: run.version, at: endAt, note: note.value, device: deviceName() },
     hung: { wiping: wiping.value ?? 'none', dryer: dryer.value ?? 'air' },
-    // what another device had sent is there already
-    events: (clocks.events.get(run.id) ?? []).filter((event) => event.device === deviceName() && !event.late).slice(-200),
+    events: saidHere(clocks.events.get(run.id)),
   }
   await act(async () => {
     const done = await sendEnding(run.id, body)

@@ -9,6 +9,7 @@ import TextField from '../fields/TextField.vue'
 import { useContractForm } from '../fields/useContractForm'
 import { useClocks } from './clocks'
 import { deviceName } from './device'
+import { saidHere } from './endings'
 
 /** A run in the middle is given up: what it went through is written. */
 const { run, open } = defineProps<{ run: Run; open: boolean }>()
@@ -19,8 +20,7 @@ const { fields, busy, rest, submit } = useContractForm(api.run.abandon, {
   begin: () => ({ version: run.version, at: 0, reason: '', events: [] }),
   send: async ({ reason }) => {
     // what this device knows goes along: it says which baths the film was in
-    const events = (clocks.events.get(run.id) ?? []).filter((event) => event.device === deviceName() && !event.late).slice(-200)
-    const body = { version: run.version, at: Math.round(now()), reason, device: deviceName(), events }
+    const body = { version: run.version, at: Math.round(now()), reason, device: deviceName(), events: saidHere(clocks.events.get(run.id)) }
     await call(api.run.abandon, { params: { id: run.id }, body })
   },
   then: () => router.push('/tanks'),

@@ -10,6 +10,7 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import { useTyped } from '../hand/typed'
+import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import PlanBaths from './PlanBaths.vue'
 import PlanFilms from './PlanFilms.vue'
@@ -20,6 +21,7 @@ import { usePlanAgain } from './usePlanAgain'
 
 const router = useRouter()
 const show = useShow()
+const session = useSession()
 const { busy, problem, act } = useAction()
 const typing = useTyped()
 const runId = uuid()
@@ -49,11 +51,18 @@ async function keep(): Promise<void> {
         As run {{ again.number }}, with what stands on the shelf now. Measure the developer: it had
         {{ show.temperature(again.plan.temperatureC) }} then.
       </p>
-      <p v-if="empty.chart" class="card">
-        The development chart is empty. <RouterLink to="/tanks/chart" class="link">Write its first row</RouterLink>: a film, a developer, a
-        time.
+      <template v-if="session.isTechnician">
+        <p v-if="empty.chart" class="card">
+          The development chart is empty. <RouterLink to="/tanks/chart" class="link">Write its first row</RouterLink>: a film, a developer,
+          a time.
+        </p>
+        <p v-if="empty.vessels" class="card">There is no tank yet. <RouterLink to="/tanks" class="link">Add one</RouterLink> first.</p>
+      </template>
+      <p v-else-if="empty.processes" class="card">
+        There is nothing you may develop by yourself now.
+        <RouterLink to="/tanks" class="link">What is to be done before</RouterLink>
       </p>
-      <p v-if="empty.vessels" class="card">There is no tank yet. <RouterLink to="/tanks" class="link">Add one</RouterLink> first.</p>
+      <p v-else-if="empty.chart || empty.vessels" class="card">For this the house lacks a time or a tank. Ask the technician on duty.</p>
       <ChoiceField v-model="asked.processId" label="Process" :choices="choices.processes" />
       <PlanFilms :planning="planning" />
       <PlanBaths :planning="planning" />
@@ -69,7 +78,10 @@ async function keep(): Promise<void> {
     <section aria-live="polite" class="space-y-7">
       <PlanShown :planning="planning" />
       <div class="space-y-3">
-        <TextField v-if="blocked" v-model="overrule" label="Overrule it all the same? Say why; it stays on the record." />
+        <p v-if="blocked && !session.isTechnician" class="border-l-4 border-alarm pl-4 font-semibold" role="status">
+          Only a technician overrules what speaks against it. Choose otherwise, or ask the one on duty.
+        </p>
+        <TextField v-else-if="blocked" v-model="overrule" label="Overrule it all the same? Say why; it stays on the record." />
         <ProblemLine :problem="problem" />
         <button ref="toBeakers" class="button button-main min-h-16 px-8" :disabled="busy || (blocked && overrule.trim().length < 3)">
           To the beakers

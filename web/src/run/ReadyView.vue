@@ -12,6 +12,7 @@ import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import FindingList from '../marks/FindingList.vue'
+import { useSession } from '../session/store'
 import BathFaults from '../tempering/BathFaults.vue'
 import BeakerRow from './BeakerRow.vue'
 import BesideOthers from './BesideOthers.vue'
@@ -24,6 +25,7 @@ import WashLine from './WashLine.vue'
 const { run } = defineProps<{ run: Run }>()
 const clocks = useClocks()
 const router = useRouter()
+const session = useSession()
 const { busy, problem, current, act } = useAction()
 /** What starting it would write as the shelf is now, or what stands against it. */
 const ahead = usePage(
@@ -69,7 +71,10 @@ async function drop(): Promise<void> {
   <div class="space-y-7">
     <div class="flex flex-wrap items-baseline gap-5">
       <h1 class="text-4xl font-bold">Run {{ run.number }}, {{ run.vessel }}</h1>
-      <p class="text-xl text-quiet">{{ run.filmRows.map((roll) => `${roll.film} (${roll.member})`).join(', ') }}</p>
+      <p class="text-xl text-quiet">
+        {{ run.filmRows.map((roll) => `${roll.film} (${roll.member})`).join(', ')
+        }}{{ run.byMember && session.isTechnician ? ` · led by ${run.by}, a member` : '' }}
+      </p>
       <a class="button button-small ml-auto" :href="`/api/print/runs/${run.id}`" target="_blank" rel="noopener">Its sheet, to print</a>
     </div>
     <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] items-start gap-10 max-lg:grid-cols-1">
@@ -97,7 +102,7 @@ async function drop(): Promise<void> {
       </div>
     </div>
     <FindingList :findings="plan.findings" />
-    <BathFaults v-if="wanted" :wanted-c="wanted.temperatureC" :tolerance-c="wanted.toleranceC" />
+    <BathFaults v-if="wanted && session.isTechnician" :wanted-c="wanted.temperatureC" :tolerance-c="wanted.toleranceC" />
     <BesideOthers :plan="plan" />
     <p v-if="run.overruled"><b>Overruled:</b> {{ run.overruled }}</p>
     <LoadingPanel :run="run" />

@@ -8,6 +8,17 @@ import { useShow } from '../session/useShow'
 const { run } = defineProps<{ run: Run }>()
 const show = useShow()
 const steps = computed(() => recordOf(run.plan, run.events))
+/** Who led it when, where it changed hands. */
+const turns = computed(() => {
+  const began = run.events.find((event) => event.kind === 'start')?.at
+  return run.events
+    .filter((event) => !event.late && (event.kind === 'take-over' || event.kind === 'give-back'))
+    .map((event) => {
+      const when = began === undefined || event.at < began ? 'before the start' : `at ${showTime((event.at - began) / 1000)}`
+      if (event.kind === 'give-back') return `It was given back ${when}.`
+      return `${event.text || 'Another device'} took it over ${when}${event.duty && run.byMember ? ', on duty' : ''}.`
+    })
+})
 const late = computed(() => run.events.filter((event) => event.late).length)
 const tenth = (celsius: number) => show.temperature(Math.round(celsius * 10) / 10)
 const measured = ({ measured }: StepRecord) => measured.map((one) => `${tenth(one.celsius)} at ${showTime(one.afterS)}`).join(', ')
@@ -55,6 +66,7 @@ function why({ overS, held, movedByS, reason, tookS, because, leftOut }: StepRec
         </tr>
       </tbody>
     </table>
+    <p v-for="turn in turns" :key="turn" class="pt-2">{{ turn }}</p>
     <p v-if="late > 0" class="pt-2 text-quiet">
       {{ late === 1 ? 'One line came' : `${late} lines came` }} late, from a device this run had been taken over from: kept, not counted.
     </p>

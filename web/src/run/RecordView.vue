@@ -60,7 +60,7 @@ async function takeBack(): Promise<void> {
     <WashLine :plan="run.plan" />
     <p v-if="run.why">{{ run.why }}</p>
     <p v-if="run.overruled"><b>Overruled:</b> {{ run.overruled }}</p>
-    <button v-if="run.state === 'done' || run.state === 'abandoned'" class="button" @click="takingBack = true">
+    <button v-if="session.isTechnician && (run.state === 'done' || run.state === 'abandoned')" class="button" @click="takingBack = true">
       Take run {{ run.number }} back
     </button>
     <ModalPanel :open="takingBack" :title="`Take run ${run.number} back`" @close="takingBack = false">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { showTime } from '@selvrin/core'
 import type { RunSummary } from '@selvrin/core/contract'
+import { useSession } from '../session/store'
 import { useClocks } from './clocks'
 
 /** What is in a tank now, large, and what stands ready to be poured. */
@@ -8,6 +9,9 @@ defineProps<{ runs: RunSummary[] }>()
 const clocks = useClocks()
 const clock = (id: string) => clocks.running.find((one) => one.id === id)
 const owners = (run: RunSummary) => [...new Set(run.owners)].join(', ')
+const session = useSession()
+/** who leads it, where that is a member */
+const leads = (run: RunSummary) => (run.byMember && session.isTechnician ? ` · led by ${run.by}, a member` : '')
 </script>
 
 <template>
@@ -19,7 +23,7 @@ const owners = (run: RunSummary) => [...new Set(run.owners)].join(', ')
         :class="run.state === 'running' ? 'border-4 border-primary' : 'items-center border-2 border-ink'"
       >
         <template v-if="run.state === 'running'">
-          <span class="w-full text-quiet">running · {{ run.vessel }} · {{ owners(run) }}</span>
+          <span class="w-full text-quiet">running · {{ run.vessel }} · {{ owners(run) }}{{ leads(run) }}</span>
           <b v-if="clock(run.id)" class="font-mono text-8xl leading-none max-sm:text-6xl">{{
             showTime(Math.max(clock(run.id)?.remainingS ?? 0, 0))
           }}</b>
@@ -35,7 +39,9 @@ const owners = (run: RunSummary) => [...new Set(run.owners)].join(', ')
           <b class="text-2xl">Ready to pour</b>
           <span class="min-w-44 flex-1 text-lg break-words max-sm:min-w-full"
             ><b>Run {{ run.number }}, {{ owners(run) }}</b
-            >, {{ run.processName }} in {{ run.vessel }}<br /><span class="text-quiet">{{ run.films.join(', ') }}</span></span
+            >, {{ run.processName }} in {{ run.vessel }}<br /><span class="text-quiet"
+              >{{ run.films.join(', ') }}{{ leads(run) }}</span
+            ></span
           >
         </template>
         <span class="button" :class="run.state === 'planned' ? 'button-main' : ''">{{

@@ -16,6 +16,7 @@ const run = (number: number, films: string[], part: Partial<RunSummary> = {}): R
     eis: films.map(() => 400),
     results: films.map(() => null),
     owners: films.map(() => 'Tilda'),
+    byMember: false,
     by: '',
     plannedAt: 0,
     startedAt: 0,

@@ -54,7 +54,6 @@ export const useClocks = defineStore('clocks', () => {
     return (await import('./keptRuns')).keptInstead(error, id)
   }
   async function loadRunning(): Promise<void> {
-    if (!session.isTechnician) return
     const rows = await call(api.run.list, { query: { state: 'running' } }).then((list) => list.rows, keptInstead)
     await Promise.all(rows.map((row) => load(row.id)))
     clockMatters(running.value.length > 0)
@@ -134,10 +133,26 @@ export const useClocks = defineStore('clocks', () => {
     useEventListener(window, 'online', () => void send())
     onChange((event) => {
       if (event === 'all') void Promise.all([send(), loadRunning().catch(() => undefined)])
-      else if (session.isTechnician) follow(event)
+      else follow(event)
     })
     void loadRunning().catch(() => undefined)
     void send()
   }
-  return { runs, events, time, waiting, refused, keepsNothing, load, put, clockOf, ledBy, note, takeOver, send, running, begin }
+  return {
+    runs,
+    events,
+    time,
+    waiting,
+    refused,
+    keepsNothing,
+    load,
+    put,
+    clockOf,
+    ledBy,
+    note,
+    takeOver,
+    send,
+    running,
+    begin,
+  }
 })

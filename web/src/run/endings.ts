@@ -1,9 +1,11 @@
+import type { RunEvent } from '@selvrin/core'
 import { api, type Run } from '@selvrin/core/contract'
 import { openDB, type IDBPDatabase } from 'idb'
 import { shallowRef } from 'vue'
 import type { z } from 'zod'
 import { call, CallError } from '../api/call'
 import { endingsWait } from '../api/waiting'
+import { deviceName } from './device'
 
 type Ending = z.input<typeof api.run.finish.body>
 interface Kept {
@@ -29,6 +31,13 @@ async function onDisk<T>(work: (db: IDBPDatabase) => Promise<T>, instead: T): Pr
     clearTimeout(timer)
   }
 }
+
+/** What this device says of a run: what another one had sent is there already, and who is on duty the house knows. */
+export const saidHere = (events: RunEvent[] = []): RunEvent[] =>
+  events
+    .filter((event) => event.device === deviceName() && !event.late)
+    .map(({ duty: _, ...event }) => event)
+    .slice(-200)
 
 /** Runs that were written down on this device while the server was away: by id, what is sent of each. */
 export const endings = shallowRef(new Map<string, Ending>())

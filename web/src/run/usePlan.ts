@@ -1,9 +1,9 @@
-import { developsFirst, DomainError, partsOfBaths, planFor, roleOf, rolesOf, stepsOf, type Plan } from '@selvrin/core'
+import { developsFirst, DomainError, planFor, roleOf, rolesOf, stepsOf, type Plan } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, reactive, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { sentence } from '../api/call'
-import { useBottles, useChart, useFormulas, usePeople, useProcesses, useVessels } from '../stores'
+import { useSession } from '../session/store'
 import {
   bathChoices,
   developerChoices,
@@ -16,6 +16,7 @@ import {
   vesselFor,
   type DeveloperChoice,
 } from './planChoices'
+import { usePermittedHouse, useWholeHouse } from './planHouse'
 import { secondOf, servedOptions } from './planOptions'
 import { lacking, planRequest, readEi, type Asked, type Found, type RoleChoices } from './planRequest'
 
@@ -43,22 +44,20 @@ const begin = (): Asked => ({
  * longer allows gives way to the first that serves.
  */
 export function usePlan() {
-  const [bottles, chart, people, vessels, processes] = [useBottles(), useChart(), usePeople(), useVessels(), useProcesses()]
-  const formulas = useFormulas()
-  const lists = [bottles, chart, people, vessels, processes, formulas]
-  const load = () => Promise.all(lists.map((list) => list.load()))
-  onMounted(() => void load())
+  const house = useSession().isTechnician ? useWholeHouse() : usePermittedHouse()
+  onMounted(() => void house.load())
 
   const asked = reactive(begin())
+  const bottles = computed(() => house.bottles(asked.processId))
+  const vessels = computed(() => house.vessels(asked.processId))
   const { process: wanted } = useRoute().query
   const format = computed(() => asked.format ?? '135-36')
   const ei = computed(() => readEi(asked.ei) ?? NaN)
-  const process = computed(() => processes.rows.find((one) => one.id === asked.processId))
-  const bottleIn = (role: string) => bottles.rows.find((one) => asked.baths[role]?.startsWith(one.id))
+  const process = computed(() => house.processes.find((one) => one.id === asked.processId))
+  const bottleIn = (role: string) => bottles.value.find((one) => asked.baths[role]?.startsWith(one.id))
 
-  const partOf = computed(() => partsOfBaths(formulas.rows))
   /** what can be poured: a part of a bath only together with the other */
-  const baths = (family: string) => bathChoices(bottles.rows, family, partOf.value)
+  const baths = (family: string) => bathChoices(bottles.value, family, house.partOf)
 
   const options = computed((): Record<string, boolean> => {
     const body = process.value?.body
@@ -66,7 +65,7 @@ export function usePlan() {
     const familyOf = (role: string) => body.roles.find((one) => one.id === role)?.family ?? ''
     const charted = body.steps.find((step) => step.time === 'chart')
     const serves = (role: string) =>
-      !bottles.loaded || role === (charted ? roleOf(charted) : null) || baths(familyOf(role)).some((one) => !one.disabled)
+      !house.loaded.bottles || role === (charted ? roleOf(charted) : null) || baths(familyOf(role)).some((one) => !one.disabled)
     // the first bath of a pair is followed by its second
     const pairs = body.roles.flatMap(({ id }) => {
       const second = bottleIn(id)?.use.school === 'two-bath' ? secondOf(body, id) : null
@@ -93,9 +92,9 @@ export function usePlan() {
       const first = body.roles.find((one) => secondOf(body, one.id)?.role === id && bottleIn(one.id)?.use.school === 'two-bath')
       const charted = id === chartedRole.value
       const choices = charted
-        ? developerChoices(bottles.rows, chart.rows, asked.film, ei.value, family)
+        ? developerChoices(bottles.value, house.chart, asked.film, ei.value, family)
         : first
-          ? secondBaths(bottles.rows, bottleIn(first.id))
+          ? secondBaths(bottles.value, bottleIn(first.id))
           : baths(family)
       return { id, name, charted, choices }
     })
@@ -104,16 +103,16 @@ export function usePlan() {
     const role = roles.value.find((one) => one.charted)
     return role?.choices.find((one) => one.value === asked.baths[role.id]) as DeveloperChoice | undefined
   })
-  const sources = computed(() => sourcesOf(chart.rows, asked.film, ei.value, developer.value?.formulaId, developer.value?.charted))
-  const eisOf = (film: string | null) => uniqueTexts(chart.rows.filter((row) => row.film === film).map((row) => String(row.ei)))
+  const sources = computed(() => sourcesOf(house.chart, asked.film, ei.value, developer.value?.formulaId, developer.value?.charted))
+  const eisOf = (film: string | null) => uniqueTexts(house.chart.filter((row) => row.film === film).map((row) => String(row.ei)))
   const named = (value: string) => ({ value, name: value })
   const choices = reactive({
-    processes: computed(() => processes.rows.map(({ id, body }) => ({ value: id, name: body.name }))),
-    films: computed(() => uniqueTexts(chart.rows.map((row) => row.film)).map(named)),
+    processes: computed(() => house.processes.map(({ id, body }) => ({ value: id, name: body.name }))),
+    films: computed(() => uniqueTexts(house.chart.map((row) => row.film)).map(named)),
     eis: computed(() => eisOf(asked.film).map((value) => ({ value, name: `EI ${value}` }))),
     pushes: computed(() => pushChoices(steps.value)),
-    members: computed(() => people.rows.filter((person) => person.active).map(({ id, name }) => ({ value: id, name }))),
-    vessels: computed(() => vesselChoices(vessels.rows, format.value, process.value?.body.vessel)),
+    members: computed(() => house.people.map(({ id, name }) => ({ value: id, name }))),
+    vessels: computed(() => vesselChoices(vessels.value, format.value, process.value?.body.vessel)),
     sources,
   })
 
@@ -145,7 +144,7 @@ export function usePlan() {
     roles,
     (list) => {
       // before the shelf is here there is nothing to choose from
-      if (!bottles.loaded) return
+      if (!house.loaded.bottles) return
       for (const { id, charted, choices: may } of list) {
         if (among(may, asked.baths[id])) continue
         const baths = may as { value: string; disabled: boolean; rolls?: number }[]
@@ -156,6 +155,14 @@ export function usePlan() {
               asked.owners.length,
             )
       }
+    },
+    { immediate: true },
+  )
+  // where only one may be named, they are
+  watch(
+    () => choices.members,
+    ([only, ...more]) => {
+      if (only && more.length === 0) for (const owner of asked.owners) owner.memberId ??= only.value
     },
     { immediate: true },
   )
@@ -170,7 +177,7 @@ export function usePlan() {
     () => choices.vessels,
     (list) => {
       if (!among(list, asked.vesselId))
-        asked.vesselId = vesselFor(vessels.rows, format.value, asked.owners.length, process.value?.body.vessel)
+        asked.vesselId = vesselFor(vessels.value, format.value, asked.owners.length, process.value?.body.vessel)
     },
     { immediate: true },
   )
@@ -181,18 +188,17 @@ export function usePlan() {
     roles,
     chartRowIds: computed(() => sources.value.find((choice) => choice.value === asked.source)?.rows.map((row) => row.id) ?? []),
   }) as Found
-  const ready = computed(() => lists.every((list) => list.loaded))
-  const request = computed(() => (ready.value ? planRequest(asked, found) : null))
+  const request = computed(() => (house.loaded.all ? planRequest(asked, found) : null))
   const worked = computed((): { plan: Plan | null; refused: string } => {
     if (!request.value || !process.value) return { plan: null, refused: '' }
     const { id, body } = process.value
     try {
       const shelf = {
         process: { ...body, id },
-        vessels: vessels.rows,
-        bottles: bottles.rows,
-        chart: chart.rows,
-        partOf: partOf.value,
+        vessels: vessels.value,
+        bottles: bottles.value,
+        chart: house.chart,
+        partOf: house.partOf,
       }
       return { plan: planFor(request.value, shelf), refused: '' }
     } catch (error) {
@@ -206,7 +212,7 @@ export function usePlan() {
     found,
     developer,
     steps,
-    bottles: computed(() => bottles.rows),
+    bottles,
     request,
     plan,
     /** what core has against it */
@@ -216,10 +222,11 @@ export function usePlan() {
     /** it needs a reason to go on */
     blocked: computed(() => plan.value?.findings.some((finding) => finding.severity === 'error') ?? false),
     empty: reactive({
-      chart: computed(() => chartedRole.value !== null && chart.loaded && chart.rows.length === 0),
-      vessels: computed(() => vessels.loaded && vessels.rows.length === 0),
+      chart: computed(() => chartedRole.value !== null && house.loaded.chart && house.chart.length === 0),
+      vessels: computed(() => house.loaded.vessels && vessels.value.length === 0),
+      processes: computed(() => house.loaded.all && house.processes.length === 0),
     }),
-    load,
+    load: house.load,
   }
 }
 export type Planning = ReturnType<typeof usePlan>

@@ -12,6 +12,8 @@ import { processes } from './0011-processes'
 import { films } from './0012-films'
 import { bath } from './0013-bath'
 import { practice } from './0014-practice'
+import { permission } from './0015-permission'
+import { practised } from './0016-practised'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -30,4 +32,6 @@ export const migrations: Migration[] = [
   films,
   bath,
   practice,
+  permission,
+  practised,
 ]

@@ -1,0 +1,75 @@
+// node bench/rota.mjs [--seconds 5,30] [--seeds 1,2,3,4]: how good the plans of evenings are that are arranged in so long, beside the best known and beside three simple
+// orders. What is better than the best known is written into bench/rota-best.json.
+import { readFileSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { cpus, tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { root } from '../scripts/lib/place.mjs'
+import { evening, overload } from './lib/evenings.mjs'
+
+const said = (name, otherwise) => {
+  const at = process.argv.indexOf(name)
+  return (at < 0 ? otherwise : process.argv[at + 1]).split(',').map(Number)
+}
+const marks = said('--seconds', '5,30').sort((a, b) => a - b)
+const seeds = said('--seeds', '1,2,3,4')
+
+const folder = mkdtempSync(join(tmpdir(), 'selvrin-rota-'))
+const { build } = await import('esbuild')
+const outfile = join(folder, 'core.mjs')
+const entry = ['arrange', 'checkEvening', 'simple'].map((name) => `export * from './${name}'`).join('\n')
+await build({
+  stdin: { contents: entry, resolveDir: join(root, 'core/src/rota'), loader: 'ts' },
+  ...{ outfile, bundle: true, format: 'esm', platform: 'node', logLevel: 'warning' },
+})
+const { arrange, checkEvening, simpleOrder, simpleOrders } = await import(pathToFileURL(outfile).href)
+
+const bestFile = join(root, 'bench/rota-best.json')
+const best = JSON.parse(readFileSync(bestFile, 'utf8'))
+const worthOf = (problem, plan) => [
+  plan.unplaced.reduce((sum, one) => sum + problem.loads.find((load) => load.id === one.load).weight, 0),
+  plan.lateS,
+  plan.endS - problem.opensS,
+]
+const compare = (a, b) => a[0] - b[0] || a[1] - b[1] || a[2] - b[2]
+const shown = (worth) => worth.map((one) => one.toLocaleString('en')).join('/')
+/** How far above the best known: by the end where nothing is late, else by what is late. */
+const above = ([u, l, e], known) =>
+  !known ? '' : u !== known[0] ? `${u - known[0]} of weight` : known[1] > 0 || l > 0 ? `late ${percent(l, known[1])}` : percent(e, known[2])
+const percent = (a, b) => (b === 0 ? (a === 0 ? '0.0 %' : `+${a} s`) : `${a >= b ? '+' : ''}${((a / b - 1) * 100).toFixed(1)} %`)
+
+console.log(`\nweight unplaced / weighted s late / s from opening to the end, one core of ${cpus().length} × ${cpus()[0].model.trim()}\n`)
+const faults = []
+for (const [name, make] of [
+  ['30 loads', (seed) => evening(30, seed)],
+  ['overload', overload],
+])
+  for (const seed of seeds) {
+    const problem = make(seed)
+    const known = best[name][seed]
+    const line = [`${name}, seed ${seed}`.padEnd(18)]
+    const began = performance.now()
+    let first = 0
+    let last = null
+    const left = [...marks]
+    for (const plan of arrange(problem, 1)) {
+      first ||= performance.now() - began
+      while (left.length > 0 && performance.now() - began >= left[0] * 1000) {
+        const reached = worthOf(problem, last ?? plan)
+        line.push(`${left.shift()} s: ${shown(reached)} ${above(reached, known)}`.padEnd(34))
+      }
+      last = plan
+      if (left.length === 0) break
+    }
+    for (const finding of checkEvening(problem, last)) faults.push(`${name} ${seed}: ${finding.message}`)
+    const simple = simpleOrders.map((order) => [order, worthOf(problem, simpleOrder(problem, order))])
+    console.log(`${line.join('')}known ${known ? shown(known) : 'none'}, first plan ${first.toFixed(0)} ms`)
+    for (const [order, worth] of simple) console.log(`                    ${order.padEnd(24)} ${shown(worth)}`)
+    const now = worthOf(problem, last)
+    if (!known || compare(now, known) < 0) best[name][seed] = now
+  }
+writeFileSync(bestFile, `${JSON.stringify(best, null, 2)}\n`)
+rmSync(folder, { recursive: true })
+console.log(faults.length === 0 ? '\nno plan breaks a rule' : `\n${faults.join('\n')}`)
+if (faults.length > 0) process.exitCode = 1

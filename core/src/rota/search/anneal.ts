@@ -1,0 +1,228 @@
+import { seeded } from '../../chance/seeded'
+import { Decoder, type Candidate, type Cost, type Fixed } from './decode'
+import type { Load, Shape } from './shape'
+
+export const copy = ({ order, person, bath, delay, lazy }: Candidate): Candidate => ({
+  ...{ order: [...order], person: [...person], bath: [...bath], delay: [...delay], lazy: [...lazy] },
+})
+
+/** Fewer left out, then less late, then sooner over; and, all the same, more of it over sooner. */
+const better = (a: Cost, b: Cost): boolean => (a.unplaced - b.unplaced || a.lateS - b.lateS || a.endS - b.endS || a.all - b.all) < 0
+
+/**
+ * Late acceptance: a change is taken where it is no worse than what was so many changes ago, or than now. Only whole numbers are compared, so it runs alike everywhere.
+ */
+export class Search {
+  readonly decoder: Decoder
+  best: Candidate
+  bestCost: Cost
+  private now: Candidate
+  private nowCost: Cost
+  private readonly random: () => number
+  private history: number[] = []
+  private at = 0
+  private stale = 0
+  private length = 50
+  private begun = false
+  private readonly free: number[]
+  /** what stood before each of the order, of the present candidate */
+  private readonly kept: Int32Array
+  private readonly trial: Int32Array
+
+  constructor(
+    readonly shape: Shape,
+    fixed: Fixed[],
+    seed: number,
+    /** loads that are not to be placed */
+    left: number[] = [],
+  ) {
+    this.decoder = new Decoder(shape, fixed)
+    this.random = seeded(seed)
+    const isFixed = new Set([...fixed.map((one) => one.load), ...left])
+    this.free = shape.loads.flatMap((_, i) => (isFixed.has(i) ? [] : [i]))
+    this.kept = new Int32Array((shape.loads.length + shape.breaks.length + 1) * this.decoder.state.length)
+    this.trial = new Int32Array(this.kept.length)
+    this.now = { order: [], person: [], bath: [], delay: [], lazy: [] }
+    this.best = this.now
+    this.nowCost = this.bestCost = { unplaced: Infinity, lateS: Infinity, endS: Infinity, all: Infinity }
+    // the first plan is there at once
+    this.consider(this.byTurns())
+    this.settle(copy(this.best))
+    this.begin()
+  }
+
+  /** Takes a candidate for the best where it is. */
+  private consider(made: Candidate): void {
+    const cost = this.decoder.decode(made)
+    if (!better(cost, this.bestCost)) return
+    // from here on each has the bath that was ready first for it; a change may give it another
+    made.bath = made.bath.map((_, i) =>
+      this.shape.loads[i]?.stays.length && (this.decoder.placed[i] as number) > 0 ? (this.decoder.bathOf[i] as number) : -1,
+    )
+    this.best = copy(made)
+    this.bestCost = cost
+  }
+
+  /** Earliest due first, by turns. */
+  private byTurns(): Candidate {
+    const { loads, people, breaks } = this.shape
+    const order = [...this.free].sort((a, b) => (loads[a] as Load).dueS - (loads[b] as Load).dueS || a - b)
+    const person = loads.map(() => 0)
+    order.forEach((load, i) => (person[load] = i % people))
+    return {
+      ...{ order: [...breaks.map((_, i) => loads.length + i), ...order], person, bath: loads.map(() => -1) },
+      ...{ delay: loads.map(() => 0), lazy: loads.map(() => 1) },
+    }
+  }
+
+  /** From a candidate on, with what is there before each of its order kept. */
+  private settle(candidate: Candidate): void {
+    this.now = candidate
+    this.nowCost = this.decoder.decode(candidate, 0, (at) => this.keep(at))
+  }
+  private keep(at: number): void {
+    this.kept.set(this.decoder.state, at * this.decoder.state.length)
+  }
+
+  /** Where two candidates begin to differ, in their order. */
+  private sameUpTo(next: Candidate): number {
+    const { now } = this
+    const { order } = next
+    for (let i = 0; i < order.length; i++) {
+      const token = order[i] as number
+      if (
+        token !== now.order[i] ||
+        next.person[token] !== now.person[token] ||
+        next.bath[token] !== now.bath[token] ||
+        next.delay[token] !== now.delay[token] ||
+        next.lazy[token] !== now.lazy[token]
+      )
+        return i
+    }
+    return order.length
+  }
+
+  private int(below: number): number {
+    return Math.floor(this.random() * below)
+  }
+
+  /**
+   * Whatever can begin first next, by whoever it can; of those that begin almost as soon, what is due sooner for its weight. `patience` is by how many seconds an earlier due
+   * date may put off a beginning.
+   */
+  private greedy(patience: number): Candidate {
+    const { loads, people, breaks } = this.shape
+    const { decoder } = this
+    const made: Candidate = {
+      ...{ order: breaks.map((_, i) => loads.length + i), person: loads.map(() => 0), bath: loads.map(() => -1) },
+      ...{ delay: loads.map(() => 0), lazy: loads.map(() => 1) },
+    }
+    decoder.decode({ ...made, order: [...made.order] })
+    decoder.marksDone()
+    let left = [...this.free]
+    while (left.length > 0) {
+      let best = { key: Infinity, load: left[0] as number, person: 0 }
+      for (const load of left)
+        for (let person = 0; person < people; person++) {
+          const at = decoder.peek(load, person, -1)
+          if (at === null) continue
+          const { dueS, wholeS, weight } = loads[load] as Load
+          const slack = Math.max(0, dueS - at - wholeS)
+          const key = at + Math.min(patience, Math.floor(slack / (4 * weight)))
+          if (key < best.key) best = { key, load, person }
+        }
+      made.person[best.load] = best.person
+      made.order.push(best.load)
+      decoder.put(best.load, made)
+      left = left.filter((load) => load !== best.load)
+    }
+    return made
+  }
+
+  private begin(): void {
+    this.history = Array<number>(this.length).fill(this.nowCost.all)
+    this.at = 0
+    this.stale = 0
+  }
+
+  /** So many changes are tried. */
+  round(changes: number): void {
+    if (!this.begun) {
+      this.begun = true
+      for (const patience of [0, 60, 300, 1200]) this.consider(this.greedy(patience))
+      this.settle(copy(this.best))
+      this.begin()
+    }
+    for (let i = 0; i < changes; i++) this.step()
+  }
+
+  private step(): void {
+    if (this.free.length === 0) return
+    const next = copy(this.now)
+    this.change(next)
+    if (this.int(4) === 0) this.change(next)
+    const since = this.sameUpTo(next)
+    if (since === next.order.length) return
+    const size = this.decoder.state.length
+    this.decoder.state.set(this.kept.subarray(since * size, (since + 1) * size))
+    this.decoder.marksDone()
+    const [first] = next.order
+    const cost = this.decoder.decode(next, since, (at) => this.trial.set(this.decoder.state, at * size))
+    // a break that found no room before all loads: all of it was placed anew
+    const from = next.order[0] === first ? since : 0
+    const slot = this.at++ % this.history.length
+    if (cost.all <= this.nowCost.all || cost.all <= (this.history[slot] as number)) {
+      this.now = next
+      this.nowCost = cost
+      this.kept.set(this.trial.subarray(from * size), from * size)
+    }
+    if (this.nowCost.all < (this.history[slot] as number)) this.history[slot] = this.nowCost.all
+    if (better(cost, this.bestCost)) {
+      this.best = copy(next)
+      this.bestCost = cost
+      this.stale = 0
+    } else if (++this.stale > this.history.length * 30) this.again()
+  }
+
+  /** From the best, shaken, and more patient than before. */
+  private again(): void {
+    this.length = Math.min(20_000, this.length * 2)
+    const next = copy(this.best)
+    for (let i = 0; i < 4; i++) this.change(next)
+    this.settle(next)
+    this.begin()
+  }
+
+  private change(candidate: Candidate): void {
+    const { order, person, bath, delay, lazy } = candidate
+    const { people, baths, loads } = this.shape
+    const load = this.free[this.int(this.free.length)] as number
+    const kind = this.int(100)
+    if (kind < 35) {
+      // elsewhere, mostly not far
+      const from = order.indexOf(load)
+      order.splice(from, 1)
+      const reach = 1 + this.int(this.int(4) === 0 ? order.length : 6)
+      const to = Math.max(0, Math.min(order.length, from + (this.int(2) === 0 ? -reach : reach)))
+      order.splice(to, 0, load)
+      if (this.int(4) === 0) person[load] = this.int(people)
+    } else if (kind < 60) {
+      const other = this.free[this.int(this.free.length)] as number
+      const [a, b] = [order.indexOf(load), order.indexOf(other)]
+      ;[order[a], order[b]] = [other, load]
+      // each goes where the other was
+      ;[person[load], person[other]] = [person[other] as number, person[load] as number]
+    } else if (kind < 72) person[load] = this.int(people)
+    else if (kind < 84) lazy[load] = this.int(3)
+    else if (kind < 94) delay[load] = this.int(3) === 0 ? this.int(120) : 0
+    else if (baths.length > 1) {
+      const mine = (loads[load] as Load).stays[0]
+      const to = this.int(baths.length)
+      if (this.int(2) === 0) bath[load] = to
+      else
+        loads.forEach((one, i) => {
+          if (mine && one.stays[0] && one.stays[0].low === mine.low && one.stays[0].high === mine.high) bath[i] = to
+        })
+    }
+  }
+}
