@@ -162,7 +162,7 @@ export const proofApi = {
     body: z.strictObject({ version, ...ruleBody }),
     response: rule,
   }),
-  instruments: endpoint('GET', '/api/instruments', 'technician', 'Thermometers, lamps, and processes with control strips', {
+  instruments: endpoint('GET', '/api/instruments', 'member', 'Thermometers, lamps, and processes with control strips (members: thermometers)', {
     query: listQuery,
     response: page(instrument),
   }),

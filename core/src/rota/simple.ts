@@ -7,11 +7,13 @@ import { shapeOf, type Load } from './search/shape'
 
 /** How an evening is planned without searching. */
 export const simpleOrders = ['one tank after another', 'first come, first served', 'earliest due'] as const
-type SimpleOrder = (typeof simpleOrders)[number]
+export type SimpleOrder = (typeof simpleOrders)[number]
 
 /**
  * An evening in one of the orders that come to mind first, every load at the earliest second it can have in it; to measure a search against. One tank after another is one
  * person leading one load at a time.
+ * @example
+ * simpleOrder(evening, 'earliest due').endS // → 65800
  */
 export function simpleOrder(problem: RotaProblem, order: SimpleOrder): RotaPlan {
   const shape = shapeOf(problem)

@@ -41,6 +41,7 @@ describe('every route, with the wrong role', () => {
     'GET /api/darkroom': [200],
     'GET /api/shelves': [200],
     'GET /api/processes': [200],
+    'GET /api/instruments': [200],
     'GET /api/notices': [200],
     'POST /api/notices/:id/read': [404],
     'POST /api/people/:id/sign-out': [403],

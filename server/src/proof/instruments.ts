@@ -105,11 +105,15 @@ const setLimits: Handler<typeof api.proof.limits> = async ({ db, params, body: {
   return instrumentRow(db, instrument.id)
 }
 
+const list: Handler<typeof api.proof.instruments> = async ({ db, query: { limit, after }, who }) => {
+  const { rows, after: next } = pageOf(await instrumentRows(db, { ids: null, limit: limit + 1, after: after ?? null }), limit)
+  // what a member measures with is put right as well; the rest is the technicians’
+  return { rows: rows.filter((row) => who.role === 'technician' || row.kind === 'thermometer'), after: next }
+}
+
 /** Thermometers, lamps, and processes that are followed with control strips. */
 export const instrumentRoutes = [
-  answers(api.proof.instruments, async ({ db, query: { limit, after } }) =>
-    pageOf(await instrumentRows(db, { ids: null, limit: limit + 1, after: after ?? null }), limit),
-  ),
+  answers(api.proof.instruments, list),
   answers(api.proof.addInstrument, add),
   answers(api.proof.thermometer, compare),
   answers(api.proof.lamp, tryLamp),

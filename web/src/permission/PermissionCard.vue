@@ -14,7 +14,9 @@ const mine = useMine()
 const bottles = useBottles()
 void bottles.load()
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
-const terms = computed(() => termWords(permission, { vessels: mine.answer?.vessels ?? [], bottles: bottles.rows, loaded: bottles.loaded }))
+const terms = computed(() =>
+  termWords(permission, { vessels: mine.answer?.vessels ?? [], bottles: bottles.rows, loaded: bottles.loaded, own: true }),
+)
 </script>
 
 <template>
