@@ -1,5 +1,6 @@
-// node bench/rota.mjs [--seconds 5,30] [--seeds 1,2,3,4]: how good the plans of evenings are that are arranged in so long, beside the best known and beside three simple
-// orders. What is better than the best known is written into bench/rota-best.json.
+// node bench/rota.mjs [--seconds 5,30] [--seeds 1,2,3,4] | --small [--seconds 2.5]: how good the plans of evenings are that are arranged in so long, beside the best known and beside three simple
+// orders. What is better than the best known is written into bench/rota-best.json. With --small
+// 48 small evenings are proved, and how far the search is off.
 import { readFileSync, writeFileSync } from 'node:fs'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { cpus, tmpdir } from 'node:os'
@@ -25,13 +26,47 @@ await build({
 })
 const { arrange, checkEvening, simpleOrder, simpleOrders } = await import(pathToFileURL(outfile).href)
 
-const bestFile = join(root, 'bench/rota-best.json')
-const best = JSON.parse(readFileSync(bestFile, 'utf8'))
 const worthOf = (problem, plan) => [
   plan.unplaced.reduce((sum, one) => sum + problem.loads.find((load) => load.id === one.load).weight, 0),
   plan.lateS,
   plan.endS - problem.opensS,
 ]
+if (process.argv.includes('--small')) {
+  const { smallEvenings } = await import('./lib/evenings.mjs')
+  const { prove } = await import('./lib/prove.mjs')
+  const [limit] = said('--seconds', '2.5')
+  let worst = 0
+  for (const [name, problem] of smallEvenings()) {
+    const began = performance.now()
+    let last = null
+    for (const plan of arrange(problem, 1)) {
+      last = plan
+      if (performance.now() - began > limit * 1000) break
+    }
+    const took = (performance.now() - began) / 1000
+    const [u, l, e] = worthOf(problem, last)
+    const proving = performance.now()
+    const proved = prove(problem, [last.lateS, last.endS])
+    const by = ((performance.now() - proving) / 1000).toFixed(1)
+    const off = proved
+      ? Math.max(l - proved.best[0], 0) / Math.max(proved.best[0], 60) +
+        (l === proved.best[0] ? e / (proved.best[1] - problem.opensS) - 1 : 0)
+      : NaN
+    worst = Math.max(worst, Number.isNaN(off) ? 0 : off)
+    const optimum = proved
+      ? `optimum ${proved.best[0]}/${proved.best[1] - problem.opensS}, proved in ${by} s, ${proved.nodes} nodes`
+      : `not proved in ${by} s`
+    console.log(
+      `${name.padEnd(22)} ${problem.loads.length} loads  ${u}/${l}/${e} in ${took.toFixed(1)} s  ${optimum}  ${(off * 100).toFixed(2)} % off`,
+    )
+  }
+  console.log(`\nworst ${(worst * 100).toFixed(2)} % off`)
+  rmSync(folder, { recursive: true })
+  process.exit(0)
+}
+
+const bestFile = join(root, 'bench/rota-best.json')
+const best = JSON.parse(readFileSync(bestFile, 'utf8'))
 const compare = (a, b) => a[0] - b[0] || a[1] - b[1] || a[2] - b[2]
 const shown = (worth) => worth.map((one) => one.toLocaleString('en')).join('/')
 /** How far above the best known: by the end where nothing is late, else by what is late. */

@@ -111,3 +111,55 @@ export function overload(seed, n = 30) {
   const problem = evening(n, seed, 150, 86400)
   return { ...problem, closesS: 86400, baths: problem.baths.slice(0, 1) }
 }
+
+/** 48 small evenings whose optimum can be proved: what each is about, and the problem. */
+export function smallEvenings() {
+  const kinds_ = [
+    ...Array.from({ length: 16 }, () => ['one person', {}]),
+    ...Array.from({ length: 8 }, () => ['few vessels', { fewer: true }]),
+    ...Array.from({ length: 8 }, () => ['two temperatures', { hot: true }]),
+    ...Array.from({ length: 4 }, () => ['late', { late: true }]),
+    ...Array.from({ length: 4 }, () => ['two people', { hands: 2 }]),
+    ...Array.from({ length: 8 }, () => ['waits', { waits: true }]),
+  ]
+  return kinds_.map(([name, how], i) => [`${String(i + 1).padStart(2, '0')} ${name}`, smallEvening(i + 1, how)])
+}
+
+function smallEvening(seed, { fewer = false, hot = false, late = false, hands = 1, waits = false }) {
+  const draw = draws(7000 + seed)
+  const int = (a, b) => a + Math.floor(draw() * (b - a + 1))
+  const count = int(3, 5)
+  const wait = waits ? 600 : 0
+  const loads = Array.from({ length: count }, (_, i) => {
+    const isHot = hot && draw() < 0.5
+    const develops = int(60, 132) * 5
+    const steps = isHot
+      ? [
+          step(300, poured(300, 15), true),
+          step(195, ends(195, 10), true),
+          step(390, ends(390, 10), false),
+          step(180, ends(180, 15), false),
+          step(60, [[0, 60]], false, wait),
+        ]
+      : [
+          step(develops, beats(develops, ...schemes[int(0, 2)]), true),
+          step(60, [[0, 60]], false),
+          step(300, beats(300, 30, 60, 10), false),
+          step(480, ends(480, 20), false, wait),
+          step(60, [[0, 60]], false, wait),
+        ]
+    const whole = steps.reduce((sum, one) => sum + one.s, 0)
+    const ready = draw() < 0.6 ? 0 : int(1, 20) * 60
+    const dueS = late ? ready + whole + int(0, 10) * 60 : 40_000
+    return {
+      ...{ id: `l${i}`, kind: 'hand', rolls: 2, readyS: ready, dueS, weight: [1, 3, 10][int(0, 2)] },
+      ...{ temperatureC: isHot ? 38 : 20, toleranceC: isHot ? 0.3 : 0.5, steps },
+    }
+  })
+  return {
+    ...{ opensS: 0, closesS: 40_000, hands, loads },
+    vessels: Array.from({ length: fewer ? 2 : count }, (_, i) => ({ id: `v${i}`, kinds: ['hand'], rolls: 2, resetS: 600 })),
+    // at an edge of what the first temperature allows: from there the way to the other is the same whichever comes first
+    baths: [{ id: 'tub', startC: 20.5, heatCPerMin: 0.5, coolCPerMin: 0.3, places: 5 }],
+  }
+}

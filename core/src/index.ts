@@ -196,6 +196,7 @@ export type { MixEvent } from './mix/mixEvent'
 export { arrange, arrangeEvening } from './rota/arrange'
 export { checkEvening } from './rota/checkEvening'
 export { groupOrders } from './rota/groupOrders'
+export { loadOf } from './rota/loadOf'
 export { simpleOrder, simpleOrders, type SimpleOrder } from './rota/simple'
 export {
   unplacedReasons,

@@ -162,10 +162,16 @@ export const proofApi = {
     body: z.strictObject({ version, ...ruleBody }),
     response: rule,
   }),
-  instruments: endpoint('GET', '/api/instruments', 'member', 'Thermometers, lamps, and processes with control strips (members: thermometers)', {
-    query: listQuery,
-    response: page(instrument),
-  }),
+  instruments: endpoint(
+    'GET',
+    '/api/instruments',
+    'member',
+    'Thermometers, lamps, and processes with control strips (members: thermometers)',
+    {
+      query: listQuery,
+      response: page(instrument),
+    },
+  ),
   addInstrument: endpoint('POST', '/api/instruments', 'technician', 'A thermometer, a lamp or a process to test', {
     body: z.strictObject({ id, kind: instrument.shape.kind, name, deviceId: id.nullable().default(null) }),
     response: instrument,

@@ -237,7 +237,7 @@ test('no plan of any evening breaks a rule, and none is worse than the one befor
         if (plan.rounds >= 1) break
       }
     }),
-    { numRuns: 1500 },
+    { numRuns: 1000 },
   )
 })
 /** A break that has no room in an evening where nothing is done. */

@@ -1,5 +1,6 @@
 import { seeded } from '../../chance/seeded'
-import { Decoder, type Candidate, type Cost, type Fixed } from './decode'
+import { Decoder, type Candidate, type Cost } from './decode'
+import type { Fixed } from './placed'
 import type { Load, Shape } from './shape'
 
 export const copy = ({ order, person, bath, delay, lazy }: Candidate): Candidate => ({

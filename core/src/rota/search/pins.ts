@@ -1,5 +1,6 @@
 import type { RotaPin, RotaProblem } from '../problem'
-import { Decoder, type Fixed } from './decode'
+import { Decoder } from './decode'
+import type { Fixed } from './placed'
 import type { Load, Shape } from './shape'
 
 /** Starts of a pin’s blocks; null where its waits are none it may have. */
