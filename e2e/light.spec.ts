@@ -8,7 +8,7 @@ async function allRed(page: Page, where: string): Promise<void> {
 }
 
 test('safelight: every pixel of every station is black or red, with a menu open and a field in error', async ({ page, house }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   await signIn(page)
   await page.keyboard.press('l')
   await expect(page.locator('html')).toHaveAttribute('data-light', 'safelight')
