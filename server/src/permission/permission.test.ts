@@ -203,6 +203,10 @@ test('a permission is given once for a process, to members, and changed by whoev
   expect((await change(1, { others: true })).body).toMatchObject({ version: 2, others: true, person: 'Tilda Rook', by: 'Ilse Varn' })
   expect(said(await change(1, {})).slice(0, 2)).toEqual([409, 'stale'])
   expect(said(await change(2, { processId: houseIds.monobath })).slice(0, 2)).toEqual([422, 'other-process'])
+  // a bottle it named has left the shelf: what else it says can be changed all the same, and it is for no other bottle
+  const gone = (await house.one<{ id: string }>('select id from bottle where retired_at is not null limit 1'))!.id
+  await house.sql('update permission set bottle_ids = array[$1::uuid] where person_id = $2', [gone, ids.tilda])
+  expect((await change(2, { bottleIds: [gone], others: false })).body).toMatchObject({ version: 3, bottleIds: [gone] })
   expect([(await bram!.send('GET', '/api/permissions/mine')).body.permissions, (await mine(tilda!)).permissions.length]).toEqual([[], 1])
   expect(said(await ilse!.send('DELETE', path, { version: 1 })).slice(0, 2)).toEqual([409, 'stale'])
 })

@@ -8,12 +8,13 @@ import { processRow } from '../process/rows'
 import type { Database } from '../table/database'
 import { permissionRow, permissionRows } from './rows'
 
-/** What a permission names has to be there. */
-async function requireThere(db: Database, { processId, vesselIds, bottleIds }: PermissionTerms): Promise<void> {
+/** What a permission names has to be there; a bottle it named before may have left the shelf meanwhile. */
+async function requireThere(db: Database, { processId, vesselIds, bottleIds }: PermissionTerms, before: string[] = []): Promise<void> {
+  const named = [...new Set(bottleIds)].filter((id) => !before.includes(id))
   await processRow(db, processId)
   if ((await db.Vessel.count({ where: { id: vesselIds } })) < new Set(vesselIds).size)
     throw new Refusal(422, 'no-vessel', 'One of these tanks is not there any more. Choose again.', { field: 'vesselIds' })
-  if ((await db.Bottle.count({ where: { id: bottleIds, retiredAt: null } })) < new Set(bottleIds).size)
+  if ((await db.Bottle.count({ where: { id: named, retiredAt: null } })) < named.length)
     throw new Refusal(422, 'no-bottle', 'One of these bottles is not on the shelf any more. Choose again.', { field: 'bottleIds' })
 }
 
@@ -37,8 +38,8 @@ const give: Handler<typeof api.permission.give> = async ({ db, body: { id, perso
 }
 
 const change: Handler<typeof api.permission.change> = async ({ db, params: { id }, body: { version, ...terms }, who, now }) => {
-  await requireThere(db, terms)
   const row = await db.Permission.findByPk(id)
+  await requireThere(db, terms, row?.bottleIds)
   const current = () => permissionRow(db, id, now)
   if (!row) await current()
   else {
