@@ -36,10 +36,10 @@ test('every page holds long names and many rows at every width, at text and zoom
 })
 
 test('a member’s pages hold as well, on the phone first', async ({ page, house }) => {
-  await crowded(house)
+  const there = await crowded(house)
   await signIn(page, 'tilda')
   const found: string[] = []
-  for (const path of ['/shelf', '/tanks', '/tanks/plan', '/films', '/practice', '/settings']) {
+  for (const path of ['/shelf', '/tanks', '/tanks/plan', '/rota', `/orders/${there.order}`, '/films', '/practice', '/settings']) {
     await page.setViewportSize({ width: 390, height: 844 })
     await page.goto(path)
     await expect(page.locator('h1').first()).toBeVisible()
@@ -171,6 +171,8 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   '/tanks/bath',
   '/tanks/clocks',
   '/films',
+  '/rota',
+  `/orders/${there.order}`,
   '/films/pairs',
   `/films/trace?bottle=${there.bottle}`,
   '/formulary/kits',
@@ -208,6 +210,9 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   [`/tanks/${at.run}`, /^Temperature/],
   [`/tanks/${at.run}`, /^Give up/],
   [`/tanks/${at.run}`, /^Otherwise/],
+  ['/rota', /^Hand in rolls/],
+  [`/orders/${at.order}`, 'Want something else'],
+  [`/orders/${at.order}`, /^Take it back/],
   ['/formulary/kits', 'Write down a kit'],
   ['/films', /^Cut and sleeve/],
   ['/films', /^Read its densities/],

@@ -16,6 +16,7 @@ const pages = [
   '/tanks/bath',
   '/films',
   '/films/pairs',
+  '/rota',
   '/formulary/kits',
   '/people',
   '/practice',
@@ -153,6 +154,7 @@ test('while the server is away no page says that nothing is there, and each reco
     '**/api/processes**',
     '**/api/practices**',
     '**/api/permissions**',
+    '**/api/orders**',
   ]
   for (const route of away) await context.route(route, (asked) => asked.abort())
   const [bottle, formula] = ['0198f000-0000-7000-8000-0000000000e1', '0198f000-0000-7000-8000-0000000000e2']
@@ -174,6 +176,8 @@ test('while the server is away no page says that nothing is there, and each reco
     '/tanks',
     '/tanks/chart',
     '/films',
+    '/rota',
+    `/orders/${bottle}`,
     '/people',
     `/people/${bottle}`,
     '/practice',
@@ -181,7 +185,7 @@ test('while the server is away no page says that nothing is there, and each reco
     '/b/QQQ234',
   ]
   const empty =
-    /nothing is due|0 on the shelf|none yet|no .* yet|carries the code|nothing yet|is empty|no tank is in use|nothing is being mixed|all in the jars|enough of everything|nothing was poured/i
+    /nothing is due|0 on the shelf|none yet|no .* yet|carries the code|nothing yet|is empty|no tank is in use|nothing is being mixed|all in the jars|enough of everything|nothing was poured|nothing waits|rack is empty/i
   for (const path of all) {
     await page.goto(path)
     await expect(page.getByText(/Waiting for|Fetching|Looking for/).first(), path).toBeVisible()

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { choose, doNext, expect, signIn, test } from './support/house'
+import { choose, doNext, expect, signIn, test, type House } from './support/house'
 import { greenOrBluePixel, redPixels, seriousFaults } from './support/look'
 
 async function allRed(page: Page, where: string): Promise<void> {
@@ -7,113 +7,145 @@ async function allRed(page: Page, where: string): Promise<void> {
   expect([where, (await redPixels(page)) > 500]).toEqual([where, true])
 }
 
-test('safelight: every pixel of every station is black or red, with a menu open and a field in error', async ({ page, house }) => {
-  test.setTimeout(300_000)
+/** Signs in and goes under the safelight. */
+async function underSafelight(page: Page): Promise<void> {
   await signIn(page)
   await page.keyboard.press('l')
   await expect(page.locator('html')).toHaveAttribute('data-light', 'safelight')
-  await expect(page.getByText('A screen is no tested safelight')).toBeVisible()
-  await expect(page.getByText('Not full screen')).toBeVisible()
-  await allRed(page, 'shelf')
-  expect(await seriousFaults(page)).toEqual([])
-  await page.getByRole('button', { name: /On duty/ }).click()
-  await expect(page.getByRole('menuitem', { name: 'Settings' })).toBeVisible()
-  await allRed(page, 'menu')
-  await page.getByRole('menuitem', { name: 'People' }).click()
-  await expect(page.getByText('Tilda Rook')).toBeVisible()
-  await allRed(page, 'people')
+}
 
-  const [bottle] = await house.ask<{ id: string }>(
-    `select bottle_id as id from bottle_entry where run_id is not null order by at desc limit 1`,
-  )
-  const [formula] = await house.ask<{ id: string }>(
-    `select formula_id as id from formula_version where body ->> 'name' = 'Acid hardening fixer'`,
-  )
-  const formulaId = (name: string) =>
-    house.ask<{ id: string }>(`select formula_id as id from formula_version where body ->> 'name' = $1`, [name])
-  const [other] = await formulaId('Soft borax developer')
-  const [parts] = await formulaId('Sepia toner, working')
-  const [jar] = await house.ask<{ id: string }>(`select id from jar where chemical = 'silver-nitrate'`)
-  const [run] = await house.ask<{ id: string }>('select id from run order by number desc limit 1')
-  const [fixer] = await house.ask<{ id: string }>(`select bottle_id as id from proof where kind = 'clearing-time' order by at desc limit 1`)
-  const [process_] = await house.ask<{ id: string }>(`select id from instrument where kind = 'process'`)
-  const [member] = await house.ask<{ id: string }>(`select id from person where login = 'tilda'`)
-  const stops = [
-    `/shelf/${bottle?.id}`,
-    '/formulary',
-    `/formulary/${formula?.id}`,
-    '/formulary/jars',
-    '/formulary/chemicals',
-    `/formulary/jars/${jar?.id}`,
-    '/formulary/jars/count',
-    `/formulary/compare?one=${formula?.id}&other=${other?.id}`,
-    '/formulary/exchange',
-    `/formulary/${parts?.id}`,
-    '/practice',
-    `/people/${member?.id}`,
-    '/devices',
-    '/scales',
-    '/proofs',
-    `/proofs/clearing-time/${fixer?.id}`,
-    `/proofs/process/${process_?.id}`,
-    '/proofs/instruments',
-    '/proofs/rules',
-    '/shelf/supply',
-    '/shelf/waste',
-    '/tanks',
-    `/tanks/${run?.id}`,
-    '/films',
-    '/settings',
-  ]
-  for (const path of stops) {
+/** The id of the first row of an answer. */
+async function one(house: House, sql: string, values: unknown[] = []): Promise<string> {
+  const [row] = await house.ask<{ id: string }>(sql, values)
+  expect(row).toBeDefined()
+  return row?.id ?? ''
+}
+const formula = (house: House, name: string) =>
+  one(house, `select formula_id as id from formula_version where body ->> 'name' = $1`, [name])
+
+async function everyPageRed(page: Page, paths: string[]): Promise<void> {
+  for (const path of paths) {
     await page.goto(path)
     await expect(page.locator('h1').first()).toBeVisible()
     await allRed(page, path)
   }
+}
 
-  await page.goto(`/formulary/${other?.id}`)
-  await expect(page.locator('[data-ready]').first()).toBeVisible()
-  await page.locator('[data-ready]').first().scrollIntoViewIfNeeded()
-  await allRed(page, 'curves of pH')
+test.describe('safelight: every pixel is black or red', () => {
+  test('on the way in, with a menu open', async ({ page }) => {
+    await underSafelight(page)
+    await expect(page.getByText('A screen is no tested safelight')).toBeVisible()
+    await expect(page.getByText('Not full screen')).toBeVisible()
+    await allRed(page, 'shelf')
+    expect(await seriousFaults(page)).toEqual([])
+    await page.getByRole('button', { name: /On duty/ }).click()
+    await expect(page.getByRole('menuitem', { name: 'Settings' })).toBeVisible()
+    await allRed(page, 'menu')
+    await page.getByRole('menuitem', { name: 'People' }).click()
+    await expect(page.getByText('Tilda Rook')).toBeVisible()
+    await allRed(page, 'people')
+  })
 
-  await page.goto(`/formulary/${formula?.id}`)
-  await page.getByLabel('How much to mix').fill('1,000')
-  await expect(page.getByRole('alert')).toBeVisible()
-  await page.getByLabel('How much to mix').selectText()
-  await allRed(page, 'field in error, text selected')
-  await page.getByLabel('How much to mix').fill('1 L')
-  await page.getByRole('button', { name: 'Mix it on the scales' }).click()
-  await page.locator('[data-next]').click()
-  await expect(page.getByRole('heading', { name: 'Sodium thiosulfate, crystals' })).toBeVisible()
-  await page.getByLabel('The scale says').fill('300')
-  await page.getByRole('button', { name: 'It is in' }).click()
-  await expect(page.getByText('too much')).toBeVisible()
-  await allRed(page, 'mix, too much in')
+  test('on Shelf and Formulary, curves of pH too', async ({ page, house }) => {
+    const bottle = await one(house, 'select bottle_id as id from bottle_entry where run_id is not null order by at desc limit 1')
+    const jar = await one(house, `select id from jar where chemical = 'silver-nitrate'`)
+    const [fixer, developer, parts] = [
+      await formula(house, 'Acid hardening fixer'),
+      await formula(house, 'Soft borax developer'),
+      await formula(house, 'Sepia toner, working'),
+    ]
+    await underSafelight(page)
+    await everyPageRed(page, [
+      `/shelf/${bottle}`,
+      '/shelf/supply',
+      '/shelf/waste',
+      '/formulary',
+      `/formulary/${fixer}`,
+      '/formulary/jars',
+      '/formulary/chemicals',
+      `/formulary/jars/${jar}`,
+      '/formulary/jars/count',
+      `/formulary/compare?one=${fixer}&other=${developer}`,
+      '/formulary/exchange',
+      `/formulary/${parts}`,
+    ])
+    await page.goto(`/formulary/${developer}`)
+    await expect(page.locator('[data-ready]').first()).toBeVisible()
+    await page.locator('[data-ready]').first().scrollIntoViewIfNeeded()
+    await allRed(page, 'curves of pH')
+  })
 
-  await page.goto('/tanks/plan')
-  await choose(page, 'Film', 'Millrace 100')
-  await page.getByRole('button', { name: /^Developer\b/ }).click()
-  await expect(page.getByRole('option').first()).toBeVisible()
-  await allRed(page, 'plan, list open')
-  await page.keyboard.press('Escape')
-  await page.getByLabel('Developer, measured').fill('warm')
-  await allRed(page, 'plan, field in error')
-  await page.getByLabel('Developer, measured').fill('20')
-  await choose(page, 'Owner of film 1', 'Nell Saltmarsh')
-  await choose(page, 'Developer', /Strong aminophenol concentrate, 1\+50/)
-  await choose(page, 'Fixer', /Rapid fixer concentrate, 1\+4/)
-  await allRed(page, 'plan worked out')
-  await doNext(page, 'To the beakers')
-  await allRed(page, 'beakers')
-  await doNext(page)
-  await expect(page.locator('[data-cue]')).toHaveText('Pour in: Develop')
-  await page.keyboard.press('Space')
-  await expect(page.locator('[data-cue]')).not.toHaveText(/Develop/)
-  await allRed(page, 'clock')
-  await page.keyboard.press('t')
-  await page.getByLabel('Measured').fill('hot')
-  await allRed(page, 'clock, dialog with a field in error')
-  expect(await seriousFaults(page)).toEqual([])
+  test('on Scales, Proofs, Tanks, and what belongs to people', async ({ page, house }) => {
+    const fixer = await one(house, `select bottle_id as id from proof where kind = 'clearing-time' order by at desc limit 1`)
+    const control = await one(house, `select id from instrument where kind = 'process'`)
+    const run = await one(house, 'select id from run order by number desc limit 1')
+    const order = await one(house, 'select id from film_order order by number desc limit 1')
+    const member = await one(house, `select id from person where login = 'tilda'`)
+    await underSafelight(page)
+    await everyPageRed(page, [
+      '/scales',
+      '/proofs',
+      `/proofs/clearing-time/${fixer}`,
+      `/proofs/process/${control}`,
+      '/proofs/instruments',
+      '/proofs/rules',
+      '/practice',
+      '/tanks',
+      `/tanks/${run}`,
+      '/films',
+      '/rota',
+      `/orders/${order}`,
+      `/people/${member}`,
+      '/devices',
+      '/settings',
+    ])
+  })
+
+  test('with a field in error, its text selected, and at the scales', async ({ page, house }) => {
+    const fixer = await formula(house, 'Acid hardening fixer')
+    await underSafelight(page)
+    await page.goto(`/formulary/${fixer}`)
+    await page.getByLabel('How much to mix').fill('1,000')
+    await expect(page.getByRole('alert')).toBeVisible()
+    await page.getByLabel('How much to mix').selectText()
+    await allRed(page, 'field in error, text selected')
+    await page.getByLabel('How much to mix').fill('1 L')
+    await page.getByRole('button', { name: 'Mix it on the scales' }).click()
+    await page.locator('[data-next]').click()
+    await expect(page.getByRole('heading', { name: 'Sodium thiosulfate, crystals' })).toBeVisible()
+    await page.getByLabel('The scale says').fill('300')
+    await page.getByRole('button', { name: 'It is in' }).click()
+    await expect(page.getByText('too much')).toBeVisible()
+    await allRed(page, 'mix, too much in')
+  })
+
+  test('from a plan to the clock, with a list and a dialog open', async ({ page }) => {
+    await underSafelight(page)
+    await page.goto('/tanks/plan')
+    await choose(page, 'Film', 'Millrace 100')
+    await page.getByRole('button', { name: /^Developer\b/ }).click()
+    await expect(page.getByRole('option').first()).toBeVisible()
+    await allRed(page, 'plan, list open')
+    await page.keyboard.press('Escape')
+    await page.getByLabel('Developer, measured').fill('warm')
+    await allRed(page, 'plan, field in error')
+    await page.getByLabel('Developer, measured').fill('20')
+    await choose(page, 'Owner of film 1', 'Nell Saltmarsh')
+    await choose(page, 'Developer', /Strong aminophenol concentrate, 1\+50/)
+    await choose(page, 'Fixer', /Rapid fixer concentrate, 1\+4/)
+    await allRed(page, 'plan worked out')
+    await doNext(page, 'To the beakers')
+    await allRed(page, 'beakers')
+    await doNext(page)
+    await expect(page.locator('[data-cue]')).toHaveText('Pour in: Develop')
+    await page.keyboard.press('Space')
+    await expect(page.locator('[data-cue]')).not.toHaveText(/Develop/)
+    await allRed(page, 'clock')
+    await page.keyboard.press('t')
+    await page.getByLabel('Measured').fill('hot')
+    await allRed(page, 'clock, dialog with a field in error')
+    expect(await seriousFaults(page)).toEqual([])
+  })
 })
 
 test('lighter only by L and Enter held for a second; the dimmer is a layer on top', async ({ page }) => {

@@ -193,8 +193,23 @@ export { houseFirstVersion, houseIds } from './process/families/ids'
 export { readRequest } from './process/request'
 export { checkPlan } from './process/checkPlan'
 export type { MixEvent } from './mix/mixEvent'
+export {
+  freePlace,
+  openStates,
+  orderStates,
+  orderWish,
+  requireChangeable,
+  requireWish,
+  wishChanges,
+  type OrderState,
+  type OrderWish,
+  type WishChange,
+} from './order/order'
 export { arrange, arrangeEvening } from './rota/arrange'
 export { checkEvening } from './rota/checkEvening'
+export { arrangeDarkroom } from './rota/darkroom/arrangeDarkroom'
+export { arrangeUntil, type ArrangeProgress, type Patience } from './rota/darkroom/arrangeUntil'
+export type { DarkroomEvening, DarkroomPlan, DecidedLoad, EveningBottle, TestBefore } from './rota/darkroom/evening'
 export { groupOrders } from './rota/groupOrders'
 export { loadOf } from './rota/loadOf'
 export { simpleOrder, simpleOrders, type SimpleOrder } from './rota/simple'
@@ -239,6 +254,10 @@ export { changeStep, copySteps, moveStep, pourFrom, removeStep, scaleTime, setOp
 export { planFor } from './process/planFor'
 export type { ChartTime, PlanShelf, RunRequest, ShelfBottle, Tank } from './process/shelf'
 export { compilePlan } from './process/compilePlan'
+export { optionGroups } from './process/optionGroups'
+export { bathsOf, developersFor, secondBathsOf, type BathAt, type Offered } from './process/propose/baths'
+export { optionsOn, secondOf, servedOptions } from './process/propose/options'
+export { filmsIn, vesselFor, vesselsFor } from './process/propose/vessel'
 export { loadRolls } from './process/loaded'
 export { washResidual } from './process/washResidual'
 export { usesAtEnd, usesAtStart, wantsOf } from './process/uses'
@@ -268,6 +287,7 @@ export { guideOf, guides, testsFor, type Guide, type GuideStep, type Look } from
 export { fixerClassOf, judge, type FixerClass, type Judgement, type Reading, type Reference } from './proof/judge'
 export { clearingAt, comparedReading } from './proof/clearing'
 export { fixingTime, type FixerSalt } from './proof/fixingTime'
+export { dueFactsOf, type AsksForTests } from './proof/dueFacts'
 export { dueTests, freshDays, usualDueRules, type Due, type DueFacts, type DueRule } from './proof/due'
 export { capacityFromTests, enoughBottles, type CapacityEstimate, type TestedLife } from './proof/capacityFromTests'
 export { coinMinutes, safeMinutes } from './proof/safelight'

@@ -1,7 +1,8 @@
 import type { Acted } from './bottle/acts/act'
 import type { BottleEntry, BottleFacts } from './bottle/bottle'
-import { bottleState } from './bottle/bottleState'
+import { bottleState, carryOf } from './bottle/bottleState'
 import { dayMs } from './calendar/span'
+import { catalogue } from './chemical/catalogue'
 import type { Formula } from './formula/formula'
 import { linesOf } from './formula/lines'
 import type { UsedFormula } from './formula/use'
@@ -11,8 +12,11 @@ import type { MixEvent } from './mix/mixEvent'
 import { houseProcesses } from './process/families'
 import { houseFirstVersion, houseIds } from './process/families/ids'
 import { planFor } from './process/planFor'
+import type { RunRequest, Tank } from './process/shelf'
 import type { Process } from './process/process'
+import type { DarkroomEvening } from './rota/darkroom/evening'
 import type { Order, RotaProblem } from './rota/problem'
+import type { OrderWish } from './order/order'
 import type { RunEvent } from './run/runEvent'
 
 /** What the worked examples of the doc comments speak of, in one made-up darkroom: a developer, a fixer and a stop bath, their jars and bottles, a mix and a run. */
@@ -103,42 +107,34 @@ export const weighing = weighed
 
 const shelfBottle = { rangeC: null, temperatureCoefficient: null, usualS: null, critical: [] }
 const developerFacts: BottleFacts = { sizeMl: 1000, parts: null, madeAt: 0, retiredAt: null }
-export const run = planFor(
-  {
-    processVersionId: houseFirstVersion(houseIds['bw-negative']),
-    options: { 'water-stop': true, 'wetting-agent': false },
-    vesselId: 'tank',
-    films: [{ film: 'Millrace 400', format: '135-36', ei: 400, pushStops: 0 }],
-    chartRowIds: ['row'],
-    baths: [
-      { role: 'developer', bottleId: 'd1', parts: [1, 1] },
-      { role: 'fixer', bottleId: 'f1', parts: [1] },
-    ],
-    temperatureC: 20,
-    agitation: '30-5-30',
-  },
-  {
-    process: houseProcesses[0],
-    vessels: [{ id: 'tank', name: 'Tank 2', kind: 'hand', reels: 2, coversMl: [300, 600], carryMl: null }],
-    chart: [{ id: 'row', film: 'Millrace 400', formulaId: 'developer', parts: [1, 1], ei: 400, temperatureC: 20, seconds: 600 }],
-    bottles: [
-      {
-        ...shelfBottle,
-        ...{
-          id: 'd1',
-          label: 'D1',
-          name: developer.name,
-          family: 'film-developer',
-          formulaId: 'developer',
-          parts: null,
-          use: developer.use,
-        },
-        state: bottleState(developer, developerFacts, [{ ...line, id: 'fill', kind: 'fill', at: 0, ml: 1000 }], tenDays),
-      },
-      { ...shelfBottle, ...acted },
-    ],
-  },
-)
+const runRequest: RunRequest = {
+  processVersionId: houseFirstVersion(houseIds['bw-negative']),
+  options: { 'water-stop': true, 'wetting-agent': false },
+  vesselId: 'tank',
+  films: [{ film: 'Millrace 400', format: '135-36', ei: 400, pushStops: 0 }],
+  chartRowIds: ['row'],
+  baths: [
+    { role: 'developer', bottleId: 'd1', parts: [1, 1] },
+    { role: 'fixer', bottleId: 'f1', parts: [1] },
+  ],
+  temperatureC: 20,
+  agitation: '30-5-30',
+}
+const tank: Tank = { id: 'tank', name: 'Tank 2', kind: 'hand', reels: 2, coversMl: [300, 600], carryMl: null }
+const chart = [{ id: 'row', film: 'Millrace 400', formulaId: 'developer', parts: [1, 1], ei: 400, temperatureC: 20, seconds: 600 }]
+const filled: BottleEntry[] = [{ ...line, id: 'fill', kind: 'fill', at: 0, ml: 1000 }]
+const developerBottle = {
+  ...shelfBottle,
+  ...{ id: 'd1', label: 'D1', name: developer.name, family: 'film-developer', formulaId: 'developer', parts: null, use: developer.use },
+  state: bottleState(developer, developerFacts, filled, tenDays),
+}
+const fixerBottle = { ...shelfBottle, ...acted }
+export const run = planFor(runRequest, {
+  process: houseProcesses[0],
+  vessels: [tank],
+  chart,
+  bottles: [developerBottle, fixerBottle],
+})
 export const runEvents: RunEvent[] = [{ id: 'r1', seq: 0, device: 'tablet', at: 0, kind: 'start', step: 0 }]
 
 const timed = { toleranceC: 2, light: 'tank', drainS: 10 } as const
@@ -183,4 +179,27 @@ export const evening: RotaProblem = {
       ],
     },
   ],
+}
+
+const asksNothing = { madeAt: 0, retiredAt: null, firstOfBatch: false, fresh: [], odd: [] }
+/** The same evening with the darkroom's bottles: one roll in the developer and the fixer from above. */
+export const darkroomEvening: DarkroomEvening = {
+  ...{ midnight: tenDays, zone: 'UTC', rules: [], catalogue, chart },
+  room: { opensS: 64_800, closesS: 79_200, hands: 1, baths: evening.baths },
+  vessels: [{ ...tank, resetS: 600 }],
+  processes: { [runRequest.processVersionId]: houseProcesses[0] },
+  bottles: [
+    {
+      ...{ shelf: developerBottle, formula: developer, facts: developerFacts, asks: asksNothing },
+      carry: carryOf(developer, developerFacts, filled),
+    },
+    { ...{ shelf: fixerBottle, formula: fixer, facts: bottle, asks: asksNothing }, carry: carryOf(fixer, bottle, ledger) },
+  ],
+  loads: [{ id: 'l1', request: runRequest, readyS: 64_800, dueS: 79_200, weight: 1, loadingS: 300 }],
+}
+
+/** What the owner of two rolls wants of them. */
+export const aWish: OrderWish = {
+  ...{ film: 'Millrace 400', format: '135-36', count: 2, ei: 400, pushStops: 0, processId: houseIds['bw-negative'], developer: null },
+  ...{ earliest: null, wantedBy: null, present: false, critical: false, note: '' },
 }

@@ -17,7 +17,7 @@ const codeOf = (letter: string, number = 'n'): string =>
  */
 export async function crowd({
   ask,
-}: Pick<House, 'ask'>): Promise<{ formula: string; mix: string; bottle: string; run: string; jar: string; roll: string }> {
+}: Pick<House, 'ask'>): Promise<{ formula: string; mix: string; bottle: string; run: string; jar: string; roll: string; order: string }> {
   const name = (kind: string) => longName(kind).replaceAll("'", "''")
   await ask(`update darkroom set name = '${name('Darkroom')}', version = version + 1`)
   await ask(`update person set name = '${name('Technician')}' where login = 'ilse'`)
@@ -70,6 +70,12 @@ export async function crowd({
   await ask(
     `update roll set hung_at = now() - interval '3.5 hours', dryer = 'air', hanger = 1, sleeved_at = null, sleeve = null, handed_at = null where id = (select id from roll where not taken_back order by id desc limit 1) returning id`,
   )
+  // orders, all of one member's
+  await ask(
+    `insert into film_order (id, number, member_id, film, format, count, ei, push_stops, process_id, present, critical, note, rack, wanted_by, handed_at)
+     select ${uuidOf(12)}, 1000 + n, (select id from person where login = 'tilda'), '${name('Film')}', '135-36', 24, 25600, -2.5, (select id from process limit 1),
+       true, true, '${name('Note')}', 1000 + n, now() + n * interval '1 day', now() from generate_series(1, 60) n`,
+  )
   // the chart
   await ask(
     `insert into chart_row (id, film, formula_id, parts, ei, temperature_c, seconds, source)
@@ -86,5 +92,13 @@ export async function crowd({
        jsonb_build_object('id', ${uuidOf(11)}, 'seq', 0, 'device', '', 'at', (extract(epoch from now()) * 1000)::bigint, 'kind', 'start', 'step', 0), now() from generate_series(1, 3) n`,
   )
   const id = async (room: number) => (await ask<{ id: string }>(`select ${uuidOf(room, '1')} as id`))[0]?.id ?? ''
-  return { formula: await id(1), mix: await id(3), bottle: await id(4), jar: await id(6), roll: await id(8), run: await id(10) }
+  return {
+    formula: await id(1),
+    mix: await id(3),
+    bottle: await id(4),
+    jar: await id(6),
+    roll: await id(8),
+    run: await id(10),
+    order: await id(12),
+  }
 }

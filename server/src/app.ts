@@ -28,6 +28,7 @@ import { mixRoutes } from './mix/routes'
 import { paperRoutes } from './paper/routes'
 import { personRoutes } from './person/routes'
 import { instrumentRoutes } from './proof/instruments'
+import { orderRoutes } from './order/routes'
 import { permissionRoutes } from './permission/routes'
 import { practiceRoutes } from './practice/routes'
 import { processRoutes } from './process/routes'
@@ -58,6 +59,7 @@ const routes = [
   runRoutes,
   filmRoutes,
   deviceRoutes,
+  orderRoutes,
   permissionRoutes,
   practiceRoutes,
   chemicalRoutes,

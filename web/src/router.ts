@@ -25,6 +25,7 @@ const pages = {
   proofs: () => import('./proof/ProofsStation.vue'),
   films: () => import('./run/FilmsPage.vue'),
   mine: () => import('./run/OwnTanks.vue'),
+  orders: () => import('./order/OrdersPage.vue'),
 }
 
 /** What stands above every page in safelight, and what asks before typed work is left. */
@@ -34,8 +35,8 @@ const undoNotice = () => import('./fields/UndoNotice.vue')
 
 /** What each may open that most likely comes next; a mix and a run are fetched when they are opened. */
 const ahead = {
-  technician: [undoNotice, pages.bottle, pages.formulary, pages.formula, pages.scales, pages.proofs, pages.tanks, pages.plan],
-  member: [pages.bottle, pages.films, pages.mine],
+  technician: [undoNotice, pages.bottle, pages.formulary, pages.formula, pages.scales, pages.proofs, pages.tanks, pages.plan, pages.orders],
+  member: [pages.bottle, pages.films, pages.mine, pages.orders],
 }
 
 /** Fetches the stations' pages ahead, so that the first click on one answers like the second. */
@@ -88,6 +89,8 @@ export function makeRouter(): Router {
       { path: '/tanks/bath', component: () => import('./tempering/TemperingPage.vue'), meta: { title: 'Tempering bath' } },
       { path: '/tanks/clocks', component: () => import('./run/ClocksPage.vue'), meta: { title: 'Clocks' } },
       { path: '/tanks/:id', component: pages.run, meta: { for: 'members', title: 'Run' } },
+      { path: '/rota', component: pages.orders, meta: { for: 'members', title: 'Rota' } },
+      { path: '/orders/:id', component: () => import('./order/OrderPage.vue'), meta: { for: 'members', title: 'Order' } },
       { path: '/films', component: pages.films, meta: { for: 'members', title: 'Films' } },
       { path: '/practice', component: () => import('./practice/PracticePage.vue'), meta: { for: 'members', title: 'Practice' } },
       { path: '/films/pairs', component: () => import('./film/PairsPage.vue'), meta: { title: 'How films come out' } },

@@ -30,6 +30,13 @@ export const useRuns = listStore('runs', api.run.list, {
   holds: (run) => run.state === 'planned' || run.state === 'running',
   query: { which: 'open' },
 })
+/** Rolls that wait to be developed; what is over is asked for by page. */
+export const useOrders = listStore('orders', api.order.list, {
+  subject: 'order',
+  order: newestFirst,
+  holds: (order) => order.state !== 'done' && order.state !== 'withdrawn',
+  query: { which: 'open' },
+})
 export const useDevices = listStore('devices', api.device.list, { subject: 'device', order: byId })
 export const useChemicals = listStore('chemicals', api.chemical.list, { subject: 'chemical', order: byId })
 export const useShelves = listStore('shelves', api.shelf.list, { subject: 'shelf', order: by((shelf) => shelf.position) })

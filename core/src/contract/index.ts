@@ -10,6 +10,7 @@ import { importApi } from './import'
 import { jarApi } from './jar'
 import { kitApi } from './kit'
 import { mixApi } from './mix'
+import { orderApi } from './order'
 import { permissionApi } from './permission'
 import { personApi } from './person'
 import { practiceApi } from './practice'
@@ -38,6 +39,7 @@ export const api = {
   run: runApi,
   film: filmApi,
   device: deviceApi,
+  order: orderApi,
   permission: permissionApi,
   practice: practiceApi,
   print: printApi,
@@ -47,7 +49,7 @@ export const api = {
 /** Every route in one list, for what holds of them all. */
 export const endpoints: Endpoint[] = Object.values(api).flatMap((subject) => Object.values(subject) as Endpoint[])
 
-export type { Access, Endpoint, FileAnswer } from './endpoint'
+export { sharedParts, type Access, type Endpoint, type FileAnswer } from './endpoint'
 export { problem, type Problem } from '../shape/common'
 export { schemaSentence } from './sentences'
 export { liveEvent, liveRows, memberSubjects, type LiveEvent, type LiveRows } from './live'
@@ -61,6 +63,7 @@ export { reading, type Device, type DeviceKind, type Reading } from './device'
 export { importPortion, type ImportRow } from './import'
 export { labelSheets, type LabelSheet } from './print'
 export type { Mix, MixSummary } from './mix'
+export type { FilmOrder, OrderLine } from './order'
 export type { Permission } from './permission'
 export type { PracticeRow } from './practice'
 export type { Me, Person } from './person'

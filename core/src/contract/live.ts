@@ -8,6 +8,7 @@ import { formulaApi } from './formula'
 import { jarApi } from './jar'
 import { kitApi } from './kit'
 import { mixApi } from './mix'
+import { orderApi } from './order'
 import { personApi } from './person'
 import { proofApi } from './proof'
 import { processApi } from './process'
@@ -31,6 +32,7 @@ export const liveEvent = z.object({
     'run-event',
     'supply',
     'roll',
+    'order',
     'person',
     'permission',
     'darkroom',
@@ -51,7 +53,7 @@ export const liveEvent = z.object({
 })
 /** Subjects members hear of as well, of runs and films their own; the rest is a technician's. */
 export const memberSubjects: readonly LiveEvent['subject'][] = [
-  ...(['bottle', 'roll', 'run', 'run-event', 'notice', 'darkroom', 'shelf', 'process', 'person', 'permission'] as const),
+  ...(['bottle', 'roll', 'order', 'run', 'run-event', 'notice', 'darkroom', 'shelf', 'process', 'person', 'permission'] as const),
 ]
 export type LiveEvent = z.infer<typeof liveEvent>
 
@@ -69,6 +71,7 @@ export const liveRows = {
   'run-event': z.object({ id, runId: id, event: keptEvent }),
   supply: shelfApi.supply.response.shape.supplies.element,
   roll: rowOf(runApi.rolls),
+  order: rowOf(orderApi.list),
   notice: rowOf(proofApi.notices),
   person: rowOf(personApi.list),
   chart: rowOf(chartApi.list),

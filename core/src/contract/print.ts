@@ -35,5 +35,10 @@ export const printApi = {
       file: true,
     },
   ),
+  order: endpoint('GET', '/api/print/orders/:id', 'member', 'The slip of an order, with a code that opens it, as PDF', {
+    params: idParams,
+    query: z.strictObject({ on: z.enum(['label', 'a6']).default('label') }),
+    file: true,
+  }),
 }
 export type LabelSheet = (typeof labelSheets)[number]

@@ -52,4 +52,6 @@ export interface BottleUse {
   ml: number
   waterInMl: number
   rolls: number
+  /** of them, colour or slide film; none where not given */
+  colourRolls?: number
 }

@@ -3,7 +3,7 @@ import { celsius, id, name, parts } from '../shape/common'
 import { houseFirstVersion, houseIds } from './families/ids'
 import { key } from './step'
 
-const filmFormat = z.enum(['135-36', '135-24', '135-12', '120', '220', '4x5in'])
+export const filmFormat = z.enum(['135-36', '135-24', '135-12', '120', '220', '4x5in'])
 const film = z.strictObject({
   id,
   memberId: id,

@@ -1,5 +1,5 @@
 import type { BottleUse, Plan } from './load'
-import { loadCarryMl } from './loaded'
+import { colourRollsOf, loadCarryMl } from './loaded'
 import { savedFrom } from './stepFacts'
 
 /* What a plan does to its bottles, step by step. A step that takes what an earlier one saved takes nothing from a bottle. */
@@ -23,7 +23,7 @@ export const usesAtStart = (plan: Plan): BottleUse[] =>
  * usesAtEnd(run).map((use) => [use.bottleId, use.kind, use.rolls]) // → [['f1', 'use', 1]]
  */
 export function usesAtEnd(plan: Plan): BottleUse[] {
-  const carry = loadCarryMl(plan)
+  const [carry, colour] = [loadCarryMl(plan), colourRollsOf(plan)]
   return plan.steps.flatMap((step, i) => {
     if (!step.bottle || step.bottle.oneShot) return []
     const wet = plan.steps.slice(0, i).some((earlier) => earlier.liquid !== 'air' && earlier.liquid !== 'light')
@@ -35,6 +35,7 @@ export function usesAtEnd(plan: Plan): BottleUse[] {
         ml: wet ? 0 : -carry,
         waterInMl: wet ? carry : 0,
         rolls: plan.rolls,
+        ...(colour > 0 ? { colourRolls: colour } : {}),
       },
     ]
   })

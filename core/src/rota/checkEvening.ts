@@ -88,6 +88,7 @@ export function checkEvening(problem: RotaProblem, plan: RotaPlan): Finding[] {
     const at = crowdedAt(taken, places)
     if (at !== null) say('resource', `${id} has ${places} places; at ${clock(at)} more are taken.`)
   }
+  checkLights(problem, timed, say)
   checkSums(problem, plan, timed, say)
   return findings
 }
@@ -172,6 +173,22 @@ function checkBaths(problem: RotaProblem, timed: Timed[], say: Say): void {
     for (const at of impossibleTemperatures(bath, stays, problem.opensS))
       say('bath-temperature', `${bath.id} cannot be what is asked of it at ${clock(at)}.`)
   }
+}
+
+/** A room has one light at a time, whoever needs it. */
+function checkLights({ lit = [] }: RotaProblem, timed: Timed[], say: Say): void {
+  const needed = timed.flatMap(({ load, starts }) =>
+    load.steps.flatMap((step, i) =>
+      step.light && step.s > 0 ? [{ ...step.light, fromS: starts[i] ?? 0, toS: (starts[i] ?? 0) + step.s }] : [],
+    ),
+  )
+  const spoken = lit.filter((one) => one.toS > one.fromS)
+  needed.forEach((one, i) => {
+    const other = [...spoken, ...needed.slice(0, i)].find(
+      (each) => each.room === one.room && each.light !== one.light && each.fromS < one.toS && one.fromS < each.toS,
+    )
+    if (other) say('light', `${one.room} cannot be ${one.light} and ${other.light} at ${clock(Math.max(one.fromS, other.fromS))}.`)
+  })
 }
 
 /** Whole figures, and the sums they come to. */

@@ -8,6 +8,12 @@ const standsS = 600
 /** °C: a bath that may be further off than this is brought to temperature beside the tempering bath */
 const temperedC = 1
 
+/** Where film is handled: the closet it is loaded in, and the room in which it lies open in trays or under the lamp. */
+export interface LoadRooms {
+  loading?: string | undefined
+  open?: string | undefined
+}
+
 /** What an evening has to know of a load beside its plan; s since the midnight before opening. */
 interface AsLoad {
   id: string
@@ -16,6 +22,8 @@ interface AsLoad {
   weight: number
   /** s in the loading closet before the first pour, 0 where it is loaded already */
   loadingS: number
+  /** where they need a light of their own */
+  rooms?: LoadRooms | undefined
 }
 
 /** Whether a step needs the temperature of the bath: a liquid that is poured, and that has to be within a degree. */
@@ -38,6 +46,13 @@ function handsOf(plan: Plan, index: number, lengthS: number): [number, number][]
   return spans
 }
 
+/** The light a step needs in the room: in a closed tank none, and where light is only allowed neither. */
+function lightOf({ kind, light, liquid }: PlanStep): string | null {
+  if (light === 'tank') return null
+  if (light === 'white') return kind === 'inspect' || kind === 're-expose' || liquid === 'light' ? 'white' : null
+  return light === 'dark' ? 'dark' : light.safelight
+}
+
 const uses: Partial<Record<PlanStep['kind'], string>> = { wash: 'wash', dry: 'dryer' }
 
 /**
@@ -46,9 +61,11 @@ const uses: Partial<Record<PlanStep['kind'], string>> = { wash: 'wash', dry: 'dr
  * @example
  * loadOf(run, { id: 'l1', readyS: 64_800, dueS: 72_000, weight: 2, loadingS: 300 }).steps[0] // → { s: 300, handsOn: [[0, 300]], inBath: false, uses: ['closet'] }
  */
-export function loadOf(plan: Plan, { loadingS, ...more }: AsLoad): RotaLoad {
+export function loadOf(plan: Plan, { loadingS, rooms = {}, ...more }: AsLoad): RotaLoad {
   const tempered = plan.steps.filter(isTempered)
-  const loading = loadingS > 0 ? [{ s: loadingS, handsOn: [[0, loadingS]] as [number, number][], inBath: false, uses: ['closet'] }] : []
+  const dark = rooms.loading === undefined ? {} : { light: { room: rooms.loading, light: 'dark' } }
+  const loading =
+    loadingS > 0 ? [{ s: loadingS, handsOn: [[0, loadingS]] as [number, number][], inBath: false, uses: ['closet'], ...dark }] : []
   return {
     ...more,
     ...{ kind: plan.vessel.kind, rolls: plan.films.reduce((sum, film) => sum + film.count, 0) },
@@ -59,11 +76,13 @@ export function loadOf(plan: Plan, { loadingS, ...more }: AsLoad): RotaLoad {
       ...plan.steps.map((step, i) => {
         const s = Math.round(step.seconds)
         const resource = uses[step.kind]
+        const light = rooms.open === undefined ? null : lightOf(step)
         return {
           ...{ s, handsOn: handsOf(plan, i, s), inBath: isTempered(step) },
           // a loaded tank stands closed as well
           ...((i === 0 ? loadingS > 0 : plan.steps[i - 1]?.waits) ? { maxWaitS: standsS } : {}),
           ...(resource ? { uses: [resource] } : {}),
+          ...(light === null ? {} : { light: { room: rooms.open as string, light } }),
         }
       }),
     ],

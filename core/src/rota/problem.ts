@@ -52,6 +52,20 @@ interface RotaStep {
   uses?: string[] | undefined
   /** its own lowest and highest °C in the bath */
   c?: [number, number] | undefined
+  /** the light it needs in a room while it lasts: nothing that needs another can be there */
+  light?: RoomLight | undefined
+}
+
+interface RoomLight {
+  room: string
+  /** such as 'dark', 'red', 'white' */
+  light: string
+}
+
+/** A time for which a room has its light already: somebody prints there. */
+interface RoomLit extends RoomLight {
+  fromS: number
+  toS: number
 }
 
 export interface RotaLoad {
@@ -104,6 +118,8 @@ export interface RotaProblem {
   pinned?: RotaPin[] | undefined
   /** closet, wash, dryer, hangers */
   resources?: { id: string; places: number }[] | undefined
+  /** rooms whose light is spoken for */
+  lit?: RoomLit[] | undefined
   /** who is there when; without an entry all evening */
   duty?: { person: number; fromS: number; toS: number }[] | undefined
   breaks?: { person: number; s: number; earliestS: number; latestS: number }[] | undefined

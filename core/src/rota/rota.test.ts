@@ -108,6 +108,14 @@ describe('what is wrong with a plan', () => {
     ['rota-wait', {}, { placed: placed(1, { waits: [1, 69] }) }],
     ['rota-pin', { pinned: [{ load: 'y', startS: 30, vessel: 'b' }] }, {}],
     ['rota-resource', { hands: 2 }, { placed: placed(1, { person: 1, waits: [0, 0] }), endS: 430 }],
+    [
+      'rota-light',
+      {
+        loads: two.loads.map((one) => ({ ...one, steps: one.steps.map((each) => ({ ...each, light: { room: 'loft', light: 'dark' } })) })),
+        lit: [{ room: 'loft', light: 'red', fromS: 480, toS: 490 }],
+      },
+      {},
+    ],
     ['rota-duty', { duty: [{ person: 0, fromS: 0, toS: 400 }] }, {}],
     ['rota-duty', { breaks: [{ person: 0, s: 201, earliestS: 100, latestS: 101 }] }, {}],
     ['rota-total', {}, { endS: 501 }],
@@ -161,6 +169,13 @@ const anEvening = (): fc.Arbitrary<RotaProblem> => {
           ],
         ),
         uses: fc.constantFrom<string[]>([], [], ['wash'], ['wash', 'closet']),
+        light: fc.constantFrom(
+          undefined,
+          undefined,
+          { room: 'loft', light: 'dark' },
+          { room: 'loft', light: 'red' },
+          { room: 'sink', light: 'red' },
+        ),
         c: fc.constant((one.inBath && one.c ? one.c : undefined) as [number, number] | undefined),
       }),
     )
@@ -194,6 +209,7 @@ const anEvening = (): fc.Arbitrary<RotaProblem> => {
         maxLength: 4,
       }),
       places: s(2, 1),
+      lit: fc.array(fc.record({ light: fc.constantFrom('dark', 'red'), fromS: s(2000), lasts: s(600) }), { maxLength: 1 }),
       duty: fc.array(fc.record({ person: s(1), fromS: s(1000), lasts: s(4000, 100) }), { maxLength: 2 }),
       breaks: fc.array(fc.record({ person: s(1), s: s(200), earliestS: s(800), within: s(600) }), { maxLength: 2 }),
       pins: fc.array(
@@ -209,6 +225,7 @@ const anEvening = (): fc.Arbitrary<RotaProblem> => {
       baths: one.baths.map((each, i) => ({ ...each, id: `b${i}` })),
       vessels: one.vessels.map(({ kind, ...each }, i) => ({ ...each, id: `v${i}`, kinds: [kind] })),
       resources: ['wash', 'closet'].map((id) => ({ id, places: one.places })),
+      lit: one.lit.map(({ light, fromS, lasts }) => ({ room: 'loft', light, fromS, toS: fromS + lasts })),
       duty: one.duty.filter(({ person }) => person < one.hands).map(({ person, fromS, lasts }) => ({ person, fromS, toS: fromS + lasts })),
       breaks: one.breaks
         .filter(({ person }, i, all) => person < one.hands && all.findIndex((other) => other.person === person) === i)

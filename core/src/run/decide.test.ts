@@ -5,6 +5,7 @@ import { decideFinish, decideGivingUp } from './end'
 import { decidePlanning } from './plan'
 import type { RunEvent } from './runEvent'
 import { changesOf, decideStart, type Away, type PlannedRun } from './start'
+import { usesAtEnd } from '../process/uses'
 import { linesOfUses } from './uses'
 
 const code = (work: () => unknown): string => {
@@ -158,6 +159,13 @@ describe('an end', () => {
     ).toEqual(['f1'])
     expect(given(reached, 'planned')).toEqual([])
   })
+})
+
+test('colour film counts as colour in what fixed it: all its silver stays there', () => {
+  const through = (material: Plan['material']) =>
+    linesOfUses(usesAtEnd({ ...plan, material }), [holds('f1', 500)], { runId: 'r', strict: false }).map((line) => line.throughput)
+  expect(through('bw-film')).toEqual([[{ kind: 'bw-roll', equivalents: plan.rolls }]])
+  expect(through('slide')).toEqual([[{ kind: 'colour-roll', equivalents: plan.rolls }]])
 })
 
 test('a bottle in two steps gives twice, never more than it has, and one that is gone gives nothing', () => {

@@ -12,13 +12,13 @@ import type { BottleUse } from '../process/load'
  */
 export function linesOfUses(uses: BottleUse[], bottles: Acted[], { runId, strict }: { runId: string; strict: boolean }): NewLine[] {
   const held = new Map(bottles.map((bottle) => [bottle.id, bottle.state.volumeMl]))
-  return uses.flatMap(({ bottleId, kind, rolls, waterInMl, step, ml: asked }) => {
+  return uses.flatMap(({ bottleId, kind, rolls, colourRolls = 0, waterInMl, step, ml: asked }) => {
     const bottle = bottles.find((one) => one.id === bottleId)
     if (!bottle) return []
     const left = held.get(bottleId) ?? 0
     if (strict) requireVolume({ ...bottle, state: { ...bottle.state, volumeMl: left } }, -asked)
     const ml = Math.max(asked, -left)
     held.set(bottleId, left + ml)
-    return [{ bottleId, kind, ml, throughput: throughputFrom({ rolls }), waterInMl, runId, step }]
+    return [{ bottleId, kind, ml, throughput: throughputFrom({ rolls, colourRolls }), waterInMl, runId, step }]
   })
 }

@@ -1,5 +1,6 @@
 import { silverG, takesSilver } from '../bottle/silver'
 import type { Plan } from '../process/load'
+import { colourRollsOf } from '../process/loaded'
 import { isSaved, savedFrom } from '../process/stepFacts'
 import { drums, type Drum } from './drumIds'
 
@@ -24,7 +25,7 @@ export interface Discarded {
  * discardedOf(run).map((one) => [one.bottleId, one.ml]) // → [['d1', 300]]
  */
 export function discardedOf(plan: Plan): Discarded[] {
-  const colourRolls = plan.material === 'colour-negative' || plan.material === 'slide' ? plan.rolls : 0
+  const colourRolls = colourRollsOf(plan)
   return plan.steps.flatMap((step, i) => {
     if (!step.bottle?.oneShot || isSaved(step) || step.fate === 'drain') return []
     const from = savedFrom(step)

@@ -2,6 +2,7 @@ import {
   byGravity,
   dayMs,
   decantAdvice,
+  dueFactsOf,
   dueTests,
   guideOf,
   kitFindings,
@@ -24,7 +25,6 @@ import { usedFormula } from '../formula/used'
 import { notFound } from '../house/refusal'
 import type { Database } from '../table/database'
 import { carryFrom, mostTail, moveUp } from './checkpoint'
-import { dueFactsOf } from './due'
 import { kitMixed } from './kits'
 import { ledgerPage, lockAll } from './ledger'
 import { bottleRows, runsOf, type BottleRow, type StoredEntry } from './queries'
@@ -84,13 +84,13 @@ function heldOf(row: KnownRow, known: Known, now: number, reached = carryFrom(fo
 }
 
 function bottleOf(row: KnownRow, reached: Carry, { catalogue, rules, zone }: Known, now: number): Bottle {
-  const { body, phOff, ownUse, tail, odd, fresh } = row
+  const { body, phOff, ownUse, tail } = row
   const formula = formulaOf(row)
   // a line written by someone a moment later than this request began counts all the same
   const at = tail.reduce((latest, entry) => Math.max(latest, entry.at), now)
   const state = stateFrom(formula, row, reached, at, catalogue)
   const kit = row.kitted && kitMixed(row.kitted)
-  const critical = named(dueTests(rules, dueFactsOf(row, body.family, state, { odd, fresh }), { at, zone, critical: true }))
+  const critical = named(dueTests(rules, dueFactsOf(row, body.family, state), { at, zone, critical: true }))
   // named one by one: objects that are spread into each other cost a shelf as much as all that is reckoned
   return {
     id: row.id,

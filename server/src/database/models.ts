@@ -26,6 +26,9 @@ import { labelCodeTable } from '../label/LabelCode'
 import { batchTable } from '../mix/Batch'
 import { mixTable } from '../mix/Mix'
 import { mixEventTable } from '../mix/MixEvent'
+import { filmOrderTable } from '../order/FilmOrder'
+import { orderChangeTable } from '../order/OrderChange'
+import { orderPhotoTable } from '../order/OrderPhoto'
 import { permissionTable } from '../permission/Permission'
 import { personTable } from '../person/Person'
 import { dueRuleTable } from '../proof/DueRule'
@@ -74,6 +77,9 @@ const tables = {
   MixEvent: mixEventTable,
   Notice: noticeTable,
   OneTimeCode: oneTimeCodeTable,
+  FilmOrder: filmOrderTable,
+  OrderChange: orderChangeTable,
+  OrderPhoto: orderPhotoTable,
   Permission: permissionTable,
   Person: personTable,
   Process: processTable,
@@ -125,11 +131,15 @@ function associate(m: Tables): void {
   belongs(m.Roll, m.Person, 'member', 'memberId')
   belongs(m.RollMark, m.Roll, 'roll', 'rollId')
   belongs(m.Proof, m.Person, 'by', 'byPerson')
+  belongs(m.FilmOrder, m.Person, 'member', 'memberId')
+  belongs(m.FilmOrder, m.Person, 'by', 'handedBy')
+  belongs(m.OrderChange, m.Person, 'by', 'byPerson')
   belongs(m.Permission, m.Person, 'person', 'personId')
   belongs(m.Permission, m.Person, 'giver', 'givenBy')
   belongs(m.Practice, m.Person, 'person', 'personId')
   belongs(m.Practice, m.ProcessVersion, 'process', 'processVersionId')
   m.Mix.hasOne(m.Batch, { as: 'batch', foreignKey: 'mixId', constraints: false })
+  m.FilmOrder.hasOne(m.OrderPhoto, { as: 'photo', foreignKey: 'orderId', constraints: false })
   m.Run.hasMany(m.Roll, { as: 'rolls', foreignKey: 'runId', constraints: false })
   m.Roll.hasMany(m.RollMark, { as: 'marks', foreignKey: 'rollId', constraints: false })
   m.BottleEntry.hasOne(m.BottleEntry, { as: 'reversal', foreignKey: 'reverses', constraints: false })

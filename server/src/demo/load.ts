@@ -3,6 +3,7 @@ import type { Database } from '../table/database'
 import { instruments } from './instruments'
 import { colourKits } from './kit'
 import { chartRows, devices, formulaRows, jars, people, shelves, vesselRows } from './loft'
+import { orders } from './orders'
 import { demoPassword, technicians } from './people'
 import { practices } from './practices'
 import { playSeason } from './season'
@@ -24,6 +25,7 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
     const season = playSeason(today, { memberIds, vessels, chart, formulaIds: formulas.ids })
     await writeSeason(db, season, { staff, leads: memberIds[0] ?? '', versionIds: formulas.versionIds, shelfIds, today })
     await practices(db, today, ilse, vessels)
+    await orders(db, ilse, today)
     await colourKits(db, ilse, today, formulas.ids)
     const strips = season.bottles.filter((bottle) => bottle.formula === 'softBorax')
     await instruments(db, ilse, today, strips)

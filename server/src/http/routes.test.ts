@@ -1,4 +1,5 @@
 import { endpoints, type Endpoint } from '@selvrin/core/contract'
+import { houseIds } from '@selvrin/core'
 import fc from 'fast-check'
 import { v7 as uuid } from 'uuid'
 import { testHouse, type Caller, type TestHouse } from '../test/house'
@@ -48,6 +49,15 @@ describe('every route, with the wrong role', () => {
     'GET /api/people/:id/export': [403],
     'PUT /api/me': [409, () => ({ version: 99 })],
     'PUT /api/me/password': [422, () => ({ current: 'not my password', password: 'a loft full of reels' })],
+    'GET /api/orders': [200],
+    'GET /api/orders/choices': [200],
+    'POST /api/orders': [403, ({ ids }) => ({ id: uuid(), memberId: ids.people, ...wish })],
+    'GET /api/orders/:id': [403],
+    'PUT /api/orders/:id': [403, () => ({ version: 1, ...wish })],
+    'POST /api/orders/:id/withdraw': [403, () => ({ version: 1, why: 'not mine' })],
+    'PUT /api/orders/:id/photo': [403],
+    'GET /api/orders/:id/photo': [403],
+    'GET /api/print/orders/:id': [403],
     'GET /api/permissions/mine': [200],
     'GET /api/practices': [200],
     'GET /api/practices/:id': [403],
@@ -67,6 +77,10 @@ describe('every route, with the wrong role', () => {
     'GET /api/print/runs/:id': [403],
     'DELETE /api/session': [200],
   }
+  const wish = {
+    ...{ film: 'Millrace 400', format: '135-36', count: 1, ei: 400, pushStops: 0, processId: houseIds['bw-negative'], developer: null },
+    ...{ earliest: null, wantedBy: null, present: false, critical: false, note: '' },
+  }
   const nothing = { seed: 1, speed: 1, troubles: [], answers: {}, steps: [] }
   interface Others {
     request: object
@@ -85,8 +99,9 @@ describe('every route, with the wrong role', () => {
       practices: await first('practice', 'practised is not null'),
       rolls: await first('roll', `member_id in ${notBram}`),
       runs: await first('run', `planned_by in ${notBram}`),
+      orders: await first('film_order', `member_id in ${notBram}`),
     }
-    return { request, ids: { ...ids, print: ids.runs } }
+    return { request, ids }
   }
   test('every route that is a member’s is tried with what is not theirs, and changes nothing of it', async () => {
     const theirs = endpoints.filter((one) => one.access === 'member')
@@ -94,18 +109,18 @@ describe('every route, with the wrong role', () => {
     const of = await others()
     const bram = await house.as('bram')
     const before = await house.sql(
-      `select id, version from run union all select id, version from roll union all select id, version from bottle order by 1`,
+      `select id, version from run union all select id, version from film_order union all select id, version from roll union all select id, version from bottle order by 1`,
     )
     // signing out comes last
     for (const one of theirs.sort((a, b) => Number(a.method === 'DELETE') - Number(b.method === 'DELETE'))) {
       const [status, body] = ofOthers[title(one)]!
-      const about = of.ids[one.path.split('/')[2] ?? ''] ?? uuid()
+      const about = of.ids[/^\/api\/(?:print\/)?(\w+)/.exec(one.path)?.[1] ?? ''] ?? uuid()
       const answer = await bram.call(one, { params: { id: about }, ...(body ? { body: body(of) } : {}) })
       expect([title(one), answer.status]).toEqual([title(one), status])
     }
     expect(
       await house.sql(
-        `select id, version from run union all select id, version from roll union all select id, version from bottle order by 1`,
+        `select id, version from run union all select id, version from film_order union all select id, version from roll union all select id, version from bottle order by 1`,
       ),
     ).toEqual(before)
     // of lists they get what is theirs

@@ -8,6 +8,7 @@ import { newestFormulas } from '../formula/queries'
 import { jarsWithSums } from '../jar/queries'
 import { kitRows } from '../kit/rows'
 import { summaryOf, withFormula } from '../mix/rows'
+import { ordersWhere } from '../order/rows'
 import { shown as shownPerson } from '../person/rows'
 import { newestProcesses } from '../process/queries'
 import { instrumentRows } from '../proof/queries'
@@ -70,6 +71,7 @@ export const readers: Record<keyof LiveRows, Read> = {
     return rows.map(({ id, runId, event }) => ({ id, row: { id, runId, event }, owner: owner(runId) }))
   },
   roll: films,
+  order: async (db, ids) => (await ordersWhere(db, { id: ids })).map((row) => ({ id: row.id, row, owner: row.memberId })),
   notice: async (db, ids) =>
     (await db.Notice.findAll({ where: { id: ids } })).map((row) => ({ id: row.id, row: shownNotice(row), owner: row.personId })),
   chart: async (db, ids) => seen((await db.ChartRow.findAll({ ...withNames, where: { id: ids } })).map(shownChart)),

@@ -24,7 +24,7 @@ const readFont = (family: string, weight: number): Buffer =>
   )
 
 /** A PDF with the application's own fonts: text, bold, mono. */
-export function newDocument(size: 'A4' | 'LETTER', title: string): Page {
+export function newDocument(size: 'A4' | 'LETTER' | 'A6' | [width: number, height: number], title: string): Page {
   const doc = new PDFDocument({ size, margin: 0, info: { Title: title, Creator: 'Selvrin' }, autoFirstPage: true, bufferPages: true })
   doc.registerFont('text', fontFile('next', 400))
   doc.registerFont('bold', fontFile('next', 700))

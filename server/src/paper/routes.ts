@@ -10,6 +10,7 @@ import { usedFormula } from '../formula/used'
 import { Refusal } from '../house/refusal'
 import { answers, type Handler } from '../http/route'
 import { jarsWithSums } from '../jar/queries'
+import { ownOrder } from '../order/rows'
 import { meOf } from '../person/rows'
 import { ofOwn } from '../run/own'
 import { runRow } from '../run/rows'
@@ -17,6 +18,7 @@ import type { Database } from '../table/database'
 import { cardPdf } from './card'
 import { bottleLabel, jarLabel, labelsPdf, type LabelContent } from './labels'
 import { runSheetPdf } from './runSheet'
+import { slipPdf } from './slip'
 
 const originOf = (request: Request): string => `${request.protocol}://${request.get('host') ?? 'localhost'}`
 
@@ -73,5 +75,16 @@ const runSheet: Handler<typeof api.print.run> = async ({ db, params, who, reques
   return { name: `run ${run.number}.pdf`, type: 'application/pdf', bytes }
 }
 
-/** Labels, cards and sheets of runs as PDF. */
-export const paperRoutes = [answers(api.print.labels, labels), answers(api.print.card, card), answers(api.print.run, ofOwn(runSheet))]
+const slip: Handler<typeof api.print.order> = async ({ db, params, query, who, request }) => {
+  const order = await ownOrder(db, params.id, who)
+  const bytes = await slipPdf(order, query.on, { zone: await zoneOf(db), origin: originOf(request) })
+  return { name: `order ${order.number}.pdf`, type: 'application/pdf', bytes }
+}
+
+/** Labels, cards, sheets of runs and slips of orders as PDF. */
+export const paperRoutes = [
+  answers(api.print.order, slip),
+  answers(api.print.labels, labels),
+  answers(api.print.card, card),
+  answers(api.print.run, ofOwn(runSheet)),
+]

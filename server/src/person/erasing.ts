@@ -14,6 +14,8 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['bottles made', db.Bottle, 'madeBy', 'madeAt'],
   ['lines of bottles', db.BottleEntry, 'byPerson', 'at'],
   ['runs planned', db.Run, 'plannedBy', 'plannedAt'],
+  ['orders written down', db.FilmOrder, 'handedBy', 'handedAt'],
+  ['changes of orders', db.OrderChange, 'byPerson', 'at'],
   ['permissions given', db.Permission, 'givenBy', 'givenAt'],
   ['events of runs', db.RunEvent, 'byPerson', 'at'],
   ['versions of processes', db.ProcessVersion, 'changedBy', 'changedAt'],
@@ -56,6 +58,7 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
       order: ['at'],
     }),
     permissions: await plain(db.Permission, { attributes: { exclude: ['givenBy'] }, where: { personId: id }, order: ['givenAt'] }),
+    orders: await plain(db.FilmOrder, { where: { memberId: id }, order: ['number'] }),
     'runs with their films': await runsWith(db, id),
   }
   for (const [what, model, column, order] of tracesIn(db)) kept[what] = await plain(model, { where: { [column]: id }, order: [order] })

@@ -6,6 +6,7 @@ import { readKept, writeKept } from '../hand/useKept'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { useBench } from '../device/readings'
+import TakeReading from '../device/TakeReading.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import PageState from '../fields/PageState.vue'
 import QuantityField from '../fields/QuantityField.vue'
@@ -91,15 +92,9 @@ function count(): void {
       <form class="space-y-4" @submit.prevent="count">
         <div class="flex flex-wrap items-start gap-4">
           <div class="w-64"><QuantityField v-model="weighed" kind="mass" label="It holds" hint="without the jar’s own weight" /></div>
-          <button
-            v-if="scale.reading.value?.value != null"
-            type="button"
-            class="button mt-7"
-            :disabled="!scale.reading.value.stable"
-            @click="weighed = Math.max(0, scale.reading.value?.value ?? 0)"
-          >
-            From the scale: <span class="font-mono">{{ mass(scale.reading.value.value) }}</span>
-          </button>
+          <TakeReading v-slot="{ value }" :bench="scale" steady class="button mt-7" @take="(grams) => (weighed = Math.max(0, grams))">
+            From the scale: <span class="font-mono">{{ mass(value) }}</span>
+          </TakeReading>
         </div>
         <ProblemLine :problem="problem" />
         <div class="flex flex-wrap gap-3">

@@ -7,6 +7,7 @@ import { containerAdvice, explainReading, perLitre, whatGoesIn } from '../chemic
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { useBench } from '../device/readings'
+import TakeReading from '../device/TakeReading.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
@@ -53,8 +54,8 @@ const compared = computed(() => {
     throw error
   }
 })
-function fromMeter(): void {
-  if (meter.reading.value?.value != null) ph.value = digits(meter.reading.value.value, 2)
+function fromMeter(value: number): void {
+  ph.value = digits(value, 2)
   const celsius = probe.reading.value?.value
   if (phC.value === null && celsius !== null && celsius !== undefined) phC.value = Math.round(celsius * 10) / 10
 }
@@ -95,15 +96,9 @@ async function finish(): Promise<void> {
       <QuantityField v-model="phC" kind="temperature" label="at" />
     </div>
     <div class="flex flex-wrap items-center gap-4">
-      <button
-        v-if="meter.reading.value?.value != null"
-        type="button"
-        class="button"
-        :disabled="!meter.reading.value.stable"
-        @click="fromMeter"
-      >
-        {{ meter.device.value?.name }}: <b class="font-mono">{{ digits(meter.reading.value.value, 2) }}</b>
-      </button>
+      <TakeReading v-slot="{ value, called }" :bench="meter" steady class="button" @take="fromMeter">
+        {{ called }}: <b class="font-mono">{{ digits(value, 2) }}</b>
+      </TakeReading>
       <DemoDip v-if="meter.device.value?.simulated && compared" :device="meter.device.value" :value="compared.predicted - 0.06" />
       <p v-if="compared" class="text-lg">
         Predicted <b class="font-mono">{{ digits(compared.predicted, 2) }}</b> ± {{ digits(compared.uncertainty, 2) }} at

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import type { ProcessBody } from '@selvrin/core'
+import { optionGroups, type ProcessBody } from '@selvrin/core'
 import { computed } from 'vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import SwitchField from '../fields/SwitchField.vue'
-import { optionGroups } from './optionGroups'
 
 /** What schools do differently in a process: of each group one, the others on or off. `on`: ids of those that are. */
 const { process, on, beginning } = defineProps<{ process: ProcessBody; on: ReadonlySet<string>; beginning?: boolean }>()

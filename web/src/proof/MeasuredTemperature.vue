@@ -2,6 +2,7 @@
 import { correctedTemperature, vouchesFor } from '@selvrin/core'
 import { computed, onMounted } from 'vue'
 import { useBench } from '../device/readings'
+import TakeReading from '../device/TakeReading.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import { useShow } from '../session/useShow'
@@ -60,9 +61,7 @@ function pick(value: string | null): void {
   thermometerId.value = value ?? 'none'
   read.value = typed.value
 }
-function fromProbe(): void {
-  const value = probe.reading.value?.value
-  if (value == null) return
+function fromProbe(value: number): void {
   thermometerId.value = 'none'
   read.value = Math.round(value * 10) / 10
 }
@@ -74,9 +73,9 @@ function fromProbe(): void {
       <QuantityField v-model="read" kind="temperature" :label="label" :hint="meant || hint" />
       <ChoiceField v-if="glasses.length > 0" :model-value="thermometerId" label="Read with" :choices="choices" @update:model-value="pick" />
     </div>
-    <button v-if="probeToo && probe.reading.value?.value != null" type="button" class="link min-h-11" @click="fromProbe">
-      Take {{ show.temperature(Math.round(probe.reading.value.value * 10) / 10) }} from {{ probe.device.value?.name }}
-    </button>
+    <TakeReading v-if="probeToo" v-slot="{ value, called }" :bench="probe" class="link min-h-11" @take="fromProbe">
+      Take {{ show.temperature(Math.round(value * 10) / 10) }} from {{ called }}
+    </TakeReading>
     <p v-if="doubt" class="text-quiet">{{ doubt }}</p>
   </div>
 </template>

@@ -2,6 +2,7 @@
 import type { Guide, TestKind } from '@selvrin/core'
 import { defineAsyncComponent } from 'vue'
 import { useBench } from '../device/readings'
+import TakeReading from '../device/TakeReading.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import PressOne from '../fields/PressOne.vue'
 import SwitchField from '../fields/SwitchField.vue'
@@ -50,14 +51,15 @@ const filmKinds = [
       label="Density of clear film, D"
       hint="base and fog: unexposed, fixed"
     />
-    <button
-      v-if="form.unit === 'pH' && meter.reading.value?.value != null"
-      type="button"
+    <TakeReading
+      v-if="form.unit === 'pH'"
+      v-slot="{ value, called }"
+      :bench="meter"
       class="button mt-7"
-      @click="figure = (meter.reading.value?.value ?? 0).toFixed(2)"
+      @take="(ph) => (figure = ph.toFixed(2))"
     >
-      Take {{ digits(meter.reading.value.value, 2) }} from {{ meter.device.value?.name }}
-    </button>
+      Take {{ digits(value, 2) }} from {{ called }}
+    </TakeReading>
   </div>
   <MeasuredTemperature
     v-if="form?.temperature && look === null"

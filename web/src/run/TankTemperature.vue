@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import FormPanel from '../fields/FormPanel.vue'
 import { useBench } from '../device/readings'
+import TakeReading from '../device/TakeReading.vue'
 import { useShow } from '../session/useShow'
 import MeasuredTemperature from '../proof/MeasuredTemperature.vue'
 import { useClocks } from './clocks'
@@ -43,9 +44,8 @@ async function keep(): Promise<void> {
       {{ probe.device.value?.name }} writes its readings down by itself.
       <button type="button" class="link min-h-11" @click="probedRun = null">Stop that</button>
     </p>
-    <button v-else-if="probe.reading.value?.value != null" type="button" class="button" @click="byItself">
-      {{ probe.device.value?.name }} stands in this bath: write its
-      {{ show.temperature(Math.round(probe.reading.value.value * 10) / 10) }} and what follows down by itself
-    </button>
+    <TakeReading v-else v-slot="{ value, called }" :bench="probe" class="button" @take="byItself">
+      {{ called }} stands in this bath: write its {{ show.temperature(Math.round(value * 10) / 10) }} and what follows down by itself
+    </TakeReading>
   </FormPanel>
 </template>

@@ -1,6 +1,7 @@
+import { vesselFor } from '@selvrin/core'
 import type { ChartRow, Vessel } from '@selvrin/core/contract'
 import { shelfBottle } from '../test/shelf'
-import { bathChoices, developerChoices, pushChoices, sourcesOf, uniqueTexts, vesselChoices, vesselFor } from './planChoices'
+import { bathChoices, developerChoices, pushChoices, sourcesOf, uniqueTexts, vesselChoices } from './planChoices'
 
 const row = (part: Partial<ChartRow>): ChartRow => ({
   id: 'r',
@@ -165,10 +166,6 @@ test('tanks are offered for what their reels and inserts take, those made for it
   expect(offered('120')).toEqual(['roll: 1 film, by hand', 'two: 1 film, by hand', 'tall: 2 films, by hand', 'drum: 3 films, rotary'])
   expect(offered('4x5in')).toEqual(['tall: 6 sheets, by hand', 'drum: 6 sheets, rotary'])
   expect(offered('135-36', 'rotary')).toEqual(['drum: 5 films, rotary'])
-  expect([vesselFor(tanks, '120', 1), vesselFor(tanks, '120', 2), vesselFor(tanks, '4x5in', 7), vesselFor(tanks, '135-24', 3)]).toEqual([
-    'roll',
-    'tall',
-    null,
-    'tall',
-  ])
+  const first = (format: string, films: number) => vesselFor(tanks, format, { films })?.id ?? null
+  expect([first('120', 1), first('120', 2), first('4x5in', 7), first('135-24', 3)]).toEqual(['roll', 'tall', null, 'tall'])
 })

@@ -1,5 +1,17 @@
 import { goodForWords, leftWords } from '../bottle/lifeWords'
-import { agitations, coversOf, loadKindOf, mayBeUsed, pouredFirst, showParts, showVolume, type ProcessStep } from '@selvrin/core'
+import {
+  agitations,
+  bathsOf,
+  developersFor,
+  filmsIn,
+  loadKindOf,
+  secondBathsOf,
+  showParts,
+  showVolume,
+  vesselsFor,
+  type BathAt,
+  type ProcessStep,
+} from '@selvrin/core'
 import type { Bottle, ChartRow, Vessel } from '@selvrin/core/contract'
 import { showRolls } from '../marks/words'
 
@@ -26,44 +38,24 @@ export interface DeveloperChoice {
   parts: number[]
 }
 
-/** A bath that is used again is offered as it is, and at dilutions its formula knows; what is mixed for one run at every charted one. */
-function chartedFor(bottle: Bottle, rows: ChartRow[]): ChartRow[] {
-  const own = rows.filter((row) => row.formulaId === bottle.formulaId)
-  const asItIs = own.filter((row) => row.parts.join() === (bottle.parts ?? [1]).join())
-  if (bottle.parts !== null) return asItIs
-  if (bottle.use.school === 'one-shot' || asItIs.length === 0) return own
-  const diluted = new Set(bottle.use.dilutions.map((parts) => parts.join()))
-  return [...asItIs, ...own.filter((row) => !asItIs.includes(row) && diluted.has(row.parts.join()))]
-}
-
 /** Bottles of developer for which the chart has a time for this film, at every charted dilution. */
-export function developerChoices(
+export const developerChoices = (
   bottles: Bottle[],
   chart: ChartRow[],
   film: string | null,
   ei: number,
   family = 'film-developer',
-): DeveloperChoice[] {
-  const rows = chart.filter((row) => row.film === film && row.ei === ei)
-  return bottles
-    .filter((bottle) => bottle.family === family && bottle.retiredAt === null)
-    .sort(pouredFirst)
-    .flatMap((bottle) =>
-      uniqueTexts(chartedFor(bottle, rows).map((row) => row.parts.join('+'))).map((text) => {
-        const parts = text.split('+').map(Number)
-        return {
-          value: `${bottle.id} ${text}`,
-          name: `${bottle.label} ${bottle.name}, ${parts.length > 1 ? text : showParts(null)}`,
-          detail: detail(bottle),
-          disabled: !mayBeUsed(bottle),
-          bottleId: bottle.id,
-          formulaId: bottle.formulaId,
-          charted: parts,
-          parts: bottle.parts === null ? parts : [1],
-        }
-      }),
-    )
-}
+): DeveloperChoice[] =>
+  developersFor(bottles, chart, { film, ei, family }).map(({ bottle, charted, parts, serves }) => ({
+    value: `${bottle.id} ${charted.join('+')}`,
+    name: `${bottle.label} ${bottle.name}, ${charted.length > 1 ? charted.join('+') : showParts(null)}`,
+    detail: detail(bottle),
+    disabled: !serves,
+    bottleId: bottle.id,
+    formulaId: bottle.formulaId,
+    charted,
+    parts,
+  }))
 
 /** The chart's sources for one film, developer and dilution; each is a full set of temperatures. */
 export function sourcesOf(
@@ -84,10 +76,6 @@ export function sourcesOf(
   return each.length < 2 ? each : [...each, { value: 'between them', name: 'Between them', rows }]
 }
 
-const forPaper = (bottle: Bottle): boolean => bottle.use.fixes !== undefined && bottle.use.fixes !== 'film'
-
-const serves = (bottle: Bottle, partOf: Record<string, string>): boolean => mayBeUsed(bottle) && !partOf[bottle.formulaId]
-
 /** A bottle at a dilution it may be poured at. */
 export interface BathChoice {
   value: string
@@ -99,59 +87,36 @@ export interface BathChoice {
   parts: number[]
 }
 
-/** Bottles of a family at each of their dilutions, those for film before those for paper, the oldest that can still serve first. */
+const bathChoice = ({ bottle, parts, serves }: BathAt<Bottle>, partOf: Record<string, string>): BathChoice => ({
+  value: `${bottle.id} ${parts.join('+')}`,
+  name: `${bottle.label} ${bottle.name}, ${showParts(parts.length > 1 ? parts : bottle.parts)}`,
+  detail: partOf[bottle.formulaId] ? `only a part of ${partOf[bottle.formulaId]}` : detail(bottle),
+  disabled: !serves,
+  rolls: bottle.state.rollsLeft ?? Infinity,
+  bottleId: bottle.id,
+  parts,
+})
+
+/** Bottles of a family at each of their dilutions, in the order in which they are put to work. */
 export const bathChoices = (bottles: Bottle[], family: string, partOf: Record<string, string> = {}): BathChoice[] =>
-  bottles
-    .filter((bottle) => bottle.family === family && bottle.retiredAt === null)
-    .sort(
-      (a, b) =>
-        Number(!serves(a, partOf)) - Number(!serves(b, partOf)) ||
-        Number(forPaper(a)) - Number(forPaper(b)) ||
-        Number(a.parts === null && (a.use.dilutions[0] ?? [1]).length > 1) -
-          Number(b.parts === null && (b.use.dilutions[0] ?? [1]).length > 1) ||
-        pouredFirst(a, b),
-    )
-    .flatMap((bottle) =>
-      (bottle.parts === null && bottle.use.dilutions.length > 0 ? bottle.use.dilutions : [[1]]).map((parts) => ({
-        value: `${bottle.id} ${parts.join('+')}`,
-        name: `${bottle.label} ${bottle.name}, ${showParts(parts.length > 1 ? parts : bottle.parts)}`,
-        detail: partOf[bottle.formulaId] ? `only a part of ${partOf[bottle.formulaId]}` : detail(bottle),
-        disabled: !serves(bottle, partOf),
-        rolls: bottle.state.rollsLeft ?? Infinity,
-        bottleId: bottle.id,
-        parts,
-      })),
-    )
+  bathsOf(bottles, family, partOf).map((bath) => bathChoice(bath, partOf))
 
 /** A bottle that should not be used can be chosen all the same: the plan then asks for the reason. */
 export const pickable = <C extends { name: string; detail?: string; disabled?: boolean }>(choices: C[]): C[] =>
   choices.map((choice) => (choice.disabled ? { ...choice, disabled: false, detail: `only with a reason: ${choice.detail ?? ''}` } : choice))
 
-/** The second baths that may follow a first one of a two-bath pair: of its formula, and paired with one. */
+/** The second baths that may follow a first one of a two-bath pair. */
 export const secondBaths = (bottles: Bottle[], first: Bottle | undefined): BathChoice[] =>
-  bathChoices(
-    bottles.filter((one) => one.formulaId === first?.formulaId && one.state.twoBath?.position === 2),
-    first?.family ?? '',
-  )
+  secondBathsOf(bottles, first).map((bath) => bathChoice(bath, {}))
 
 /** The oldest bottle that bears two rolls or the films already named. */
 export const firstThatServes = (choices: { value: string; disabled: boolean; rolls: number }[], films: number): string | null =>
   choices.find((choice) => !choice.disabled && choice.rolls >= Math.max(2, films))?.value ?? null
 
-/** How many films of a format a tank takes. */
-const placesFor = (vessel: Vessel, format: Format): number => coversOf(vessel)[loadKindOf(format)].length
-/** what a tank was made for comes first */
-const madeFor = (vessel: Vessel, format: Format): number => (vessel.format === loadKindOf(format) ? 0 : 1)
-
-type ForKind = 'hand' | 'rotary' | undefined
-const thatTake = (vessels: Vessel[], format: Format, kind: ForKind): Vessel[] =>
-  vessels
-    .filter((vessel) => placesFor(vessel, format) > 0 && (kind === undefined || vessel.kind === kind))
-    .sort((a, b) => madeFor(a, format) - madeFor(b, format))
 /** Tanks that take a format, of the kind a process is for, those made for it first. */
-export const vesselChoices = (vessels: Vessel[], format: Format, kind?: ForKind) =>
-  thatTake(vessels, format, kind).map((vessel) => {
-    const places = placesFor(vessel, format)
+export const vesselChoices = (vessels: Vessel[], format: Format, kind?: Vessel['kind']) =>
+  vesselsFor(vessels, format, kind).map((vessel) => {
+    const places = filmsIn(vessel, format)
     const what = loadKindOf(format) === 'sheets' ? ['sheet', 'sheets'] : ['film', 'films']
     return {
       value: vessel.id,
@@ -159,10 +124,6 @@ export const vesselChoices = (vessels: Vessel[], format: Format, kind?: ForKind)
       detail: `${places} ${what[places === 1 ? 0 : 1]}, ${vessel.kind === 'rotary' ? 'rotary' : 'by hand'}`,
     }
   })
-
-/** The first tank that takes that many films of a format. */
-export const vesselFor = (vessels: Vessel[], format: Format, films: number, kind?: ForKind): string | null =>
-  thatTake(vessels, format, kind).find((vessel) => placesFor(vessel, format) >= films)?.id ?? null
 
 /** What film comes in; sheets are counted one by one. */
 export const formats = [

@@ -1,6 +1,6 @@
+import { optionsOn } from '@selvrin/core'
 import type { PlanRequest, ProcessRow } from '@selvrin/core/contract'
 import type { BathChoice, DeveloperChoice, Format } from './planChoices'
-import { optionsOn } from './planOptions'
 
 /** What is chosen on the plan page, while it is chosen. */
 export interface Asked {

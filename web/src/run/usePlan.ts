@@ -1,4 +1,4 @@
-import { developsFirst, DomainError, planFor, roleOf, rolesOf, stepsOf, type Plan } from '@selvrin/core'
+import { developsFirst, DomainError, planFor, roleOf, rolesOf, secondOf, servedOptions, stepsOf, vesselFor, type Plan } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, reactive, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -13,11 +13,9 @@ import {
   sourcesOf,
   uniqueTexts,
   vesselChoices,
-  vesselFor,
   type DeveloperChoice,
 } from './planChoices'
 import { usePermittedHouse, useWholeHouse } from './planHouse'
-import { secondOf, servedOptions } from './planOptions'
 import { lacking, planRequest, readEi, type Asked, type Found, type RoleChoices } from './planRequest'
 
 const begin = (): Asked => ({
@@ -177,7 +175,8 @@ export function usePlan() {
     () => choices.vessels,
     (list) => {
       if (!among(list, asked.vesselId))
-        asked.vesselId = vesselFor(vessels.value, format.value, asked.owners.length, process.value?.body.vessel)
+        asked.vesselId =
+          vesselFor(vessels.value, format.value, { films: asked.owners.length, kind: process.value?.body.vessel })?.id ?? null
     },
     { immediate: true },
   )

@@ -3,6 +3,12 @@ import { Decoder, type Candidate, type Cost } from './decode'
 import type { Fixed } from './placed'
 import type { Load, Shape } from './shape'
 
+/** changes without anything better, a place of the history, after which it begins anew */
+const staleAfter = 30
+/** places of the history at a new beginning; from the best on they are doubled every time */
+const freshLength = 50
+const longestLength = 20_000
+
 export const copy = ({ order, person, bath, delay, lazy }: Candidate): Candidate => ({
   ...{ order: [...order], person: [...person], bath: [...bath], delay: [...delay], lazy: [...lazy] },
 })
@@ -23,8 +29,11 @@ export class Search {
   private history: number[] = []
   private at = 0
   private stale = 0
-  private length = 50
   private begun = false
+  /** the best since it began anew */
+  private chainCost: Cost
+  private turn = 0
+  private length = freshLength
   private readonly free: number[]
   /** what stood before each of the order, of the present candidate */
   private readonly kept: Int32Array
@@ -45,23 +54,27 @@ export class Search {
     this.trial = new Int32Array(this.kept.length)
     this.now = { order: [], person: [], bath: [], delay: [], lazy: [] }
     this.best = this.now
-    this.nowCost = this.bestCost = { unplaced: Infinity, lateS: Infinity, endS: Infinity, all: Infinity }
+    this.nowCost = this.bestCost = this.chainCost = { unplaced: Infinity, lateS: Infinity, endS: Infinity, all: Infinity }
     // the first plan is there at once
     this.consider(this.byTurns())
     this.settle(copy(this.best))
-    this.begin()
+    this.begin(freshLength)
   }
 
   /** Takes a candidate for the best where it is. */
   private consider(made: Candidate): void {
     const cost = this.decoder.decode(made)
     if (!better(cost, this.bestCost)) return
-    // from here on each has the bath that was ready first for it; a change may give it another
+    this.keepBaths(made)
+    this.best = copy(made)
+    this.bestCost = cost
+  }
+
+  /** From here on each has the bath that was ready first for it; a change may give it another. */
+  private keepBaths(made: Candidate): void {
     made.bath = made.bath.map((_, i) =>
       this.shape.loads[i]?.stays.length && (this.decoder.placed[i] as number) > 0 ? (this.decoder.bathOf[i] as number) : -1,
     )
-    this.best = copy(made)
-    this.bestCost = cost
   }
 
   /** Earliest due first, by turns. */
@@ -109,9 +122,9 @@ export class Search {
 
   /**
    * Whatever can begin first next, by whoever it can; of those that begin almost as soon, what is due sooner for its weight. `patience` is by how many seconds an earlier due
-   * date may put off a beginning.
+   * date may put off a beginning, `chance` up to how many something else may.
    */
-  private greedy(patience: number): Candidate {
+  private greedy(patience: number, chance = 0): Candidate {
     const { loads, people, breaks } = this.shape
     const { decoder } = this
     const made: Candidate = {
@@ -129,7 +142,7 @@ export class Search {
           if (at === null) continue
           const { dueS, wholeS, weight } = loads[load] as Load
           const slack = Math.max(0, dueS - at - wholeS)
-          const key = at + Math.min(patience, Math.floor(slack / (4 * weight)))
+          const key = at + Math.min(patience, Math.floor(slack / (4 * weight))) + (chance > 0 ? this.int(chance) : 0)
           if (key < best.key) best = { key, load, person }
         }
       made.person[best.load] = best.person
@@ -140,10 +153,11 @@ export class Search {
     return made
   }
 
-  private begin(): void {
-    this.history = Array<number>(this.length).fill(this.nowCost.all)
+  private begin(length: number): void {
+    this.history = Array<number>(length).fill(this.nowCost.all)
     this.at = 0
     this.stale = 0
+    this.chainCost = this.nowCost
   }
 
   /** So many changes are tried. */
@@ -152,7 +166,7 @@ export class Search {
       this.begun = true
       for (const patience of [0, 60, 300, 1200]) this.consider(this.greedy(patience))
       this.settle(copy(this.best))
-      this.begin()
+      this.begin(freshLength)
     }
     for (let i = 0; i < changes; i++) this.step()
   }
@@ -181,17 +195,28 @@ export class Search {
     if (better(cost, this.bestCost)) {
       this.best = copy(next)
       this.bestCost = cost
+    }
+    if (better(cost, this.chainCost)) {
+      this.chainCost = cost
       this.stale = 0
-    } else if (++this.stale > this.history.length * 30) this.again()
+    } else if (++this.stale > this.history.length * staleAfter) this.again()
   }
 
-  /** From the best, shaken, and more patient than before. */
+  /** By turns from a new beginning, and from the best, shaken and more patient than before. */
   private again(): void {
-    this.length = Math.min(20_000, this.length * 2)
-    const next = copy(this.best)
-    for (let i = 0; i < 4; i++) this.change(next)
-    this.settle(next)
-    this.begin()
+    if (this.turn++ % 2 === 0) {
+      const made = this.greedy(this.int(1500), 20 + this.int(400))
+      this.decoder.decode(copy(made))
+      this.keepBaths(made)
+      this.settle(made)
+      this.begin(freshLength)
+    } else {
+      this.length = Math.min(longestLength, this.length * 2)
+      const next = copy(this.best)
+      for (let i = 0; i < 4; i++) this.change(next)
+      this.settle(next)
+      this.begin(this.length)
+    }
   }
 
   private change(candidate: Candidate): void {

@@ -73,18 +73,18 @@ export class Room extends Placed {
       const { uses } = load.blocks[j] as Load['blocks'][number]
       for (let i = 0; i < uses.length; i += 3) {
         const resource = uses[i] as number
-        const at = startOf(j)
-        later = Math.max(
-          later,
-          placeIn(this.shape.places[resource] as number, this.taken(resource), at + (uses[i + 1] as number), at + (uses[i + 2] as number)),
-        )
+        const [from, to] = [startOf(j) + (uses[i + 1] as number), startOf(j) + (uses[i + 2] as number)]
+        const places = this.shape.places[resource] as number
+        if (places !== Infinity) later = Math.max(later, placeIn(places, this.taken(resource), from, to))
+        // a room has one light at a time
+        for (const other of this.shape.against[resource] as number[]) later = Math.max(later, placeIn(1, this.taken(other), from, to))
       }
     }
     return later
   }
 
   private taken(resource: number): { fromS: number; toS: number }[] {
-    const spans: { fromS: number; toS: number }[] = []
+    const spans: { fromS: number; toS: number }[] = this.shape.lit.filter((one) => one.resource === resource)
     this.shape.loads.forEach((load, l) => {
       for (let j = 0; j < (this.placed[l] as number); j++) {
         const { uses } = load.blocks[j] as Load['blocks'][number]

@@ -61,7 +61,12 @@ export interface Shape {
   loads: Load[]
   resetS: number[]
   baths: Bath[]
+  /** of each resource; a light of a room is one that any number share */
   places: number[]
+  /** lights of the same room, which a light shares no second with */
+  against: number[][]
+  /** times in which a room has a light already */
+  lit: { resource: number; fromS: number; toS: number }[]
   /** breaks: person, s, earliest, latest */
   breaks: { person: number; s: number; earliestS: number; latestS: number }[]
   /** seconds in which each person is not there: [from, to, …] */
@@ -81,6 +86,20 @@ function joined(spans: [number, number][]): Int32Array {
   return Int32Array.from(all.sort((a, b) => b[1] - b[0] - (a[1] - a[0])).flat())
 }
 
+/** A light of a room among the resources. */
+const lightName = ({ room, light }: { room: string; light: string }): string => JSON.stringify([room, light])
+
+/** The resources by name: those of the problem, then every light that something needs in a room. */
+function resourcesOf({ resources = [], lit = [], loads }: RotaProblem): { named: Map<string, number>; against: number[][] } {
+  const lights = [...lit, ...loads.flatMap((load) => load.steps.flatMap((step) => step.light ?? []))]
+  const rooms = new Map<string, string>(lights.map((one) => [lightName(one), one.room]))
+  const named = new Map([...resources.map(({ id }) => id), ...rooms.keys()].map((id, i) => [id, i]))
+  const against = [...named].map(([id]) =>
+    [...rooms].flatMap(([other, room]) => (other !== id && rooms.get(id) === room ? (named.get(other) as number) : [])),
+  )
+  return { named, against }
+}
+
 function blocksOf(load: RotaLoad, resources: Map<string, number>): { blocks: Block[]; at: { block: number; fromS: number }[] } {
   const blocks: { durationS: number; maxWaitS: number; hands: [number, number][]; uses: number[] }[] = []
   const at: { block: number; fromS: number }[] = []
@@ -92,7 +111,7 @@ function blocksOf(load: RotaLoad, resources: Map<string, number>): { blocks: Blo
     const fromS = block.durationS
     at.push({ block: blocks.length - 1, fromS })
     for (const [a, b] of step.handsOn) block.hands.push([fromS + a, fromS + b])
-    for (const id of new Set(step.uses ?? [])) {
+    for (const id of new Set([...(step.uses ?? []), ...(step.light ? [lightName(step.light)] : [])])) {
       const resource = resources.get(id)
       if (resource !== undefined && step.s > 0) block.uses.push(resource, fromS, fromS + step.s)
     }
@@ -139,12 +158,12 @@ function awayOf(problem: RotaProblem, person: number, base: number, horizonS: nu
 /** The problem in figures. */
 export function shapeOf(problem: RotaProblem): Shape {
   const base = Math.min(problem.opensS, ...(problem.pinned ?? []).map((pin) => pin.startS))
-  const resources = new Map((problem.resources ?? []).map(({ id }, i) => [id, i]))
+  const { named, against } = resourcesOf(problem)
   const endsS = problem.closesS - (problem.cleanS ?? 0) - base
   const lastBreak = Math.max(0, ...(problem.breaks ?? []).map((one) => one.latestS + one.s - base))
   const horizonS = Math.max(endsS, problem.closesS - base, lastBreak) + 64
   const loads = problem.loads.map((load): Load => {
-    const { blocks, at } = blocksOf(load, resources)
+    const { blocks, at } = blocksOf(load, named)
     const stays = staysOf(load, at)
     const durations = blocks.map((block) => block.durationS)
     const fits = problem.vessels
@@ -171,7 +190,11 @@ export function shapeOf(problem: RotaProblem): Shape {
     baths: problem.baths.map((bath) => ({
       ...{ start: thousandths(bath.startC), heat: thousandths(bath.heatCPerMin), cool: thousandths(bath.coolCPerMin), places: bath.places },
     })),
-    places: (problem.resources ?? []).map((resource) => resource.places),
+    places: against.map((_, i) => problem.resources?.[i]?.places ?? Infinity),
+    against,
+    lit: (problem.lit ?? []).map((one) => ({
+      ...{ resource: named.get(lightName(one)) as number, fromS: one.fromS - base, toS: one.toS - base },
+    })),
     breaks: (problem.breaks ?? []).map((one) => ({ ...one, earliestS: one.earliestS - base, latestS: one.latestS - base })),
     away: Array.from({ length: problem.hands }, (_, person) => awayOf(problem, person, base, horizonS)),
   }

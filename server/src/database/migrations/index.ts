@@ -14,6 +14,7 @@ import { bath } from './0013-bath'
 import { practice } from './0014-practice'
 import { permission } from './0015-permission'
 import { practised } from './0016-practised'
+import { order } from './0017-order'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -34,4 +35,5 @@ export const migrations: Migration[] = [
   practice,
   permission,
   practised,
+  order,
 ]

@@ -1,10 +1,8 @@
-import { chosenOptions, rolesOf, type ProcessBody } from '@selvrin/core'
-import { optionGroups } from '../process/optionGroups'
-
-type Option = ProcessBody['options'][number]
+import { optionGroups } from '../optionGroups'
+import { chosenOptions, rolesOf, type ProcessBody, type ProcessOption } from '../process'
 
 /** The roles that only count while an option is on. */
-const rolesOnlyOf = (process: ProcessBody, option: Option): string[] => {
+const rolesOnlyOf = (process: ProcessBody, option: ProcessOption): string[] => {
   const off = rolesOf({ ...process, options: process.options.map((one) => ({ ...one, on: false })) }).map((role) => role.id)
   const on = rolesOf({ ...process, options: process.options.map((one) => ({ ...one, on: one === option })) }).map((role) => role.id)
   return on.filter((role) => !off.includes(role))
@@ -13,9 +11,11 @@ const rolesOnlyOf = (process: ProcessBody, option: Option): string[] => {
 /**
  * The options to begin with: as the process has them, but what wants a bath that nobody has on the shelf gives way to the next of its group, or stays off.
  * `serves` says whether something on the shelf can take a role.
+ * @example
+ * servedOptions(houseProcesses[0], (role) => role !== 'stop') // → { 'water-stop': true }
  */
 export function servedOptions(process: ProcessBody, serves: (role: string) => boolean): Record<string, boolean> {
-  const can = (option: Option) => rolesOnlyOf(process, option).every(serves)
+  const can = (option: ProcessOption) => rolesOnlyOf(process, option).every(serves)
   const { groups, single } = optionGroups(process)
   const turned: Record<string, boolean> = {}
   for (const option of single) if (option.on && !can(option)) turned[option.id] = false
@@ -27,7 +27,11 @@ export function servedOptions(process: ProcessBody, serves: (role: string) => bo
   return turned
 }
 
-/** The role of a second bath of the same kind, such as the second fixer; and the option under which it counts. */
+/**
+ * The role of a second bath of the same kind, such as the second fixer; and the option under which it counts.
+ * @example
+ * secondOf(houseProcesses[0], 'fixer') // → { role: 'second-fixer', option: 'two-fix' }
+ */
 export function secondOf(process: ProcessBody, role: string): { role: string; option: string | undefined } | null {
   const at = process.roles.findIndex((one) => one.id === role)
   const second = process.roles.find((one, i) => i > at && one.family === process.roles[at]?.family)
@@ -35,6 +39,10 @@ export function secondOf(process: ProcessBody, role: string): { role: string; op
   return { role: second.id, option: process.options.find((one) => rolesOnlyOf(process, one).includes(second.id))?.id }
 }
 
-/** The options that are on, by id, as they are sent with a plan. */
+/**
+ * Every option as it stands, by id, as it is sent with a plan.
+ * @example
+ * optionsOn(houseProcesses[0], { 'water-stop': true })['acid-stop'] // → false
+ */
 export const optionsOn = (process: ProcessBody, chosen: Record<string, boolean>): Record<string, boolean> =>
   Object.fromEntries(chosenOptions(process, chosen).map((one) => [one.id, one.on]))

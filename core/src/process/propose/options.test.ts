@@ -1,6 +1,7 @@
-import { houseIds, houseProcesses } from '@selvrin/core'
-import { optionGroups } from '../process/optionGroups'
-import { optionsOn, secondOf, servedOptions } from './planOptions'
+import { houseProcesses } from '../families'
+import { houseIds } from '../families/ids'
+import { optionGroups } from '../optionGroups'
+import { optionsOn, secondOf, servedOptions } from './options'
 
 const [hand] = houseProcesses
 const colour = houseProcesses.find((one) => one.id === houseIds['colour-negative'])!

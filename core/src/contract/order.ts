@@ -1,0 +1,75 @@
+import { z } from 'zod'
+import { orderStates, orderWish } from '../order/order'
+import { done, find, id, idParams, listQuery, page, parts, reason, version } from '../shape/common'
+import { endpoint } from './endpoint'
+import { pictureBytes } from './proof'
+
+const order = z.object({
+  id,
+  version,
+  /** on the slip */
+  number: z.int(),
+  memberId: id.nullable(),
+  member: z.string(),
+  state: z.enum(orderStates),
+  ...orderWish.shape,
+  processName: z.string(),
+  /** name of the developer that is wished for; empty as the chart says */
+  developerName: z.string(),
+  /** place in the drop-off rack; null once it is out of it */
+  rack: z.int().nullable(),
+  by: z.string(),
+  at: z.number(),
+  /** why it was withdrawn */
+  why: z.string().nullable(),
+  /** of its canister */
+  photo: z.boolean(),
+})
+/** One line of what happened to an order. */
+const change = z.object({
+  id,
+  at: z.number(),
+  by: z.string(),
+  what: z.enum(['handed-in', 'changed', 'withdrawn']),
+  changes: z.array(z.object({ field: z.keyof(orderWish), before: z.unknown(), after: z.unknown() })),
+  why: z.string(),
+})
+
+export const orderApi = {
+  list: endpoint('GET', '/api/orders', 'member', 'Rolls that were handed in: one’s own, a technician everyone’s', {
+    query: listQuery.extend({ which: z.enum(['open', 'over']).default('open'), find }),
+    response: page(order),
+  }),
+  choices: endpoint('GET', '/api/orders/choices', 'member', 'Films and developers the chart knows', {
+    response: z.object({
+      charted: z.array(z.object({ film: z.string(), ei: z.int(), formulaId: id, developer: z.string(), parts })),
+    }),
+  }),
+  get: endpoint('GET', '/api/orders/:id', 'member', 'One order, with what happened to it', {
+    params: idParams,
+    response: order.extend({ trace: z.array(change) }),
+  }),
+  handIn: endpoint('POST', '/api/orders', 'member', 'Hand in rolls to be developed', {
+    body: z.strictObject({ id, memberId: id, ...orderWish.shape }),
+    response: order,
+  }),
+  change: endpoint('PUT', '/api/orders/:id', 'member', 'Want something else of them, until they are in the tank', {
+    params: idParams,
+    body: z.strictObject({ version, ...orderWish.shape }),
+    response: order,
+  }),
+  withdraw: endpoint('POST', '/api/orders/:id/withdraw', 'member', 'Take them back undeveloped', {
+    params: idParams,
+    body: z.strictObject({ version, why: reason }),
+    response: order,
+  }),
+  putPhoto: endpoint('PUT', '/api/orders/:id/photo', 'member', 'A photograph of the canister', {
+    params: idParams,
+    body: z.strictObject({}),
+    upload: pictureBytes,
+    response: done,
+  }),
+  getPhoto: endpoint('GET', '/api/orders/:id/photo', 'member', 'The photograph of the canister', { params: idParams, file: true }),
+}
+export type FilmOrder = z.infer<typeof order>
+export type OrderLine = z.infer<typeof change>

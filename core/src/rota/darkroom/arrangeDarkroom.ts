@@ -1,0 +1,151 @@
+import type { Plan } from '../../process/load'
+import { arrange } from '../arrange'
+import type { PlacedLoad, RotaLoad, RotaPlan, RotaProblem } from '../problem'
+import { placeInOrder, type InOrder } from '../search/inOrder'
+import { asProblem, planStarts } from './asProblem'
+import { bearable } from './bearing'
+import type { DarkroomEvening, DarkroomPlan, DecidedLoad } from './evening'
+import { inTurn, planWith, turnsOf, type Timed } from './turns'
+
+/** rounds of one search before it is begun anew with the times that its best order gives */
+const roundsEach = 100
+/** times it is begun anew at the most */
+const mostBegun = 10
+
+type Kept = { load: DecidedLoad; plan: Plan }[]
+
+const better = (a: RotaPlan, b: RotaPlan, weightOf: (load: string) => number): boolean => {
+  const out = ({ unplaced }: RotaPlan): number => unplaced.reduce((sum, one) => sum + weightOf(one.load), 0)
+  return (out(a) - out(b) || a.lateS - b.lateS || a.endS - b.endS) < 0
+}
+
+/** What every load is by its turn, where those that are placed pour when they do; the others are what they were. */
+function recompiled(evening: DarkroomEvening, kept: Kept, placed: PlacedLoad[], problem: RotaProblem) {
+  const byLoad = new Map(kept.map((one) => [one.load.id, one]))
+  const timed = placed.flatMap(({ load: id, startS, waits }): (Timed & { vessel: string })[] => {
+    const one = byLoad.get(id)
+    const load = problem.loads.find((each) => each.id === id)
+    const vessel = placed.find((each) => each.load === id)?.vessel ?? ''
+    return one && load ? [{ ...one, vessel, starts: planStarts(load, one.plan.steps.length, startS, waits) }] : []
+  })
+  const { bottles, tests } = inTurn(evening, timed)
+  const plans = new Map(timed.map(({ load, vessel }) => [load.id, planWith(evening, load, bottles.get(load.id) ?? [], vessel)]))
+  return { timed, tests, kept: kept.map((one) => ({ ...one, plan: plans.get(one.load.id) ?? one.plan })) }
+}
+
+/** Whether the loads that are placed have the times and hands in one problem that they have in the other. */
+function sameTimes(a: RotaProblem, b: RotaProblem, placed: PlacedLoad[]): boolean {
+  const there = new Set(placed.map((one) => one.load))
+  const of = ({ loads, resources }: RotaProblem): string => JSON.stringify([loads.filter((load) => there.has(load.id)), resources])
+  return of(a) === of(b)
+}
+
+/** s from the start of a load to its first pour of each of its bottles, without waits. */
+const poursOf = (problem: RotaProblem, one: { load: DecidedLoad; plan: Plan }): Map<string, number> => {
+  const load = problem.loads.find((each) => each.id === one.load.id) as RotaLoad
+  const turns = turnsOf([{ ...one, starts: planStarts(load, one.plan.steps.length, 0, undefined) }])
+  return new Map([...turns].map(([bottle, [turn]]) => [bottle, turn?.at ?? 0]))
+}
+
+/** Places loads in an order so that nobody pours of a bottle before whoever was before them. */
+function placedInTurn(problem: RotaProblem, kept: Kept, order: InOrder[], turns: Map<string, string[]>): RotaPlan {
+  const byLoad = new Map(kept.map((one) => [one.load.id, one]))
+  return placeInOrder(problem, order, (id, placed) => {
+    const one = byLoad.get(id)
+    if (!one) return 0
+    let from = 0
+    for (const [bottle, offset] of poursOf(problem, one)) {
+      const mine = turns.get(bottle) ?? []
+      for (const earlier of mine.slice(0, Math.max(0, mine.indexOf(id)))) {
+        const [starts, other] = [placed.get(earlier), byLoad.get(earlier)]
+        if (!starts || !other) continue
+        const step = other.plan.steps.findIndex((each) => each.bottle?.id === bottle)
+        const oneShot = other.plan.steps[step]?.bottle?.oneShot
+        const theirs = oneShot ? (starts[0] ?? 0) : (starts[starts.length - other.plan.steps.length + step] ?? 0)
+        from = Math.max(from, theirs + 1 - offset)
+      }
+    }
+    return from
+  })
+}
+
+/**
+ * A plan in which every load has the times of its turn: the one that was found where it is that already, else its loads once more in their order, with the times they have in it.
+ * Null where the order does not hold.
+ */
+function settled(evening: DarkroomEvening, kept: Kept, problem: RotaProblem, found: RotaPlan): Omit<DarkroomPlan, 'left'> | null {
+  let [asked, rota] = [problem, found]
+  let now = kept
+  for (let tries = kept.length + 2; tries > 0; tries--) {
+    const next = recompiled(evening, now, rota.placed, asked)
+    const becomes = asProblem(evening, next.kept)
+    if (sameTimes(asked, becomes, rota.placed)) {
+      const plans = Object.fromEntries(next.timed.map(({ load }) => [load.id, planOfKept(next.kept, load.id)]))
+      return { rota, problem: asked, plans, tests: next.tests }
+    }
+    const turns = new Map([...turnsOf(next.timed)].map(([bottle, list]) => [bottle, list.map((turn) => turn.load)]))
+    const order = [...rota.placed].sort((a, b) => a.startS - b.startS || (a.load < b.load ? -1 : 1))
+    now = next.kept
+    asked = becomes
+    rota = placedInTurn(asked, now, order, turns)
+  }
+  return null
+}
+const planOfKept = (kept: Kept, id: string): Plan => (kept.find((one) => one.load.id === id) as Kept[number]).plan
+
+/** Every load after the one before it: an order that always holds. */
+function oneByOne(evening: DarkroomEvening, kept: Kept): Omit<DarkroomPlan, 'left'> {
+  const order = [...kept].sort((a, b) => a.load.dueS - b.load.dueS || (a.load.id < b.load.id ? -1 : 1))
+  let now = kept
+  for (;;) {
+    const problem = asProblem(evening, now)
+    const lengthOf = new Map(problem.loads.map((load) => [load.id, load.steps.at(-1)?.s ?? 0]))
+    const rota = placeInOrder(
+      problem,
+      order.map(({ load }) => ({ load: load.id, person: 0, bath: problem.baths[0]?.id ?? null })),
+      (_, placed) => Math.max(0, ...[...placed].map(([id, starts]) => (starts.at(-1) ?? 0) + (lengthOf.get(id) ?? 0))),
+    )
+    const next = recompiled(evening, now, rota.placed, problem)
+    const becomes = asProblem(evening, next.kept)
+    if (sameTimes(problem, becomes, rota.placed)) {
+      const plans = Object.fromEntries(next.timed.map(({ load }) => [load.id, planOfKept(next.kept, load.id)]))
+      return { rota, problem, plans, tests: next.tests }
+    }
+    // what found no place does not go through its bottles either
+    const there = new Set(rota.placed.map((one) => one.load))
+    for (let i = order.length - 1; i >= 0; i--) if (!there.has((order[i] as Kept[number]).load.id)) order.splice(i, 1)
+    now = next.kept
+  }
+}
+
+/**
+ * Plans of an evening with this darkroom's bottles, each no worse than the one before. What a load is follows from what went through its bottles before it, and when it can be
+ * from what it is: a search is begun with the times of one order, and once more with those its best order gives; what is yielded has every load with the times of its own turn.
+ * Loads no bottle bears are left out, with what speaks against them.
+ * @example
+ * [...arrangeDarkroom({ ...darkroomEvening, loads: [] }, 1)].map((plan) => plan.rota.placed) // → [[]]
+ */
+export function* arrangeDarkroom(evening: DarkroomEvening, seed: number): Generator<DarkroomPlan, void> {
+  const { kept, left } = bearable(evening)
+  const weights = new Map(evening.loads.map((load) => [load.id, load.weight]))
+  const weightOf = (load: string): number => weights.get(load) ?? 0
+  let best = oneByOne(evening, kept)
+  let assumed = kept
+  let rounds = 0
+  for (let begun = 0; ; begun++) {
+    const problem = asProblem(evening, assumed)
+    let seen: PlacedLoad[] | null = null
+    let since = 0
+    for (const found of arrange(problem, seed + begun)) {
+      if (found.placed !== seen) {
+        seen = found.placed
+        const made = settled(evening, assumed, problem, found)
+        if (made && better(made.rota, best.rota, weightOf)) best = made
+      }
+      yield { ...best, rota: { ...best.rota, rounds: rounds++ }, left }
+      if (++since >= roundsEach && begun < mostBegun && !sameTimes(problem, best.problem, best.rota.placed)) break
+    }
+    if (begun >= mostBegun || sameTimes(problem, best.problem, best.rota.placed)) return
+    assumed = assumed.map((one) => ({ ...one, plan: best.plans[one.load.id] ?? one.plan }))
+  }
+}

@@ -1,0 +1,68 @@
+import type { FilmOrder, OrderLine } from '@selvrin/core/contract'
+import { showMoment } from '../marks/words'
+
+type Change = OrderLine['changes'][number]
+
+const fieldNames: Record<Change['field'], string> = {
+  film: 'Film',
+  format: 'Format',
+  count: 'How many',
+  ei: 'Exposed at',
+  pushStops: 'Push or pull',
+  processId: 'Process',
+  developer: 'Developer',
+  earliest: 'Not before',
+  wantedBy: 'Wanted by',
+  present: 'Its owner waits',
+  critical: 'Only negatives',
+  note: 'Note',
+}
+
+/** '+1', '−1', 'none' */
+export const pushWords = (stops: number): string => (stops === 0 ? 'none' : stops > 0 ? `push ${stops}` : `pull ${-stops}`)
+
+interface Names {
+  zone: string
+  /** of processes and formulas, by their ids */
+  names: Record<string, string>
+}
+
+function valueWords(field: Change['field'], value: unknown, { zone, names }: Names): string {
+  if (field === 'earliest' || field === 'wantedBy') return value === null ? 'no time' : showMoment(value as number, zone)
+  if (field === 'pushStops') return pushWords(value as number)
+  if (field === 'processId') return names[value as string] ?? 'another process'
+  if (field === 'developer') {
+    const wished = value as FilmOrder['developer']
+    return wished === null ? 'as the chart says' : `${names[wished.formulaId] ?? 'another developer'} ${wished.parts.join('+')}`
+  }
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  return value === '' ? 'nothing' : String(value)
+}
+
+/** 'How many: 2, now 3' */
+export const changeWords = ({ field, before, after }: Change, known: Names): string =>
+  `${fieldNames[field]}: ${valueWords(field, before, known)}, now ${valueWords(field, after, known)}`
+
+/** '2 × Millrace 400, 135-36, EI 400, push 1' */
+export const filmWords = ({ count, film, format, ei, pushStops }: FilmOrder): string =>
+  `${count} × ${film}, ${format}, EI ${ei}${pushStops === 0 ? '' : `, ${pushWords(pushStops)}`}`
+
+/** What it is developed in, as far as that was said. */
+export const bathWords = ({ processName, developer, developerName }: FilmOrder): string =>
+  `${processName}, ${developer ? `${developerName} ${developer.parts.join('+')}` : 'as the chart says'}`
+
+/** Where it stands, in words. */
+export const stateWords = ({ state, rack }: Pick<FilmOrder, 'state' | 'rack'>): string =>
+  state === 'waiting'
+    ? `in the rack, place ${rack ?? '?'}`
+    : state === 'planned'
+      ? `planned; in the rack, place ${rack ?? '?'}`
+      : state === 'begun'
+        ? 'in the tank'
+        : state === 'done'
+          ? 'developed'
+          : 'taken back undeveloped'
+
+/** What is wanted sooner stands first; what has no time comes after it, in the order in which it came. */
+export const byWish = (a: FilmOrder, b: FilmOrder): number =>
+  (a.wantedBy ?? Infinity) === (b.wantedBy ?? Infinity) ? a.number - b.number : (a.wantedBy ?? Infinity) - (b.wantedBy ?? Infinity)
