@@ -39,7 +39,7 @@ test('a member’s pages hold as well, on the phone first', async ({ page, house
   const there = await crowded(house)
   await signIn(page, 'tilda')
   const found: string[] = []
-  for (const path of ['/shelf', '/tanks', '/tanks/plan', '/rota', `/orders/${there.order}`, '/films', '/practice', '/settings']) {
+  for (const path of ['/shelf', '/tanks', '/tanks/plan', '/rota', `/rota/orders/${there.order}`, '/films', '/practice', '/settings']) {
     await page.setViewportSize({ width: 390, height: 844 })
     await page.goto(path)
     await expect(page.locator('h1').first()).toBeVisible()
@@ -172,7 +172,7 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   '/tanks/clocks',
   '/films',
   '/rota',
-  `/orders/${there.order}`,
+  `/rota/orders/${there.order}`,
   '/films/pairs',
   `/films/trace?bottle=${there.bottle}`,
   '/formulary/kits',
@@ -211,8 +211,8 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   [`/tanks/${at.run}`, /^Give up/],
   [`/tanks/${at.run}`, /^Otherwise/],
   ['/rota', /^Hand in rolls/],
-  [`/orders/${at.order}`, 'Want something else'],
-  [`/orders/${at.order}`, /^Take it back/],
+  [`/rota/orders/${at.order}`, 'Want something else'],
+  [`/rota/orders/${at.order}`, /^Take it back/],
   ['/formulary/kits', 'Write down a kit'],
   ['/films', /^Cut and sleeve/],
   ['/films', /^Read its densities/],

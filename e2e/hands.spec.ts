@@ -177,7 +177,7 @@ test('while the server is away no page says that nothing is there, and each reco
     '/tanks/chart',
     '/films',
     '/rota',
-    `/orders/${bottle}`,
+    `/rota/orders/${bottle}`,
     '/people',
     `/people/${bottle}`,
     '/practice',

@@ -94,7 +94,7 @@ test.describe('safelight: every pixel is black or red', () => {
       `/tanks/${run}`,
       '/films',
       '/rota',
-      `/orders/${order}`,
+      `/rota/orders/${order}`,
       `/people/${member}`,
       '/devices',
       '/settings',

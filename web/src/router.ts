@@ -90,7 +90,7 @@ export function makeRouter(): Router {
       { path: '/tanks/clocks', component: () => import('./run/ClocksPage.vue'), meta: { title: 'Clocks' } },
       { path: '/tanks/:id', component: pages.run, meta: { for: 'members', title: 'Run' } },
       { path: '/rota', component: pages.orders, meta: { for: 'members', title: 'Rota' } },
-      { path: '/orders/:id', component: () => import('./order/OrderPage.vue'), meta: { for: 'members', title: 'Order' } },
+      { path: '/rota/orders/:id', component: () => import('./order/OrderPage.vue'), meta: { for: 'members', title: 'Order' } },
       { path: '/films', component: pages.films, meta: { for: 'members', title: 'Films' } },
       { path: '/practice', component: () => import('./practice/PracticePage.vue'), meta: { for: 'members', title: 'Practice' } },
       { path: '/films/pairs', component: () => import('./film/PairsPage.vue'), meta: { title: 'How films come out' } },

@@ -51,7 +51,7 @@ export async function orders(db: Database, by: string, today: number): Promise<v
     { ...row(who, ago, 1, {}), state: 'withdrawn' as const, why, rack: null },
     ...brought.map(([login, hoursAgo, wantedIn, wish], i) => ({
       ...row(login, hoursAgo, i + 2, wish),
-      ...{ rack: i + 1, wantedBy: wantedIn === null ? null : today + wantedIn * hourMs },
+      ...{ rack: i + 1, wantedBy: wantedIn === null ? null : Math.round((today + wantedIn * hourMs) / hourMs) * hourMs },
     })),
   ]
   await db.FilmOrder.bulkCreate(rows)

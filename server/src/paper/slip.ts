@@ -34,7 +34,7 @@ export function slipPdf(order: FilmOrder, on: keyof typeof sizes, { zone, origin
   const head = on === 'a6' ? 40 : 19
   const line = on === 'a6' ? 13 : 7.5
   const beside = width - 3 * pad - code
-  qr(doc, `${origin}/orders/${order.id}`, width - pad - code, pad, code)
+  qr(doc, `${origin}/rota/orders/${order.id}`, width - pad - code, pad, code)
   oneLine(doc, `No ${order.number}`, pad, pad, beside, 'bold', head)
   let top = pad + head * 1.2
   oneLine(doc, order.rack === null ? 'not in the rack' : `rack ${order.rack}`, pad, top, beside, 'mono', head * 0.55)

@@ -7,12 +7,12 @@ import FindField from '../fields/FindField.vue'
 import { matches } from '../fields/matches'
 import WaitFor from '../fields/WaitFor.vue'
 import { useKeys } from '../hand/keys'
-import { showMoment } from '../marks/words'
+import { counted, showMoment } from '../marks/words'
 import NoticeList from '../notice/NoticeList.vue'
 import { useSession } from '../session/store'
 import { useOrders } from '../stores'
 import OrderForm from './OrderForm.vue'
-import { bathWords, byWish, filmWords, stateWords } from './orderWords'
+import { bathWords, byWish, countWords, filmWords, stateWords } from './orderWords'
 
 /** Rolls that were handed in and wait: a technician everyone's, a member their own. */
 const session = useSession()
@@ -26,7 +26,6 @@ const find = ref('')
 const text = (order: FilmOrder) => `${order.number} ${order.member} ${filmWords(order)} ${bathWords(order)} ${order.note}`
 const open = computed(() => [...orders.rows].sort(byWish))
 const found = computed(() => open.value.filter((order) => matches(text(order), find.value)))
-const rolls = computed(() => open.value.reduce((sum, order) => sum + order.count, 0))
 const over = usePaged(api.order.list, () => ({ which: 'over' }), {
   subject: 'order',
   holds: (order) => order.state === 'done' || order.state === 'withdrawn',
@@ -42,7 +41,7 @@ useKeys((event) => {
 function kept(order: FilmOrder): void {
   handing.value = false
   orders.put(order)
-  void router.push(`/orders/${order.id}`)
+  void router.push(`/rota/orders/${order.id}`)
 }
 </script>
 
@@ -51,11 +50,7 @@ function kept(order: FilmOrder): void {
     <div class="mb-4 flex flex-wrap items-center gap-5">
       <h1 class="text-3xl font-bold">{{ session.isTechnician ? 'Rota' : 'My orders' }}</h1>
       <p v-if="orders.loaded" class="text-lg text-quiet">
-        {{
-          open.length === 0
-            ? 'Nothing waits'
-            : `${open.length} ${open.length === 1 ? 'order waits' : 'orders wait'}, ${rolls} rolls and sheets`
-        }}
+        {{ open.length === 0 ? 'Nothing waits' : `${counted(open.length, 'order')} to be developed: ${countWords(open)}` }}
       </p>
       <button class="button button-main ml-auto" data-next @click="handing = true">
         Hand in rolls<kbd v-if="session.isTechnician" class="ml-2 font-mono">N</kbd>
@@ -83,11 +78,11 @@ function kept(order: FilmOrder): void {
       <ul class="mb-10">
         <li v-for="order in found" :id="`order-${order.id}`" :key="order.id" class="border-b border-line">
           <RouterLink
-            :to="`/orders/${order.id}`"
+            :to="`/rota/orders/${order.id}`"
             class="grid min-h-16 grid-cols-[4.5rem_11rem_minmax(0,1fr)_14rem] items-center gap-x-4 py-2 underline-offset-4 hover:underline max-md:grid-cols-[4.5rem_minmax(0,1fr)]"
           >
             <b class="text-xl">{{ order.number }}</b>
-            <span class="break-words">{{ order.member }}</span>
+            <span class="break-words">{{ session.isTechnician ? order.member : '' }}</span>
             <span class="break-words max-md:col-span-2"
               ><b>{{ filmWords(order) }}</b
               ><br /><span class="text-quiet">{{ bathWords(order) }}</span></span
@@ -105,7 +100,10 @@ function kept(order: FilmOrder): void {
         <h2 id="over" class="mb-2 text-2xl font-bold">Before</h2>
         <ul>
           <li v-for="order in over.rows.value" :key="order.id" class="border-b border-line">
-            <RouterLink :to="`/orders/${order.id}`" class="flex min-h-12 flex-wrap items-center gap-x-4 underline-offset-4 hover:underline">
+            <RouterLink
+              :to="`/rota/orders/${order.id}`"
+              class="flex min-h-12 flex-wrap items-center gap-x-4 underline-offset-4 hover:underline"
+            >
               <b>{{ order.number }}</b>
               <span>{{ order.member }}</span>
               <span class="break-words">{{ filmWords(order) }}</span>

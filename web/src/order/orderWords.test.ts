@@ -1,5 +1,5 @@
 import type { FilmOrder } from '@selvrin/core/contract'
-import { byWish, changeWords, filmWords } from './orderWords'
+import { byWish, changeWords, countWords, filmWords } from './orderWords'
 
 const known = { zone: 'UTC', names: { f: 'Soft borax developer', p: 'Slide' } }
 
@@ -23,4 +23,12 @@ test('films are said in one line', () => {
   expect(filmWords({ count: 2, film: 'Millrace 400', format: '135-36', ei: 800, pushStops: 1 } as FilmOrder)).toBe(
     '2 × Millrace 400, 135-36, EI 800, push 1',
   )
+})
+
+test('rolls and sheets are counted apart', () => {
+  const some = (count: number, format: FilmOrder['format']) => ({ count, format })
+  expect([countWords([some(2, '135-36'), some(1, '120'), some(6, '4x5in')]), countWords([some(1, '120')])]).toEqual([
+    '3 rolls, 6 sheets',
+    '1 roll',
+  ])
 })

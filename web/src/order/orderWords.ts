@@ -1,5 +1,6 @@
 import type { FilmOrder, OrderLine } from '@selvrin/core/contract'
-import { showMoment } from '../marks/words'
+import { loadKindOf } from '@selvrin/core'
+import { counted, showMoment } from '../marks/words'
 
 type Change = OrderLine['changes'][number]
 
@@ -49,7 +50,14 @@ export const filmWords = ({ count, film, format, ei, pushStops }: FilmOrder): st
 
 /** What it is developed in, as far as that was said. */
 export const bathWords = ({ processName, developer, developerName }: FilmOrder): string =>
-  `${processName}, ${developer ? `${developerName} ${developer.parts.join('+')}` : 'as the chart says'}`
+  developer ? `${processName}, ${developerName} ${developer.parts.join('+')}` : processName
+
+/** '12 rolls, 6 sheets' */
+export function countWords(orders: Pick<FilmOrder, 'count' | 'format'>[]): string {
+  const of = (sheets: boolean): number =>
+    orders.reduce((sum, { count, format }) => sum + ((loadKindOf(format) === 'sheets') === sheets ? count : 0), 0)
+  return [counted(of(false), 'roll'), counted(of(true), 'sheet')].filter((words) => !words.startsWith('0 ')).join(', ')
+}
 
 /** Where it stands, in words. */
 export const stateWords = ({ state, rack }: Pick<FilmOrder, 'state' | 'rack'>): string =>
