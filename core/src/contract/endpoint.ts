@@ -32,9 +32,6 @@ export interface Endpoint<
   upload?: number
 }
 
-/** Schemas of what is the same object in many rows of an answer, and never changes: its text may be kept. */
-export const sharedParts = new WeakSet<z.ZodType>()
-
 /** A file a route answers with. */
 export const fileAnswer = z.object({
   name: z.string(),

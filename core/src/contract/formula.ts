@@ -3,7 +3,7 @@ import { fixables, schools } from '../formula/use'
 import { families } from '../mark/mark'
 import { amount, celsius, done, id, idParams, listQuery, name, note, page, parts, positive, reason, version } from '../shape/common'
 import { additionRoles } from '../formula/formula'
-import { endpoint, sharedParts } from './endpoint'
+import { endpoint } from './endpoint'
 
 const addition = z
   .strictObject({
@@ -43,9 +43,6 @@ export const formulaUse = z.strictObject({
   fixes: z.enum(fixables).optional(),
   longKeeping: z.boolean().optional(),
 })
-
-// the same object in every bottle of a formula
-sharedParts.add(formulaUse)
 
 /** What a technician writes down: how it is mixed and how it is used. */
 export const formulaBody = z.strictObject({

@@ -49,7 +49,7 @@ export const api = {
 /** Every route in one list, for what holds of them all. */
 export const endpoints: Endpoint[] = Object.values(api).flatMap((subject) => Object.values(subject) as Endpoint[])
 
-export { sharedParts, type Access, type Endpoint, type FileAnswer } from './endpoint'
+export type { Access, Endpoint, FileAnswer } from './endpoint'
 export { problem, type Problem } from '../shape/common'
 export { schemaSentence } from './sentences'
 export { liveEvent, liveRows, memberSubjects, type LiveEvent, type LiveRows } from './live'

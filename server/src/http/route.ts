@@ -3,7 +3,7 @@ import type { Request, Response, Router } from 'express'
 import type { z } from 'zod'
 import type { House } from '../house/house'
 import { readBody, type Upload } from './body'
-import { cutOf, jsonOf } from './cut'
+import { cutOf } from './cut'
 import { once } from './once'
 import { schemaProblem } from './problems'
 import { Refusal } from '../house/refusal'
@@ -72,8 +72,6 @@ function sendFile(response: Response, { name, type, bytes }: FileAnswer): void {
 export function serve(router: Router, house: House, { endpoint, handler, aside }: Route): void {
   const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
   const told = endpoint.file ? (answer: unknown) => answer : cutOf(endpoint.response)
-  const reads = endpoint.method === 'GET' && !endpoint.file
-  const asText = jsonOf(endpoint.response)
   router[method](endpoint.path, async (request, response) => {
     const now = house.clock.now()
     const person = await personOf(house, request, now)
@@ -84,10 +82,6 @@ export function serve(router: Router, house: House, { endpoint, handler, aside }
     const body = parsed(endpoint.body, request.body ?? {}, 400)
     const call = { ...house, params, query, body, who, now, upload, before: undefined, request, response } as Call<Endpoint>
     call.before = await aside.before?.(call)
-    if (reads) {
-      response.type('json').send(asText((await handler(call)) as never))
-      return
-    }
     const send = async () => told((await handler(call)) as never)
     const answer =
       endpoint.method === 'GET' || endpoint.unkeyed
