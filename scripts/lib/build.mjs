@@ -38,8 +38,10 @@ export async function build() {
   const own = JSON.parse(readFileSync(join(root, 'server/package.json'), 'utf8'))
   await Promise.all([
     bundle({
-      entryPoints: [join(root, 'server/src/main.ts')],
-      outfile: join(root, 'server/dist/main.mjs'),
+      // beside the server, what it runs in threads of their own
+      entryPoints: { main: join(root, 'server/src/main.ts'), 'arrange-thread': join(root, 'server/src/rota/arrange.thread.ts') },
+      outdir: join(root, 'server/dist'),
+      outExtension: { '.js': '.mjs' },
       bundle: true,
       platform: 'node',
       format: 'esm',

@@ -36,6 +36,28 @@ function developingOf(steps: ProcessStep[], load: Load, developer: PlanBottle | 
   })
 }
 
+/** Films in one tank whose charted times are further apart than this get a time that is right for neither. */
+const togetherThousandths = 1030
+
+/** What is to be said of a time that is not one row's. */
+function chartSays({ between, mixed }: Load): Finding[] {
+  const said = (each: { name: string; seconds: number }[], of: 'of' | 'for') =>
+    each.map(({ name, seconds }) => `${showTime(seconds)} ${of} ${name || 'no source'}`).join(' and ')
+  const findings: Finding[] = []
+  if (between) findings.push({ rule: 'plan-between', severity: 'advice', message: `The time lies between ${said(between, 'of')}.` })
+  if (!mixed) return findings
+  const times = mixed.map((one) => one.seconds)
+  const apart = 1000 * Math.max(...times) > togetherThousandths * Math.min(...times)
+  return [
+    ...findings,
+    {
+      rule: apart ? 'plan-films-apart' : 'plan-films-mixed',
+      severity: apart ? 'warning' : 'advice',
+      message: `The films get one time: the chart has ${said(mixed, 'for')}.${apart ? ' They are more than 3 % apart: develop them one after the other.' : ''}`,
+    },
+  ]
+}
+
 /**
  * Works a process out for a load: the developing time with every factor, each bath's volume and parts in ml, temperatures in °C and times in s. Each role that is
  * needed has its bottle, and one bottle may serve two; a role without one throws `no-bottle`. Findings of the plan are in it.
@@ -68,19 +90,14 @@ export function compilePlan(process: Process, load: Load, bottles: RoleBottle[])
     findings: [],
   }
   const pushing = developing ? pushFindings(load.pushStops) : []
-  const between: Finding[] = load.between
-    ? [
-        {
-          rule: 'plan-between',
-          severity: 'advice',
-          message: `The time lies between ${load.between.map(({ name, seconds }) => `${showTime(seconds)} of ${name || 'no source'}`).join(' and ')}.`,
-        },
-      ]
-    : []
   return {
     ...plan,
-    findings: [...(developing?.findings ?? []), ...pushing, ...between, ...planned.flatMap((one) => one.said), ...checkPlan(plan)].sort(
-      byGravity,
-    ),
+    findings: [
+      ...(developing?.findings ?? []),
+      ...pushing,
+      ...chartSays(load),
+      ...planned.flatMap((one) => one.said),
+      ...checkPlan(plan),
+    ].sort(byGravity),
   }
 }

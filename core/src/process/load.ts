@@ -19,6 +19,8 @@ export interface Load {
   pushStops: number
   /** whose times the chart goes between, where it does, with what each says, s */
   between?: { name: string; seconds: number }[]
+  /** films of several kinds that get one time, with what the chart has for each, s */
+  mixed?: { name: string; seconds: number }[]
   /** options of the process, by id; those not named stay as the process has them */
   options?: Record<string, boolean>
   /** of every step that has none of its own */

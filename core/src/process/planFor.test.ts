@@ -220,6 +220,28 @@ test('what fixes longer than twice the clearing time does so by its fixer’s ow
   expect([fixS(hand), fixS(crossed)]).toEqual([240, 360])
 })
 
+test('films of two kinds get one time, the mean by how many there are of each, and it is said what the chart has', () => {
+  const chart = [
+    ...shelf.chart,
+    { ...shelf.chart[3]!, id: 'near', film: 'Near', seconds: 612 },
+    { ...shelf.chart[3]!, id: 'near warm', film: 'Near', temperatureC: 24, seconds: 459 },
+  ]
+  const films = (...names: string[]) => names.map((name) => ({ ...film(), film: name }))
+  const both = planFor(request({ films: films('M', 'M', 'Near'), chartRowIds: ['cool', 'warm', 'near', 'near warm'] }), { ...shelf, chart })
+  expect(both.developing?.seconds).toBeCloseTo(604, 6)
+  expect(both.drift?.chart).toEqual([
+    { temperatureC: 20, seconds: expect.closeTo(604, 6) },
+    { temperatureC: 24, seconds: expect.closeTo(453, 6) },
+  ])
+  const says = (plan: typeof both) =>
+    plan.findings.filter(({ rule }) => rule.startsWith('plan-films')).map(({ rule, message }) => [rule, message])
+  expect(says(both)).toEqual([['plan-films-mixed', 'The films get one time: the chart has 10:00 for M and 10:12 for Near.']])
+  const apart = planFor(request({ films: films('M', 'N'), chartRowIds: ['cool', 'warm', 'other'] }), { ...shelf, chart })
+  expect(says(apart)[0]?.[0]).toBe('plan-films-apart')
+  // a film without a row, and a row of none of the films
+  expect(() => planFor(request({ films: films('M', 'N'), chartRowIds: ['cool'] }), { ...shelf, chart })).toThrow('Choose them again')
+  expect(() => planFor(request({ chartRowIds: ['cool', 'near'] }), { ...shelf, chart })).toThrow('Choose them again')
+})
 test('rows of two sources are gone between, and it is said whose they are', () => {
   const two = { ...shelf, chart: [...shelf.chart, { ...shelf.chart[0]!, id: 'odo', seconds: 726, source: 'Odo' }] }
   const plan = planFor(request({ chartRowIds: ['cool', 'odo'] }), two)

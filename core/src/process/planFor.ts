@@ -1,12 +1,11 @@
-import { betweenSources } from '../development/betweenSources'
-import { developingTime } from '../development/developingTime'
 import { DomainError } from '../error'
 import { fixingTime } from '../proof/fixingTime'
 import { agitationNamed } from './agitations'
+import { chartOf } from './chartOf'
 import { compilePlan } from './compilePlan'
-import type { Load, Plan, PlanBottle } from './load'
+import type { Plan, PlanBottle } from './load'
 import { stepsOf, type Process } from './process'
-import type { ChartTime, PlanShelf, RunRequest, ShelfBottle } from './shelf'
+import type { PlanShelf, RunRequest, ShelfBottle } from './shelf'
 import { roleOf } from './stepFacts'
 import { placesIn, vesselCover } from './vesselCover'
 
@@ -54,7 +53,7 @@ export function planFor(request: RunRequest, shelf: PlanShelf): Plan {
       },
       films: request.films.map((film) => ({ format: film.format, count: 1 })),
       temperatureC: request.temperatureC,
-      ...(charted ? chartOf(request, shelf, developer) : { chart: [] }),
+      ...(charted ? chosenChart(request, shelf, developer) : { chart: [] }),
       pushStops: request.films[0]?.pushStops ?? 0,
       options: request.options,
       agitation,
@@ -87,26 +86,17 @@ function bathsOf(request: RunRequest, { process, bottles }: PlanShelf): Map<stri
   )
 }
 
-/** The times of the chart that were chosen, which are of these films in this developer at its dilution; between its sources, where they are of several. */
-function chartOf(request: RunRequest, shelf: PlanShelf, developer: Bath | undefined): Pick<Load, 'chart' | 'between'> {
-  const rows = request.chartRowIds.flatMap((id) => shelf.chart.find((row) => row.id === id) ?? [])
-  const fits = (row: ChartTime): boolean =>
-    row.formulaId === developer?.bottle.formulaId &&
-    row.parts.join() === (developer.parts.length > 1 ? developer.parts : (developer.bottle.parts ?? [1])).join() &&
-    request.films.every((film) => film.film === row.film && film.ei === row.ei)
-  if (!rows.every(fits))
-    throw new DomainError('wrong-chart', 'The chart rows are for another film, developer or dilution. Choose them again.')
-  const sources = [...new Set(rows.map((row) => row.source ?? ''))]
-  const charts = sources.map((source) =>
-    rows.filter((row) => (row.source ?? '') === source).map(({ temperatureC, seconds }) => ({ temperatureC, seconds })),
+/** The chart of the load, from the rows that were chosen. */
+const chosenChart = (request: RunRequest, shelf: PlanShelf, developer: Bath | undefined) =>
+  chartOf(
+    request.films,
+    request.chartRowIds.flatMap((id) => shelf.chart.find((row) => row.id === id) ?? []),
+    developer && {
+      formulaId: developer.bottle.formulaId,
+      parts: developer.parts.length > 1 ? developer.parts : (developer.bottle.parts ?? [1]),
+    },
+    { temperatureC: request.temperatureC, ...developedBy(developer) },
   )
-  if (charts.length < 2) return { chart: charts[0] ?? [] }
-  const by = { temperatureC: request.temperatureC, ...developedBy(developer) }
-  return {
-    chart: betweenSources(charts, by),
-    between: charts.map((chart, i) => ({ name: sources[i] ?? '', seconds: developingTime({ chart, ...by }).seconds })),
-  }
-}
 
 /** How the developer's time follows its temperature, and where it works at all. */
 const developedBy = (developer: Bath | undefined): { rangeC: [number, number]; k?: number } => ({

@@ -14,12 +14,13 @@ export function audio(): AudioContext | null {
   return silent.value ? null : context
 }
 
-/** Call from a touch or key, the only moments at which a browser lets sound begin. */
-export function wake(): void {
+/** Call from a touch or key, the only moments at which a browser lets sound begin. Resolves when it has begun, or will not. */
+export async function wake(): Promise<void> {
   context ??= new AudioContext()
   context.onstatechange = look
-  void context.resume().then(look, look)
+  const resumed = context.resume().then(look, look)
   look()
+  await resumed
 }
 
 /**

@@ -67,7 +67,7 @@ async function loaded(touched = true) {
     ...jest.requireActual<typeof queueModule>('./queue'),
     ...jest.requireActual<typeof voiceModule>('./voice'),
   }
-  if (touched) page.wake()
+  if (touched) void page.wake()
   const context = page.audio()
   if (context) await page.loadWords(context)
   return page
@@ -176,7 +176,7 @@ test('before the browser was touched nothing is scheduled, and it is said to be 
   const { scheduleAll, silent, wake } = await loaded(false)
   scheduleAll([at(1000)])
   expect([silent.value, heard]).toEqual([true, []])
-  wake()
+  void wake()
   scheduleAll([at(1000)])
   expect([silent.value, times()]).toEqual([false, [51]])
 })

@@ -3,6 +3,8 @@ import { voiceFiles } from './voiceFiles'
 import type { CourseStep } from '@selvrin/core'
 
 const gapS = 0.04
+/** ms after which a word that does not come is asked for again the next time: a line that is lost in the middle may never say so */
+const comesMs = 8000
 const buffers = new Map<string, AudioBuffer>()
 const fetched = new Map<string, Promise<void>>()
 
@@ -14,7 +16,7 @@ export async function loadWords(context: BaseAudioContext, names: Iterable<strin
       if (!url || buffers.has(name)) return undefined
       const coming =
         fetched.get(name) ??
-        fetch(url)
+        fetch(url, { signal: AbortSignal.timeout(comesMs) })
           .then((answer) => (answer.ok ? answer.arrayBuffer() : Promise.reject(new Error(name))))
           .then((bytes) => context.decodeAudioData(bytes))
           .then((buffer) => void buffers.set(name, buffer))

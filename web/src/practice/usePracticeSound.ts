@@ -37,9 +37,10 @@ export function usePracticeSound({ asked, step, cue, elapsedS, plannedS, byHand 
   /** a browser sounds only after it was touched */
   function touched(): void {
     if (!wanted.value) return
-    wake()
-    const context = audio()
-    if (context) void loadWords(context)
+    void wake().then(() => {
+      const context = audio()
+      if (context) void loadWords(context)
+    })
   }
   return { touched }
 }

@@ -14,7 +14,7 @@ const fill = () => void enter().catch(() => undefined)
 const next = computed(() => loading.before.find((one) => !ticked.value.includes(one.key)))
 useKeys((event) => {
   if (!isDoneKey(event) || closed.value || (event.target as HTMLElement).closest('button, summary, a, label')) return false
-  wake()
+  void wake()
   if (event.repeat) return true
   if (ready.value) lightsOut()
   else tickNext()

@@ -87,7 +87,7 @@ export function soundClocks(): void {
     watch(silent, fetchWords)
     useEventListener(window, 'online', fetchWords)
     useEventListener(window, ['pointerdown', 'keydown'], () => {
-      if (wanted() && clocks.running.length > 0 && silent.value) wake()
+      if (wanted() && clocks.running.length > 0 && silent.value) void wake()
     })
 
     watch(
@@ -109,9 +109,18 @@ export function soundClocks(): void {
     const say = () => {
       const runs = open()
       const said = runs.flatMap(({ run, clock }) => [...naming(run.number, runs.length), ...leftWords(clock)])
-      sayNow(said.length > 0 ? said : ['dark'])
+      void speak(said.length > 0 ? said : ['dark'])
     }
-    saysFog(() => sayNow(['d-fogs']))
+    /** A page that was loaded again in the dark is silent until this key, and its words may not be here yet. */
+    async function speak(words: string[]): Promise<void> {
+      if (!wanted()) return
+      if (silent.value) await wake()
+      const context = audio()
+      if (!context) return
+      await loadWords(context, words)
+      sayNow(words)
+    }
+    saysFog(() => void speak(['d-fogs']))
     // what the key did comes first
     askedInTheDark((done) => void (done ? setTimeout(say) : say()))
   })

@@ -27,7 +27,7 @@ export function useClockHands(runId: () => string | null, { measure, lead }: { m
 
   /** A browser sounds only after it was touched. */
   function touched(): void {
-    if (session.person?.sounds !== false) wakeSound()
+    if (session.person?.sounds !== false) void wakeSound()
   }
   function done(): void {
     const [state, id] = [clock.value, runId()]

@@ -52,12 +52,17 @@ export function useLoading(runId: string, plan: Plan) {
     say(asked > 0 && help ? [help.key] : [here()])
   }
 
+  /** Sound begins, and its words come. */
+  async function begin(): Promise<void> {
+    await wake()
+    const context = audio()
+    if (context) await loadWords(context)
+  }
+
   /** The lights go out, and the screen with them. */
   function lightsOut(): void {
     if (at.value < 0) at.value = 0
-    wake()
-    const context = audio()
-    if (context) void loadWords(context).then(() => say([here()]))
+    void begin().then(() => say([here()]))
     goDark()
   }
   let stop: (() => void) | null = null
