@@ -1,4 +1,5 @@
 import { choose, expect, signIn, test } from './support/house'
+import { takeByLetters } from './support/hand'
 import { seriousFaults } from './support/look'
 import sharp from 'sharp'
 
@@ -76,12 +77,12 @@ test('at the counter an order is taken in with the keyboard alone', async ({ pag
   await page.keyboard.press('n')
   await expect(page.getByRole('button', { name: /^Whose/ })).toBeFocused()
   await page.keyboard.press('Enter')
-  await page.keyboard.type('nell')
-  await page.keyboard.press('Enter')
+  await takeByLetters(page, 'nell')
   await expect(page.getByRole('button', { name: /^Whose/ })).toContainText('Nell Saltmarsh')
   await page.keyboard.press('Tab')
   await expect(page.getByLabel('Film')).toBeFocused()
   await page.keyboard.type('mill 4')
+  await expect(page.getByRole('option', { name: 'Millrace 400' })).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page.getByLabel('Film')).toHaveValue('Millrace 400')
   await page.keyboard.press('Enter')

@@ -38,8 +38,15 @@ export async function typeInto(page: Page, name: RegExp | string, text: string):
 export async function chooseByKeys(page: Page, field: RegExp, letters: string): Promise<void> {
   await tabTo(page, field)
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('listbox')).toBeVisible()
+  await takeByLetters(page, letters)
+}
+
+/** Takes an option of the list that stands open by its letters, as soon as it is there and they have found it. */
+export async function takeByLetters(page: Page, letters: string): Promise<void> {
+  const wanted = new RegExp(letters.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'), 'i')
+  await expect(page.getByRole('option', { name: wanted }).first()).toBeVisible()
   await page.keyboard.type(letters)
+  await expect(page.locator('[role="option"][data-headlessui-state~="active"]')).toHaveText(wanted)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('listbox')).toHaveCount(0)
 }
