@@ -16,8 +16,7 @@ export function slipLines(order: FilmOrder, zone: string): string[] {
   return [
     `${count} × ${film}, ${format}, EI ${ei}${push}`,
     ...(critical ? ['ONLY NEGATIVES: alone, on tested chemistry'] : []),
-    processName,
-    developer ? `in ${developerName} ${developer.parts.join('+')}` : 'developer as the chart says',
+    developer ? `${processName}, ${developerName} ${developer.parts.join('+')}` : processName,
     ...(wantedBy === null ? [] : [`wanted by ${when(wantedBy, zone)}`]),
     ...(earliest === null ? [] : [`not before ${when(earliest, zone)}`]),
     present ? 'owner waits here' : `handed in ${when(order.at, zone)}`,
