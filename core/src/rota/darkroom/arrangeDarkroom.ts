@@ -22,15 +22,14 @@ const better = (a: RotaPlan, b: RotaPlan, weightOf: (load: string) => number): b
 /** What every load is by its turn, where those that are placed pour when they do; the others are what they were. */
 function recompiled(evening: DarkroomEvening, kept: Kept, placed: PlacedLoad[], problem: RotaProblem) {
   const byLoad = new Map(kept.map((one) => [one.load.id, one]))
-  const timed = placed.flatMap(({ load: id, startS, waits }): (Timed & { vessel: string })[] => {
+  const timed = placed.flatMap(({ load: id, startS, waits, vessel }): (Timed & { vessel: string })[] => {
     const one = byLoad.get(id)
     const load = problem.loads.find((each) => each.id === id)
-    const vessel = placed.find((each) => each.load === id)?.vessel ?? ''
     return one && load ? [{ ...one, vessel, starts: planStarts(load, one.plan.steps.length, startS, waits) }] : []
   })
   const { bottles, tests } = inTurn(evening, timed)
   const plans = new Map(timed.map(({ load, vessel }) => [load.id, planWith(evening, load, bottles.get(load.id) ?? [], vessel)]))
-  return { timed, tests, kept: kept.map((one) => ({ ...one, plan: plans.get(one.load.id) ?? one.plan })) }
+  return { timed, tests, plans: Object.fromEntries(plans), kept: kept.map((one) => ({ ...one, plan: plans.get(one.load.id) ?? one.plan })) }
 }
 
 /** Whether the loads that are placed have the times and hands in one problem that they have in the other. */
@@ -79,10 +78,7 @@ function settled(evening: DarkroomEvening, kept: Kept, problem: RotaProblem, fou
   for (let tries = kept.length + 2; tries > 0; tries--) {
     const next = recompiled(evening, now, rota.placed, asked)
     const becomes = asProblem(evening, next.kept)
-    if (sameTimes(asked, becomes, rota.placed)) {
-      const plans = Object.fromEntries(next.timed.map(({ load }) => [load.id, planOfKept(next.kept, load.id)]))
-      return { rota, problem: asked, plans, tests: next.tests }
-    }
+    if (sameTimes(asked, becomes, rota.placed)) return { rota, problem: asked, plans: next.plans, tests: next.tests }
     const turns = new Map([...turnsOf(next.timed)].map(([bottle, list]) => [bottle, list.map((turn) => turn.load)]))
     const order = [...rota.placed].sort((a, b) => a.startS - b.startS || (a.load < b.load ? -1 : 1))
     now = next.kept
@@ -91,7 +87,6 @@ function settled(evening: DarkroomEvening, kept: Kept, problem: RotaProblem, fou
   }
   return null
 }
-const planOfKept = (kept: Kept, id: string): Plan => (kept.find((one) => one.load.id === id) as Kept[number]).plan
 
 /** Every load after the one before it: an order that always holds. */
 function oneByOne(evening: DarkroomEvening, kept: Kept): Omit<DarkroomPlan, 'left'> {
@@ -107,10 +102,7 @@ function oneByOne(evening: DarkroomEvening, kept: Kept): Omit<DarkroomPlan, 'lef
     )
     const next = recompiled(evening, now, rota.placed, problem)
     const becomes = asProblem(evening, next.kept)
-    if (sameTimes(problem, becomes, rota.placed)) {
-      const plans = Object.fromEntries(next.timed.map(({ load }) => [load.id, planOfKept(next.kept, load.id)]))
-      return { rota, problem, plans, tests: next.tests }
-    }
+    if (sameTimes(problem, becomes, rota.placed)) return { rota, problem, plans: next.plans, tests: next.tests }
     // what found no place does not go through its bottles either
     const there = new Set(rota.placed.map((one) => one.load))
     for (let i = order.length - 1; i >= 0; i--) if (!there.has((order[i] as Kept[number]).load.id)) order.splice(i, 1)
