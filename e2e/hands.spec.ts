@@ -17,6 +17,7 @@ const pages = [
   '/films',
   '/films/pairs',
   '/rota',
+  '/rota/room',
   '/formulary/kits',
   '/people',
   '/practice',
@@ -155,6 +156,9 @@ test('while the server is away no page says that nothing is there, and each reco
     '**/api/practices**',
     '**/api/permissions**',
     '**/api/orders**',
+    '**/api/evenings**',
+    '**/api/room**',
+    '**/api/faults**',
   ]
   for (const route of away) await context.route(route, (asked) => asked.abort())
   const [bottle, formula] = ['0198f000-0000-7000-8000-0000000000e1', '0198f000-0000-7000-8000-0000000000e2']
@@ -178,6 +182,9 @@ test('while the server is away no page says that nothing is there, and each reco
     '/films',
     '/rota',
     `/rota/orders/${bottle}`,
+    `/rota/evenings/${bottle}`,
+    `/rota/evenings/${bottle}/prep`,
+    '/rota/room',
     '/people',
     `/people/${bottle}`,
     '/practice',

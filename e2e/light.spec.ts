@@ -81,6 +81,7 @@ test.describe('safelight: every pixel is black or red', () => {
     const run = await one(house, 'select id from run order by number desc limit 1')
     const order = await one(house, 'select id from film_order order by number desc limit 1')
     const member = await one(house, `select id from person where login = 'tilda'`)
+    const evening = await one(house, 'select id from evening limit 1')
     await underSafelight(page)
     await everyPageRed(page, [
       '/scales',
@@ -95,6 +96,9 @@ test.describe('safelight: every pixel is black or red', () => {
       '/films',
       '/rota',
       `/rota/orders/${order}`,
+      `/rota/evenings/${evening}`,
+      `/rota/evenings/${evening}/prep`,
+      '/rota/room',
       `/people/${member}`,
       '/devices',
       '/settings',

@@ -2,7 +2,7 @@ import { arrangeUntil, type DarkroomEvening, type DarkroomPlan } from '@selvrin/
 import { build } from 'esbuild'
 import { join } from 'node:path'
 import { darkroomEvening } from '../core/src/samples'
-import type { arrangeInWorker as Arrange } from '../web/src/rota/arranging'
+import type { inArranging as Arrange } from '../web/src/rota/arranging'
 import { expect, signIn, test } from './support/house'
 
 const root = process.cwd()
@@ -31,7 +31,7 @@ test('an evening is arranged in a worker of the browser: the plan is the one a s
   house,
 }) => {
   const worker = await bundled(`import './arrange.worker'`)
-  const caller = await bundled(`import { arrangeInWorker } from './arranging'; Object.assign(globalThis, { arrangeInWorker })`, {
+  const caller = await bundled(`import { inArranging } from './arranging'; Object.assign(globalThis, { inArranging })`, {
     'import.meta.url': JSON.stringify(`${house.url}/assets/caller.js`),
   })
   const serve = (path: string, body: string) =>
@@ -44,8 +44,8 @@ test('an evening is arranged in a worker of the browser: the plan is the one a s
   const asked = { seed: 2, rounds: 10, ms: 600_000 }
   const plan = await page.evaluate(
     ([of, how]) => {
-      const { arrangeInWorker } = globalThis as unknown as { arrangeInWorker: typeof Arrange }
-      return arrangeInWorker(of, how, () => undefined).plan as Promise<DarkroomPlan>
+      const { inArranging } = globalThis as unknown as { inArranging: typeof Arrange }
+      return inArranging('arrange', of, how, () => undefined).answer as Promise<DarkroomPlan>
     },
     [evening, asked] as const,
   )
@@ -53,17 +53,17 @@ test('an evening is arranged in a worker of the browser: the plan is the one a s
   expect(plan).toEqual(JSON.parse(JSON.stringify(arrangeUntil(evening, asked))))
 
   const ended = await page.evaluate(async (of) => {
-    const { arrangeInWorker } = globalThis as unknown as { arrangeInWorker: typeof Arrange }
+    const { inArranging } = globalThis as unknown as { inArranging: typeof Arrange }
     const told: number[] = []
     let first: () => void = () => undefined
     const heard = new Promise<void>((resolve) => (first = resolve))
-    const going = arrangeInWorker(of, { seed: 2, rounds: 1_000_000, ms: 600_000 }, ({ rounds }) => {
+    const going = inArranging('arrange', of, { seed: 2, rounds: 1_000_000, ms: 600_000 }, ({ rounds }: { rounds: number }) => {
       told.push(rounds)
       first()
     })
     await heard
     going.cancel()
-    return { plan: await going.plan, told }
+    return { plan: await going.answer, told }
   }, evening)
   expect(ended.plan).toBeNull()
   expect(ended.told[0]).toBeGreaterThan(0)

@@ -1,3 +1,8 @@
+import type { EveningBody } from './evening/body'
+import type { EveningHouse } from './evening/house'
+import type { EveningOrder } from './evening/require'
+import { usualRoom } from './evening/room'
+import type { EveningNames } from './evening/words'
 import type { Acted } from './bottle/acts/act'
 import type { BottleEntry, BottleFacts } from './bottle/bottle'
 import { bottleState, carryOf } from './bottle/bottleState'
@@ -196,6 +201,37 @@ export const darkroomEvening: DarkroomEvening = {
     { ...{ shelf: fixerBottle, formula: fixer, facts: bottle, asks: asksNothing }, carry: carryOf(fixer, bottle, ledger) },
   ],
   loads: [{ id: 'l1', request: runRequest, readyS: 64_800, dueS: 79_200, weight: 1, loadingS: 300 }],
+}
+
+/** The same evening as it is kept, with one load in it where it has its place. */
+export const eveningOfOne: EveningBody = {
+  ...{ opensAt: tenDays + 64_800_000, closesAt: tenDays + 79_200_000 },
+  people: [{ personId: 'p1', fromAt: tenDays + 64_800_000, untilAt: tenDays + 79_200_000, rest: null }],
+  loads: [
+    {
+      ...{ id: 'l1', orders: ['o1'], readyAt: tenDays + 64_800_000, dueAt: tenDays + 79_200_000, weight: 1, loadingS: 300 },
+      request: {
+        ...runRequest,
+        films: [{ id: 'f1', memberId: 'm1', film: 'Millrace 400', format: '135-36', ei: 400, pushStops: 0 }],
+      },
+      ...{ fixed: false, overruled: null, unplaced: null },
+      place: { startAt: tenDays + 64_800_000, vesselId: 'tank', personId: 'p1', bathId: 'tub', waits: null },
+    },
+  ],
+}
+/** What it stands on. */
+export const eveningHouse: EveningHouse = {
+  ...{ zone: 'UTC', hangers: 8, room: { ...usualRoom, baths: [{ ...evening.baths[0]!, id: 'tub', name: 'Tub' }] }, out: [] },
+  ...{ processes: [], versions: darkroomEvening.processes, vessels: [tank], chart, partOf: {}, rules: [], catalogue },
+  bottles: darkroomEvening.bottles as EveningHouse['bottles'],
+}
+export const eveningOrder: EveningOrder = {
+  ...{ id: 'o1', number: 4, memberId: 'm1', member: 'Tilda Rook', film: 'Millrace 400', format: '135-36', ei: 400, pushStops: 0 },
+  ...{ count: 1, state: 'planned' },
+}
+export const eveningNames: EveningNames = {
+  ...{ midnight: tenDays, zone: 'UTC', load: (id) => id, vessel: (id) => id, bath: (id) => id, person: (index) => `person ${index}` },
+  plan: () => undefined,
 }
 
 /** What the owner of two rolls wants of them. */

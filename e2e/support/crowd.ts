@@ -100,5 +100,6 @@ export async function crowd({
     roll: await id(8),
     run: await id(10),
     order: await id(12),
+    evening: (await ask<{ id: string }>('select id from evening limit 1'))[0]?.id ?? '',
   }
 }

@@ -28,6 +28,7 @@ import { mixRoutes } from './mix/routes'
 import { paperRoutes } from './paper/routes'
 import { personRoutes } from './person/routes'
 import { instrumentRoutes } from './proof/instruments'
+import { eveningRoutes } from './evening/routes'
 import { orderRoutes } from './order/routes'
 import { permissionRoutes } from './permission/routes'
 import { practiceRoutes } from './practice/routes'
@@ -37,6 +38,8 @@ import { ruleRoutes } from './proof/rules'
 import { runRoutes } from './run/routes'
 import { sessionRoutes } from './session/routes'
 import { shelfRoutes } from './shelf/routes'
+import { wallRoutes } from './wall/routes'
+import { wallStream } from './wall/stream'
 
 /** Everything that is answered, subject by subject. */
 const routes = [
@@ -60,6 +63,8 @@ const routes = [
   filmRoutes,
   deviceRoutes,
   orderRoutes,
+  eveningRoutes,
+  wallRoutes,
   permissionRoutes,
   practiceRoutes,
   chemicalRoutes,
@@ -94,10 +99,12 @@ export function createApp(house: House, { webDir, trustProxy, hosts = [] }: Opti
   app.use('/api', sameOrigin, cookieParser())
   for (const one of routes) serve(app, house, one)
   app.get('/api/openapi.json', (_request, response) => void response.json(openApi()))
-  const closeStream = liveStream(app, house)
+  const { close: closeStream, onTold } = liveStream(app, house)
+  const closeWalls = wallStream(app, house, onTold)
   const stopPruning = pruning(house)
   const close = async () => {
     stopPruning()
+    closeWalls()
     await closeStream()
   }
   app.use(

@@ -58,7 +58,7 @@ const ClockDoubt = defineAsyncComponent(() => import('./run/ClockDoubt.vue'))
 useEventListener(window, 'beforeunload', (event) => {
   if (anythingTyped()) event.preventDefault()
 })
-const inside = computed(() => session.person !== null && route.meta.for !== 'anyone')
+const inside = computed(() => session.person !== null && route.meta.for !== 'anyone' && route.meta.for !== 'wall')
 </script>
 
 <template>
@@ -66,7 +66,7 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
     <RoomLine v-if="inside" />
     <div v-else />
     <div>
-      <SafelightNotice v-if="light === 'safelight'" />
+      <SafelightNotice v-if="light === 'safelight' && route.meta.for !== 'wall'" />
       <ReleaseNotice />
     </div>
     <main ref="main" class="relative min-h-0 overflow-y-auto" tabindex="-1">

@@ -7,7 +7,7 @@ import { leavingFor } from './room/leaving'
 declare module 'vue-router' {
   interface RouteMeta {
     /** who may see it; nobody signed in sees only 'anyone' */
-    for?: 'anyone' | 'members'
+    for?: 'anyone' | 'members' | 'wall'
     title?: string
   }
 }
@@ -91,6 +91,9 @@ export function makeRouter(): Router {
       { path: '/tanks/:id', component: pages.run, meta: { for: 'members', title: 'Run' } },
       { path: '/rota', component: pages.orders, meta: { for: 'members', title: 'Rota' } },
       { path: '/rota/orders/:id', component: () => import('./order/OrderPage.vue'), meta: { for: 'members', title: 'Order' } },
+      { path: '/rota/room', component: () => import('./evening/RoomPage.vue'), meta: { title: 'The room' } },
+      { path: '/rota/evenings/:id', component: () => import('./evening/EveningPage.vue'), meta: { title: 'Evening' } },
+      { path: '/rota/evenings/:id/prep', component: () => import('./evening/PrepPage.vue'), meta: { title: 'Before the doors open' } },
       { path: '/films', component: pages.films, meta: { for: 'members', title: 'Films' } },
       { path: '/practice', component: () => import('./practice/PracticePage.vue'), meta: { for: 'members', title: 'Practice' } },
       { path: '/films/pairs', component: () => import('./film/PairsPage.vue'), meta: { title: 'How films come out' } },
@@ -98,6 +101,7 @@ export function makeRouter(): Router {
       { path: '/people', component: () => import('./person/PeoplePage.vue'), meta: { title: 'People' } },
       { path: '/people/:id', component: () => import('./person/PermissionsPage.vue'), meta: { title: 'Developing alone' } },
       { path: '/devices', component: () => import('./device/DevicesPage.vue'), meta: { title: 'Devices' } },
+      { path: '/wall/:token', component: () => import('./wall/WallPage.vue'), meta: { for: 'wall', title: 'Wall' } },
       { path: '/b/:code', component: () => import('./room/CodePage.vue'), meta: { for: 'members', title: 'Code' } },
       { path: '/settings', component: () => import('./person/SettingsPage.vue'), meta: { for: 'members', title: 'Settings' } },
       { path: '/:rest(.*)*', redirect: '/shelf' },
@@ -110,6 +114,8 @@ export function makeRouter(): Router {
       return false
     }
     leavingFor.value = null
+    // it needs nobody, and is nobody's
+    if (to.meta.for === 'wall') return true
     const session = useSession()
     if (!session.session) await session.load().catch(() => undefined)
     if (to.meta.for === 'anyone') return session.person ? '/shelf' : true

@@ -37,6 +37,12 @@ export const useOrders = listStore('orders', api.order.list, {
   holds: (order) => order.state !== 'done' && order.state !== 'withdrawn',
   query: { which: 'open' },
 })
+/** What is in doubt or out of order. */
+export const useFaults = listStore('faults', api.evening.faults, {
+  subject: 'fault',
+  order: newestFirst,
+  holds: (fault) => fault.state !== 'closed',
+})
 export const useDevices = listStore('devices', api.device.list, { subject: 'device', order: byId })
 export const useChemicals = listStore('chemicals', api.chemical.list, { subject: 'chemical', order: byId })
 export const useShelves = listStore('shelves', api.shelf.list, { subject: 'shelf', order: by((shelf) => shelf.position) })

@@ -53,6 +53,8 @@ const bottle = z.object({
     .optional(),
   /** what planned and running runs are promised of it: ml that will leave it, roll equivalents that will go through */
   reserved: z.object({ ml: z.number(), rolls: z.number(), runs: z.array(z.int()) }).optional(),
+  /** what the next evening wants of it, as it is planned: ml that are taken, rolls that go through */
+  evening: z.object({ day: z.string(), ml: z.number(), rolls: z.number() }).nullable().optional(),
 })
 /** what went through: kinds and equivalents */
 const throughput = z.object({ kind: z.enum(throughputKinds), equivalents: z.number() })

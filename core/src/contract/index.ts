@@ -4,6 +4,7 @@ import { chemicalApi } from './chemical'
 import { darkroomApi } from './darkroom'
 import { deviceApi } from './device'
 import type { Endpoint } from './endpoint'
+import { eveningApi } from './evening'
 import { filmApi } from './film'
 import { formulaApi } from './formula'
 import { importApi } from './import'
@@ -20,6 +21,7 @@ import { processApi } from './process'
 import { runApi } from './run'
 import { sessionApi } from './session'
 import { shelfApi } from './shelf'
+import { wallApi } from './wall'
 
 /** Every route, by subject. */
 export const api = {
@@ -39,11 +41,13 @@ export const api = {
   run: runApi,
   film: filmApi,
   device: deviceApi,
+  evening: eveningApi,
   order: orderApi,
   permission: permissionApi,
   practice: practiceApi,
   print: printApi,
   import: importApi,
+  wall: wallApi,
 }
 
 /** Every route in one list, for what holds of them all. */
@@ -63,6 +67,7 @@ export { reading, type Device, type DeviceKind, type Reading } from './device'
 export { importPortion, type ImportRow } from './import'
 export { labelSheets, type LabelSheet } from './print'
 export type { Mix, MixSummary } from './mix'
+export type { Evening, EveningAct, EveningPage, EveningSummary, Fault, Room } from './evening'
 export type { FilmOrder, OrderLine } from './order'
 export type { Permission } from './permission'
 export type { PracticeRow } from './practice'
@@ -89,3 +94,4 @@ export {
 } from './proof'
 export type { ConsumptionRow, Shelf, SupplyRow, WasteRow } from './shelf'
 export type { Session } from './session'
+export type { Wall, WallKey } from './wall'

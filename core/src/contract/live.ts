@@ -4,6 +4,7 @@ import { chartApi } from './chart'
 import { chemicalApi } from './chemical'
 import { id } from '../shape/common'
 import { deviceApi } from './device'
+import { eveningApi } from './evening'
 import { formulaApi } from './formula'
 import { jarApi } from './jar'
 import { kitApi } from './kit'
@@ -33,6 +34,9 @@ export const liveEvent = z.object({
     'supply',
     'roll',
     'order',
+    'evening',
+    'room',
+    'fault',
     'person',
     'permission',
     'darkroom',
@@ -53,7 +57,7 @@ export const liveEvent = z.object({
 })
 /** Subjects members hear of as well, of runs and films their own; the rest is a technician's. */
 export const memberSubjects: readonly LiveEvent['subject'][] = [
-  ...(['bottle', 'roll', 'order', 'run', 'run-event', 'notice', 'darkroom', 'shelf', 'process', 'person', 'permission'] as const),
+  ...(['bottle', 'roll', 'order', 'fault', 'run', 'run-event', 'notice', 'darkroom', 'shelf', 'process', 'person', 'permission'] as const),
 ]
 export type LiveEvent = z.infer<typeof liveEvent>
 
@@ -72,6 +76,7 @@ export const liveRows = {
   supply: shelfApi.supply.response.shape.supplies.element,
   roll: rowOf(runApi.rolls),
   order: rowOf(orderApi.list),
+  fault: rowOf(eveningApi.faults),
   notice: rowOf(proofApi.notices),
   person: rowOf(personApi.list),
   chart: rowOf(chartApi.list),

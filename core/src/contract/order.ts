@@ -4,7 +4,7 @@ import { done, find, id, idParams, listQuery, page, parts, reason, version } fro
 import { endpoint } from './endpoint'
 import { pictureBytes } from './proof'
 
-const order = z.object({
+export const orderRow = z.object({
   id,
   version,
   /** on the slip */
@@ -18,6 +18,11 @@ const order = z.object({
   developerName: z.string(),
   /** place in the drop-off rack; null once it is out of it */
   rack: z.int().nullable(),
+  /** when its load begins, and when its films hang in the dryer, as the evening is planned; null where it is in none */
+  beginsAt: z.number().nullable(),
+  hangsAt: z.number().nullable(),
+  /** of its chemicals, in the darkroom’s currency; null where nothing of it has a price */
+  cost: z.number().nullable(),
   by: z.string(),
   at: z.number(),
   /** why it was withdrawn */
@@ -38,7 +43,7 @@ const change = z.object({
 export const orderApi = {
   list: endpoint('GET', '/api/orders', 'member', 'Rolls that were handed in: one’s own, a technician everyone’s', {
     query: listQuery.extend({ which: z.enum(['open', 'over']).default('open'), find }),
-    response: page(order),
+    response: page(orderRow),
   }),
   choices: endpoint('GET', '/api/orders/choices', 'member', 'Films and developers the chart knows', {
     response: z.object({
@@ -47,21 +52,21 @@ export const orderApi = {
   }),
   get: endpoint('GET', '/api/orders/:id', 'member', 'One order, with what happened to it', {
     params: idParams,
-    response: order.extend({ trace: z.array(change) }),
+    response: orderRow.extend({ trace: z.array(change) }),
   }),
   handIn: endpoint('POST', '/api/orders', 'member', 'Hand in rolls to be developed', {
     body: z.strictObject({ id, memberId: id, ...orderWish.shape }),
-    response: order,
+    response: orderRow,
   }),
   change: endpoint('PUT', '/api/orders/:id', 'member', 'Want something else of them, until they are in the tank', {
     params: idParams,
     body: z.strictObject({ version, ...orderWish.shape }),
-    response: order,
+    response: orderRow,
   }),
   withdraw: endpoint('POST', '/api/orders/:id/withdraw', 'member', 'Take them back undeveloped', {
     params: idParams,
     body: z.strictObject({ version, why: reason }),
-    response: order,
+    response: orderRow,
   }),
   putPhoto: endpoint('PUT', '/api/orders/:id/photo', 'member', 'A photograph of the canister', {
     params: idParams,
@@ -71,5 +76,5 @@ export const orderApi = {
   }),
   getPhoto: endpoint('GET', '/api/orders/:id/photo', 'member', 'The photograph of the canister', { params: idParams, file: true }),
 }
-export type FilmOrder = z.infer<typeof order>
+export type FilmOrder = z.infer<typeof orderRow>
 export type OrderLine = z.infer<typeof change>

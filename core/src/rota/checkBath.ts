@@ -35,7 +35,7 @@ interface Cluster extends Stay {
 }
 
 /** Stays that overlap, directly or through others, together; in their order of time. */
-function clustersOf(stays: Stay[]): Cluster[] {
+export function clustersOf(stays: Stay[]): Cluster[] {
   const clusters: Cluster[] = []
   for (const stay of stays.filter((one) => one.toS > one.fromS).sort((a, b) => a.fromS - b.fromS || a.toS - b.toS)) {
     const open = clusters.at(-1)

@@ -2,49 +2,7 @@ import type { Finding } from '../finding'
 import { impossibleTemperatures, staysOf } from './checkBath'
 import { roomForBreaks, within } from './checkPeople'
 import { unplacedReasons, type PlacedLoad, type RotaLoad, type RotaPlan, type RotaProblem } from './problem'
-
-interface Span {
-  fromS: number
-  toS: number
-}
-/** A placed load with its times, as the plan has them. */
-interface Timed {
-  load: RotaLoad
-  placed: PlacedLoad
-  starts: number[]
-  endS: number
-  handsOn: Span[]
-}
-
-function timesOf(load: RotaLoad, placed: PlacedLoad): Timed {
-  let at = placed.startS
-  const starts = load.steps.map((step, i) => {
-    const start = at + (placed.waits?.[i] ?? 0)
-    at = start + step.s
-    return start
-  })
-  const handsOn = load.steps.flatMap((step, i) =>
-    step.handsOn.map(([from, to]) => ({ fromS: (starts[i] ?? 0) + from, toS: (starts[i] ?? 0) + to })),
-  )
-  return { load, placed, starts, endS: at, handsOn }
-}
-
-/** The first moment at which more than so many of them are there at once; null where there is none. Empty ones are nowhere. */
-function crowdedAt(spans: Span[], places: number): number | null {
-  const turns = spans
-    .filter((span) => span.toS > span.fromS)
-    .flatMap(({ fromS, toS }) => [
-      { at: fromS, by: 1 },
-      { at: toS, by: -1 },
-    ])
-    .sort((a, b) => a.at - b.at || a.by - b.by)
-  let there = 0
-  for (const { at, by } of turns) {
-    there += by
-    if (there > places) return at
-  }
-  return null
-}
+import { crowdedAt, timesOf, type Timed } from './timed'
 
 const clock = (s: number): string =>
   `${Math.floor(s / 3600)}:${String(Math.floor(s / 60) % 60).padStart(2, '0')}:${String(s % 60).padStart(2, '0')}`

@@ -37,6 +37,8 @@ export interface BottleRow {
   tail: StoredEntry[]
   /** what runs are promised of it */
   reserved: NonNullable<Bottle['reserved']>
+  /** what the next evening wants of it, as it is planned */
+  evening: NonNullable<Bottle['evening']> | null
   /** times of films it went through that came out wrong since `since`, oldest first */
   odd: number[]
   /** kinds of test its batch has a fresh reading of */
@@ -96,6 +98,12 @@ export async function bottleRows(db: Database, asked: Asked): Promise<BottleRow[
            'runs', json_agg(distinct r.number order by r.number)) as reserved
        from run r join run_bath u on u.run_id = r.id where r.state in ('planned', 'running') and r.id is distinct from $exceptRun::uuid
          and ((r.state = 'planned' and ($exceptRun::uuid is null or r.number < (select number from run where id = $exceptRun))) or (r.state = 'running' and not u.one_shot)) group by u.bottle_id
+     ), tonight as materialized (
+       -- the next evening that wants it; what is a run by now is promised to that. “since” lies 28 days back
+       select distinct on (u.bottle_id) u.bottle_id, json_build_object('day', e.day, 'ml', sum(u.ml), 'rolls', sum(u.rolls)) as evening
+       from evening_bath u join evening e on e.id = u.evening_id
+       where e.closes_at > to_timestamp($since / 1000.0) + interval '28 days' and not exists (select from run r where r.id = u.load_id and r.state in ('planned', 'running', 'done'))
+       group by u.bottle_id, e.id order by u.bottle_id, e.opens_at
      )
      select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", b.formula_version_id as "versionId", b.batch_id as "batchId", b.own_use as "ownUse", case when b.kit_set_id is not null then kit_of(b.kit_set_id) end as kitted,
        b.shelf_id as "shelfId", b.size_ml as "sizeMl", b.parts, b.made_at as "madeAt", coalesce(p.name, 'someone who left') as "madeBy", b.retired_at as "retiredAt",
@@ -105,11 +113,11 @@ export async function bottleRows(db: Database, asked: Asked): Promise<BottleRow[
        (select jsonb_build_object('batchId', t.id, 'celsius', t.ph_celsius, 'ph', t.ph, 'expected', t.ph_expected, 'uncertainty', t.ph_uncertainty) from off t
         where t.id = b.batch_id or exists (select from bottle_entry e join bottle o on o.id = e.bottle_id where e.other_bottle_id = b.id and e.ml < 0 and o.batch_id = t.id) limit 1) as "phOff",
        tails.tail,
-       promised.reserved, wrong.times as odd, fresh.kinds as fresh,
+       promised.reserved, tonight.evening, wrong.times as odd, fresh.kinds as fresh,
        (select md5(string_agg(one, ' ' order by one)) from (select id || ' ' || version || ' ' || changed_at as one from chemical union all select id || ' ' || version from due_rule union all select zone from darkroom) as k) as knowledge
      from chosen b join formula_version v on v.id = b.formula_version_id left join person p on p.id = b.made_by left join batch on batch.id = b.batch_id
        left join wrong on wrong.bottle_id = b.id left join promised on promised.bottle_id = b.id
-       left join fresh on fresh.batch_id = b.batch_id left join tails on tails.bottle_id = b.id
+       left join fresh on fresh.batch_id = b.batch_id left join tails on tails.bottle_id = b.id left join tonight on tonight.bottle_id = b.id
      order by b.letter, b.number`,
     asked,
   )

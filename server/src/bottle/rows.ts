@@ -14,6 +14,7 @@ import {
   type Catalogue,
   type Due,
   type DueRule,
+  type EveningBottle,
   type Family,
   type Finding,
 } from '@selvrin/core'
@@ -62,6 +63,8 @@ type KnownRow = BottleRow & { body: FormulaBody }
 export interface Held {
   row: KnownRow
   catalogue: Catalogue
+  /** what its ledger comes to */
+  carry: Carry
   bottle: Bottle
   /** with what was written just now, in a version `raised` higher */
   with: (lines: StoredEntry[], raised?: number) => Held
@@ -73,6 +76,7 @@ function heldOf(row: KnownRow, known: Known, now: number, reached = carryFrom(fo
   return {
     row,
     catalogue: known.catalogue,
+    carry: reached,
     bottle: bottleOf(row, reached, known, now),
     with: (lines, raised = 0) => {
       const next = { ...row, version: row.version + raised, tail: [...row.tail, ...lines] }
@@ -119,6 +123,7 @@ function bottleOf(row: KnownRow, reached: Carry, { catalogue, rules, zone }: Kno
     kit,
     phOff,
     reserved: row.reserved,
+    evening: row.evening,
     // a kind is named with its most pressing reason, of which a critical session's is the last
     due: critical.filter((one) => one.why !== 'critical'),
     critical,
@@ -157,6 +162,17 @@ export const bottleList = async (
   ask: { retired: boolean; limit: number; after: string | null },
   now: number,
 ): Promise<Bottle[]> => (await held(db, { ids: null, exceptRun: null, ...ask }, now)).map((one) => one.bottle)
+
+/** Every bottle in use as an evening reckons it on: what it is made of, what its ledger comes to, what asks for tests of it. */
+export const bottlesOfEvening = async (db: Database, now: number): Promise<(EveningBottle & { shelf: Bottle })[]> =>
+  (await held(db, { ids: null, exceptRun: null, retired: false, limit: null, after: null }, now)).map(({ row, carry, bottle }) => {
+    const { sizeMl, parts, madeAt, retiredAt, firstOfBatch, fresh, odd } = row
+    return {
+      ...{ shelf: bottle, formula: formulaOf(row), carry },
+      facts: { sizeMl, parts, madeAt, retiredAt },
+      asks: { madeAt, retiredAt, firstOfBatch, fresh, odd },
+    }
+  })
 
 /** Bottles as they are held; against `exceptRun` only what was promised before it is counted. */
 const heldById = (db: Database, ids: string[], now: number, exceptRun: string | null = null): Promise<Held[]> =>

@@ -9,6 +9,12 @@ import { signInAttemptTable } from '../credential/SignInAttempt'
 import { darkroomTable } from '../darkroom/Darkroom'
 import { bathReadingTable } from '../device/BathReading'
 import { deviceTable } from '../device/Device'
+import { eveningTable } from '../evening/Evening'
+import { eveningBathTable } from '../evening/EveningBath'
+import { eveningChangeTable } from '../evening/EveningChange'
+import { eveningTickTable } from '../evening/EveningTick'
+import { faultTable } from '../evening/Fault'
+import { roomTable } from '../evening/Room'
 import { noticeTable } from '../film/Notice'
 import { rollTable } from '../film/Roll'
 import { rollMarkTable } from '../film/RollMark'
@@ -43,6 +49,7 @@ import { processVersionTable } from '../process/ProcessVersion'
 import { runBathTable } from '../run/RunBath'
 import { runEventTable } from '../run/RunEvent'
 import { vesselTable } from '../run/Vessel'
+import { wallKeyTable } from '../wall/WallKey'
 import { sessionTable } from '../session/Session'
 import { shelfTable } from '../shelf/Shelf'
 import { wasteEntryTable } from '../shelf/WasteEntry'
@@ -60,6 +67,11 @@ const tables = {
   BathReading: bathReadingTable,
   Device: deviceTable,
   DueRule: dueRuleTable,
+  Evening: eveningTable,
+  EveningBath: eveningBathTable,
+  EveningChange: eveningChangeTable,
+  EveningTick: eveningTickTable,
+  Fault: faultTable,
   Formula: formulaTable,
   FormulaVersion: formulaVersionTable,
   Idempotency: idempotencyTable,
@@ -89,6 +101,7 @@ const tables = {
   ProofTakenBack: proofTakenBackTable,
   Roll: rollTable,
   RollMark: rollMarkTable,
+  Room: roomTable,
   Run: runTable,
   RunBath: runBathTable,
   RunEvent: runEventTable,
@@ -96,6 +109,7 @@ const tables = {
   Shelf: shelfTable,
   SignInAttempt: signInAttemptTable,
   Vessel: vesselTable,
+  WallKey: wallKeyTable,
   WasteEntry: wasteEntryTable,
 } satisfies Record<keyof Tables, unknown>
 
@@ -134,6 +148,10 @@ function associate(m: Tables): void {
   belongs(m.FilmOrder, m.Person, 'member', 'memberId')
   belongs(m.FilmOrder, m.Person, 'by', 'handedBy')
   belongs(m.OrderChange, m.Person, 'by', 'byPerson')
+  belongs(m.WallKey, m.Person, 'by', 'byPerson')
+  belongs(m.EveningChange, m.Person, 'by', 'byPerson')
+  belongs(m.Fault, m.Person, 'by', 'byPerson')
+  belongs(m.Fault, m.Person, 'closer', 'closedBy')
   belongs(m.Permission, m.Person, 'person', 'personId')
   belongs(m.Permission, m.Person, 'giver', 'givenBy')
   belongs(m.Practice, m.Person, 'person', 'personId')

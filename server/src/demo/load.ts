@@ -6,6 +6,7 @@ import { chartRows, devices, formulaRows, jars, people, shelves, vesselRows } fr
 import { orders } from './orders'
 import { demoPassword, technicians } from './people'
 import { practices } from './practices'
+import { rota } from './rota'
 import { playSeason } from './season'
 import { writeSeason } from './writeSeason'
 
@@ -29,5 +30,6 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
     await colourKits(db, ilse, today, formulas.ids)
     const strips = season.bottles.filter((bottle) => bottle.formula === 'softBorax')
     await instruments(db, ilse, today, strips)
+    await rota(db, staff, today)
   })
 }

@@ -27,6 +27,23 @@ const brought: [
   ['lotte', 5, 30, { film: 'Millrace 100', ei: 100, format: '120' }],
   ['wanda', 4, null, { film: 'Harbour colour 200', ei: 200, process: 'colour-negative' }],
   ['otis', 3, 29, { film: 'Millrace 400', ei: 400, present: true }],
+  ['corin', 2.5, 30, { film: 'Millrace 400', ei: 400, count: 2 }],
+  ['tilda', 2, 30, { film: 'Harbour slide 100', ei: 100, process: 'slide-three' }],
+  ['bram', 1.5, 29, { film: 'Millrace 100', ei: 100 }],
+  ['nell', 1, 30, { film: 'Millrace 400', ei: 400, critical: true, note: 'The sister’s wedding.' }],
+]
+/** What will be brought in the coming weeks, days from now. */
+const toCome: [login: string, inDays: number, wish: (typeof brought)[0][3]][] = [
+  ['huw', 3, { film: 'Millrace 400', ei: 400, count: 2 }],
+  ['lotte', 4, { film: 'Millrace 100', ei: 100, format: '120', count: 2 }],
+  ['jory', 6, { film: 'Harbour colour 200', ei: 200, process: 'colour-negative', count: 3 }],
+  ['mina', 8, { film: 'Millrace 100', ei: 100 }],
+  ['wanda', 10, { film: 'Millrace 400', ei: 1600, pushStops: 2 }],
+  ['ansa', 12, { film: 'Harbour slide 100', ei: 100, process: 'slide-three', count: 2 }],
+  ['otis', 15, { film: 'Millrace 400', ei: 400, count: 4 }],
+  ['pell', 18, { film: 'Millrace 100', ei: 100, count: 2 }],
+  ['bram', 22, { film: 'Harbour colour 200', ei: 200, process: 'colour-negative' }],
+  ['corin', 26, { film: 'Millrace 400', ei: 400, count: 3 }],
 ]
 /** Taken home again undeveloped. */
 const withdrawn: [login: string, hoursAgo: number, why: string] = [
@@ -52,6 +69,11 @@ export async function orders(db: Database, by: string, today: number): Promise<v
     ...brought.map(([login, hoursAgo, wantedIn, wish], i) => ({
       ...row(login, hoursAgo, i + 2, wish),
       ...{ rack: i + 1, wantedBy: wantedIn === null ? null : Math.round((today + wantedIn * hourMs) / hourMs) * hourMs },
+    })),
+    ...toCome.map(([login, days, wish], i) => ({
+      ...row(login, 0.5, brought.length + i + 2, wish),
+      // nothing of it lies here yet
+      ...{ rack: null, earliest: Math.round((today + days * dayMs) / hourMs) * hourMs },
     })),
   ]
   await db.FilmOrder.bulkCreate(rows)

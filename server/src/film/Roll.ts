@@ -21,6 +21,8 @@ export class Roll extends Model<InferAttributes<Roll>, InferCreationAttributes<R
   declare id: string
   declare version: CreationOptional<number>
   declare runId: string
+  /** the order it came in */
+  declare orderId: CreationOptional<string | null>
   declare memberId: CreationOptional<string | null>
   declare film: string
   declare format: Shown['format']
@@ -54,6 +56,7 @@ export const rollTable = table(Roll, 'roll', {
   id: key(),
   version: version(),
   runId: of('run'),
+  orderId: optional(of('film_order')),
   memberId: optional(of('person')),
   film: text(),
   format: text(),

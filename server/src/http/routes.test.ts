@@ -15,7 +15,7 @@ beforeAll(async () => {
 afterAll(() => house.close())
 
 const title = ({ method, path }: Endpoint) => `${method} ${path}`
-const params = { id: uuid(), entryId: uuid() }
+const params = { id: uuid(), entryId: uuid(), loadId: uuid(), token: 'x'.repeat(43) }
 
 describe('every route, with the wrong role', () => {
   test.each(endpoints.filter((one) => one.access !== 'public').map((one) => [title(one), one] as const))(
@@ -49,6 +49,8 @@ describe('every route, with the wrong role', () => {
     'GET /api/people/:id/export': [403],
     'PUT /api/me': [409, () => ({ version: 99 })],
     'PUT /api/me/password': [422, () => ({ current: 'not my password', password: 'a loft full of reels' })],
+    'GET /api/faults': [200],
+    'POST /api/faults': [200, () => ({ id: uuid(), thing: 'other', thingId: null, name: 'the tap', what: 'it drips' })],
     'GET /api/orders': [200],
     'GET /api/orders/choices': [200],
     'POST /api/orders': [403, ({ ids }) => ({ id: uuid(), memberId: ids.people, ...wish })],

@@ -2,6 +2,7 @@ import type { LiveRows } from '@selvrin/core/contract'
 import { bottlesById } from '../bottle/rows'
 import { shown as shownChart, withNames } from '../chart/rows'
 import { shown as shownChemical, withNames as withChanger } from '../chemical/rows'
+import { faultsWhere } from '../evening/faults'
 import { filmsWhere } from '../film/rows'
 import { shown as shownNotice } from '../film/notices'
 import { newestFormulas } from '../formula/queries'
@@ -72,6 +73,7 @@ export const readers: Record<keyof LiveRows, Read> = {
   },
   roll: films,
   order: async (db, ids) => (await ordersWhere(db, { id: ids })).map((row) => ({ id: row.id, row, owner: row.memberId })),
+  fault: async (db, ids) => seen(await faultsWhere(db, { id: ids })),
   notice: async (db, ids) =>
     (await db.Notice.findAll({ where: { id: ids } })).map((row) => ({ id: row.id, row: shownNotice(row), owner: row.personId })),
   chart: async (db, ids) => seen((await db.ChartRow.findAll({ ...withNames, where: { id: ids } })).map(shownChart)),

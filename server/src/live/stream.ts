@@ -28,8 +28,10 @@ function hear({ say, look }: Listeners, tell: (event: LiveEvent) => void, channe
   if (subject === 'person') void look((who) => who.id === id)
 }
 
-/** Passes what PostgreSQL notifies on to every browser listening here. Answers a function that ends it. */
-export function liveStream(router: Router, house: House): () => Promise<void> {
+/** Passes what PostgreSQL notifies on to every browser listening here. Answers how to end it, and how to hear that something was told, or may have been missed. */
+export function liveStream(router: Router, house: House): { close: () => Promise<void>; onTold: (hear: () => void) => void } {
+  const hearers = new Set<() => void>()
+  const told = (): void => hearers.forEach((one) => one())
   const listeners = listenersOf(house)
   const telling = tellingOf(house, listeners)
   let client: pg.Client | undefined
@@ -37,7 +39,10 @@ export function liveStream(router: Router, house: House): () => Promise<void> {
   async function listen(lost: () => void): Promise<void> {
     const next = new pg.Client({ connectionString: house.db.url })
     client = next
-    next.on('notification', ({ channel, payload }) => hear(listeners, telling.tell, channel, payload ?? ''))
+    next.on('notification', ({ channel, payload }) => {
+      hear(listeners, telling.tell, channel, payload ?? '')
+      if (channel === 'selvrin') told()
+    })
     next.on('error', () => void next.end().catch(() => undefined))
     next.on('end', lost)
     await next.connect()
@@ -45,6 +50,7 @@ export function liveStream(router: Router, house: House): () => Promise<void> {
     // what was missed while away cannot be known: browsers fetch again
     listeners.say('event: again\ndata: {}\n\n', everyone)
     void listeners.look(everyone)
+    told()
   }
   const stopListening = stayConnected(listen)
 
@@ -66,11 +72,12 @@ export function liveStream(router: Router, house: House): () => Promise<void> {
     request.on('close', () => listeners.remove(response))
   })
 
-  return async () => {
+  const close = async (): Promise<void> => {
     stopListening()
     clearInterval(beat)
     telling.end()
     listeners.end()
     await client?.end().catch(() => undefined)
   }
+  return { close, onTold: (one) => void hearers.add(one) }
 }

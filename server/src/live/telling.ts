@@ -21,7 +21,8 @@ const isTechnician = (who: Who): boolean => who.role === 'technician'
 /** Who hears of a row: of a film its member and every technician, of a run whoever planned it, of a notice its person alone. */
 function mayHear(subject: Subject, owner: string | null | undefined): (who: Who) => boolean {
   if (subject === 'notice') return (who) => who.id === owner
-  if (subject === 'roll' || subject === 'run' || subject === 'run-event') return (who) => isTechnician(who) || who.id === owner
+  if (subject === 'roll' || subject === 'order' || subject === 'run' || subject === 'run-event')
+    return (who) => isTechnician(who) || who.id === owner
   return (who) => isTechnician(who) || (subject !== 'person' && memberSubjects.includes(subject))
 }
 

@@ -37,6 +37,9 @@ export class FilmOrder extends Model<InferAttributes<FilmOrder>, InferCreationAt
   declare critical: boolean
   declare note: string
   declare rack: CreationOptional<number | null>
+  declare beginsAt: CreationOptional<number | null>
+  declare hangsAt: CreationOptional<number | null>
+  declare cost: CreationOptional<number | null>
   declare handedBy: CreationOptional<string | null>
   declare handedAt: number
   declare why: CreationOptional<string | null>
@@ -64,6 +67,9 @@ export const filmOrderTable = table(FilmOrder, 'film_order', {
   critical: flag(),
   note: usually(text(), ''),
   rack: optional(whole()),
+  beginsAt: optional(instant()),
+  hangsAt: optional(instant()),
+  cost: optional(amount()),
   handedBy: optional(of('person')),
   handedAt: instant(),
   why: optional(text()),

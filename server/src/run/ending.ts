@@ -10,6 +10,7 @@ import { asSeen, saveNext } from '../http/changing'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
 import { changeAll, destroyAll } from '../table/all'
+import { ordersBack, ordersDone } from '../order/following'
 import { keepEvents, lockRun, requireState, runRow } from './rows'
 import { bottlesOf } from './uses'
 
@@ -26,6 +27,7 @@ export const finish: Handler<typeof api.run.finish> = async ({ db, params, body,
   await hangUp(db, run, { ...(body.hung ?? { wiping: 'none', dryer: 'air' }), at: body.at, by: who.id })
   const row = asSeen(db.Run, { id: run.id, version: run.version })
   await saveNext(row.set({ state: 'done', endedAt: body.at, why: body.note === '' ? null : body.note }))
+  await ordersDone(db, run.id)
   return runRow(db, run.id)
 }
 
@@ -50,9 +52,13 @@ export const abandon: Handler<typeof api.run.abandon> = async ({ db, params, bod
   const events = await keepEvents(db, run, body.events, who)
   const lines = decideGivingUp(run, await bottlesOf(db, run.plan, now), { ...body, events })
   await writeEntries(db, entriesOf(lines, { by: who.id, now }))
-  if (run.state === 'planned') await destroyAll(db.Roll, { runId: run.id })
+  if (run.state === 'planned') {
+    await ordersBack(db, run.id)
+    await destroyAll(db.Roll, { runId: run.id })
+  }
   const row = asSeen(db.Run, { id: run.id, version: run.version })
   await saveNext(row.set({ state: 'abandoned', endedAt: body.at, why: body.reason }))
+  if (run.state === 'running') await ordersDone(db, run.id)
   return { done: true as const }
 }
 

@@ -1,5 +1,5 @@
 import { decidePlanning, developsFirst, partsOfBaths, planFor, wantsOf, type Plan } from '@selvrin/core'
-import type { api, PlanRequest } from '@selvrin/core/contract'
+import type { api, PlanRequest, Run } from '@selvrin/core/contract'
 import { lockBottles } from '../bottle/ledger'
 import { bottlesById } from '../bottle/rows'
 import { shown, withNames } from '../chart/rows'
@@ -47,8 +47,16 @@ function requireUnder(who: Who, overrule: string | undefined): void {
     throw new Refusal(403, 'not-yours', 'Only a technician overrules what speaks against a plan. Ask the one on duty.')
 }
 
+interface ToPlan {
+  id: string
+  request: PlanRequest
+  overrule?: string | undefined
+  /** of each film, the order it came in; none where it was not handed in */
+  orders?: string[]
+}
+
 /** Plans a run, which promises it its vessel, liquids and capacity. */
-export const plan: Handler<typeof api.run.plan> = async ({ db, body: { id, request, overrule }, who, now }) => {
+export async function planRun(db: Database, { id, request, overrule, orders = [] }: ToPlan, who: Who, now: number): Promise<Run> {
   // two who plan on the same bottles at once are told of each other
   await lockBottles(
     db,
@@ -66,6 +74,7 @@ export const plan: Handler<typeof api.run.plan> = async ({ db, body: { id, reque
     request.films.map((film, i) => ({
       id: film.id,
       reel: i + 1,
+      orderId: orders[i] ?? null,
       runId: id,
       memberId: film.memberId,
       film: film.film,
@@ -79,3 +88,5 @@ export const plan: Handler<typeof api.run.plan> = async ({ db, body: { id, reque
   )
   return runRow(db, id)
 }
+
+export const plan: Handler<typeof api.run.plan> = ({ db, body, who, now }) => planRun(db, body, who, now)

@@ -101,6 +101,17 @@ const assumed = computed(
     {{ show.concentration(state.silverLimitGPerL ?? 0) }} it may hold.
     <b v-if="closed.length > 0">Closed for {{ closed.join(' and ') }}.</b>
   </p>
+  <p v-if="bottle.evening" class="mt-2">
+    The evening of {{ bottle.evening.day }} wants
+    {{
+      [
+        bottle.evening.ml > 0 ? volume(bottle.evening.ml) : '',
+        bottle.evening.rolls > 0 ? `${showRolls(bottle.evening.rolls)} through it` : '',
+      ]
+        .filter(Boolean)
+        .join(', ')
+    }}.
+  </p>
   <p v-if="bottle.reserved && bottle.reserved.runs.length > 0" class="mt-2">
     Reserved for run {{ bottle.reserved.runs.join(', ') }}:
     {{

@@ -11,11 +11,12 @@ import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import ProgressBar from '../fields/ProgressBar.vue'
 import TextField from '../fields/TextField.vue'
+import { showMoney } from '../formula/missing'
 import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
 import { useProcesses } from '../stores'
 import OrderForm from './OrderForm.vue'
-import { bathWords, changeWords, filmWords, stateWords } from './orderWords'
+import { bathWords, changeWords, filmWords, stateWords, whenWords } from './orderWords'
 
 /** One order: what is wanted, where it stands, its slip and photograph, and what happened to it. */
 const session = useSession()
@@ -96,6 +97,8 @@ async function changed(): Promise<void> {
         <p class="text-lg">
           <b>{{ stateWords(order) }}</b>{{ order.why ? `: ${order.why}` : '' }}
         </p>
+        <p v-if="whenWords(order, zone)" class="text-lg" role="status">{{ whenWords(order, zone) }}</p>
+        <p v-if="order.cost !== null">its chemicals cost about {{ showMoney(order.cost, session.darkroom?.currency ?? 'EUR') }}</p>
         <p v-if="order.wantedBy !== null">wanted by {{ showMoment(order.wantedBy, zone) }}</p>
         <p v-if="order.earliest !== null">not before {{ showMoment(order.earliest, zone) }}</p>
         <p v-if="order.present">Its owner waits for it.</p>

@@ -8,11 +8,12 @@ import { matches } from '../fields/matches'
 import WaitFor from '../fields/WaitFor.vue'
 import { useKeys } from '../hand/keys'
 import { counted, showMoment } from '../marks/words'
+import EveningStrip from '../evening/EveningStrip.vue'
 import NoticeList from '../notice/NoticeList.vue'
 import { useSession } from '../session/store'
 import { useOrders } from '../stores'
 import OrderForm from './OrderForm.vue'
-import { bathWords, byWish, countWords, filmWords, stateWords } from './orderWords'
+import { bathWords, byWish, countWords, filmWords, stateWords, whenWords } from './orderWords'
 
 /** Rolls that were handed in and wait: a technician everyone's, a member their own. */
 const session = useSession()
@@ -57,6 +58,7 @@ function kept(order: FilmOrder): void {
       </button>
     </div>
     <NoticeList class="mb-4" />
+    <EveningStrip v-if="session.isTechnician" />
     <WaitFor :of="[orders, known]" what="the orders">
       <p v-if="open.length === 0" class="mb-6 text-xl">
         {{
@@ -91,7 +93,8 @@ function kept(order: FilmOrder): void {
               ><b v-if="order.critical" class="block">◆ only negatives</b
               >{{ order.wantedBy === null ? 'no hurry' : `by ${showMoment(order.wantedBy, zone)}` }}<br /><span class="text-quiet">{{
                 stateWords(order)
-              }}</span></span
+              }}</span
+              ><span v-if="whenWords(order, zone)" class="block text-quiet">{{ whenWords(order, zone) }}</span></span
             >
           </RouterLink>
         </li>

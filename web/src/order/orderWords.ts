@@ -1,6 +1,6 @@
 import type { FilmOrder, OrderLine } from '@selvrin/core/contract'
 import { loadKindOf } from '@selvrin/core'
-import { counted, showMoment } from '../marks/words'
+import { counted, showClock, showMoment } from '../marks/words'
 
 type Change = OrderLine['changes'][number]
 
@@ -59,12 +59,22 @@ export function countWords(orders: Pick<FilmOrder, 'count' | 'format'>[]): strin
   return [counted(of(false), 'roll'), counted(of(true), 'sheet')].filter((words) => !words.startsWith('0 ')).join(', ')
 }
 
+const inRack = (rack: number | null): string => (rack === null ? 'still to be brought' : `in the rack, place ${rack}`)
+
+/** When it goes into the tank and when its films hang, as the evening is planned; empty where it is in none. */
+export const whenWords = ({ state, beginsAt, hangsAt }: Pick<FilmOrder, 'state' | 'beginsAt' | 'hangsAt'>, zone: string): string =>
+  state === 'planned' && beginsAt !== null
+    ? `into the tank ${showMoment(beginsAt, zone)}${hangsAt === null ? '' : `, hangs about ${showClock(hangsAt, zone)}`}`
+    : state === 'planned'
+      ? 'its time is not settled yet'
+      : ''
+
 /** Where it stands, in words. */
 export const stateWords = ({ state, rack }: Pick<FilmOrder, 'state' | 'rack'>): string =>
   state === 'waiting'
-    ? `in the rack, place ${rack ?? '?'}`
+    ? inRack(rack)
     : state === 'planned'
-      ? `planned; in the rack, place ${rack ?? '?'}`
+      ? `planned; ${inRack(rack)}`
       : state === 'begun'
         ? 'in the tank'
         : state === 'done'

@@ -11,13 +11,17 @@ const entryOf = (html: string): string | null => /<script\b[^>]*\btype="module"[
 
 const mine = (): string | null => document.querySelector('script[type="module"][src]')?.getAttribute('src') ?? null
 
-/** Looks at what is served now. A house that is away says nothing. */
-async function look(): Promise<void> {
+/** Whether another release is served now than the one that runs here. A house that is away says nothing. */
+export async function isNewer(): Promise<boolean> {
   const served = await fetch('/', { cache: 'no-store', credentials: 'same-origin' })
     .then((answer) => (answer.ok ? answer.text() : ''))
     .catch(() => '')
   const entry = entryOf(served)
-  if (entry !== null && mine() !== null && entry !== mine()) newer.value = true
+  return entry !== null && mine() !== null && entry !== mine()
+}
+
+async function look(): Promise<void> {
+  if (await isNewer()) newer.value = true
 }
 
 /**

@@ -1,31 +1,28 @@
-import type { ArrangeProgress, DarkroomEvening, DarkroomPlan } from '@selvrin/core'
-import { proxy, wrap } from 'comlink'
-import type { Arranging } from './arrange.worker'
+import { proxy, wrap, type Remote } from 'comlink'
+import type { Arranging, Patience } from './arrange.worker'
 
-interface Asked {
-  seed: number
-  /** as many as that give the same plan on every machine */
-  rounds: number
-  /** the longest it may take, ms */
-  ms: number
-}
+type Work = keyof Arranging
+type Asked<W extends Work> = Parameters<Arranging[W]>[0]
+type Told<W extends Work> = Parameters<Arranging[W]>[2]
 
 /**
- * Arranges an evening in a worker. `plan` is null where it was cancelled, which ends the worker at once; `told` hears how far it is.
+ * Has something of an evening worked out in a worker of its own. `answer` is null where it was cancelled, which ends the worker at once; `told` hears how far it is.
  * @throws what the worker threw
  */
-export function arrangeInWorker(
-  evening: DarkroomEvening,
-  asked: Asked,
-  told: (progress: ArrangeProgress) => void,
-): { plan: Promise<DarkroomPlan | null>; cancel: () => void } {
+export function inArranging<W extends Work>(
+  work: W,
+  asked: Asked<W>,
+  patience: Patience,
+  told: Told<W>,
+): { answer: Promise<ReturnType<Arranging[W]> | null>; cancel: () => void } {
   const worker = new Worker(new URL('./arrange.worker.ts', import.meta.url), { type: 'module' })
   let cancel: () => void = () => undefined
   const cancelled = new Promise<null>((resolve) => (cancel = () => resolve(null)))
   const failed = new Promise<never>((_, reject) => {
     worker.onerror = (event) => reject(new Error(event.message || 'The worker that arranges the evening could not be begun.'))
   })
-  const found = wrap<Arranging>(worker).arrange(evening, asked, proxy(told) as never)
-  const plan = Promise.race([found, cancelled, failed]).finally(() => worker.terminate())
-  return { plan, cancel }
+  const remote = wrap<Arranging>(worker) as Remote<Arranging>
+  const found = (remote[work] as unknown as (...parts: unknown[]) => Promise<ReturnType<Arranging[W]>>)(asked, patience, proxy(told))
+  const answer = Promise.race([found, cancelled, failed]).finally(() => worker.terminate())
+  return { answer, cancel }
 }

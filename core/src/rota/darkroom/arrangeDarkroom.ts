@@ -5,38 +5,17 @@ import { placeInOrder, type InOrder } from '../search/inOrder'
 import { asProblem, planStarts } from './asProblem'
 import { bearable } from './bearing'
 import type { DarkroomEvening, DarkroomPlan, DecidedLoad } from './evening'
-import { inTurn, planWith, turnsOf, type Timed } from './turns'
+import { recompiled, sameTimes, type Kept } from './recompiled'
+import { turnsOf } from './turns'
 
 /** rounds of one search before it is begun anew with the times that its best order gives */
 const roundsEach = 100
 /** times it is begun anew at the most */
 const mostBegun = 10
 
-type Kept = { load: DecidedLoad; plan: Plan }[]
-
 const better = (a: RotaPlan, b: RotaPlan, weightOf: (load: string) => number): boolean => {
   const out = ({ unplaced }: RotaPlan): number => unplaced.reduce((sum, one) => sum + weightOf(one.load), 0)
   return (out(a) - out(b) || a.lateS - b.lateS || a.endS - b.endS) < 0
-}
-
-/** What every load is by its turn, where those that are placed pour when they do; the others are what they were. */
-function recompiled(evening: DarkroomEvening, kept: Kept, placed: PlacedLoad[], problem: RotaProblem) {
-  const byLoad = new Map(kept.map((one) => [one.load.id, one]))
-  const timed = placed.flatMap(({ load: id, startS, waits, vessel }): (Timed & { vessel: string })[] => {
-    const one = byLoad.get(id)
-    const load = problem.loads.find((each) => each.id === id)
-    return one && load ? [{ ...one, vessel, starts: planStarts(load, one.plan.steps.length, startS, waits) }] : []
-  })
-  const { bottles, tests } = inTurn(evening, timed)
-  const plans = new Map(timed.map(({ load, vessel }) => [load.id, planWith(evening, load, bottles.get(load.id) ?? [], vessel)]))
-  return { timed, tests, plans: Object.fromEntries(plans), kept: kept.map((one) => ({ ...one, plan: plans.get(one.load.id) ?? one.plan })) }
-}
-
-/** Whether the loads that are placed have the times and hands in one problem that they have in the other. */
-function sameTimes(a: RotaProblem, b: RotaProblem, placed: PlacedLoad[]): boolean {
-  const there = new Set(placed.map((one) => one.load))
-  const of = ({ loads, resources }: RotaProblem): string => JSON.stringify([loads.filter((load) => there.has(load.id)), resources])
-  return of(a) === of(b)
 }
 
 /** s from the start of a load to its first pour of each of its bottles, without waits. */

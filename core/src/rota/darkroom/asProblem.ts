@@ -37,24 +37,34 @@ function bottlePlaces(evening: DarkroomEvening, plans: Plan[]): { id: string; pl
   })
 }
 
-function rotaLoad(evening: DarkroomEvening, { id, request, readyS, dueS, weight, loadingS }: DecidedLoad, plan: Plan): RotaLoad {
+function plainLoad(evening: DarkroomEvening, { id, request, readyS, dueS, weight, loadingS }: DecidedLoad, plan: Plan): RotaLoad {
   const load = loadOf(plan, { id, readyS, dueS, weight, loadingS, rooms: evening.rooms })
   const vessel = evening.vessels.find((one) => one.id === request.vesselId)
+  return { ...load, kind: vessel ? likeness(vessel) : load.kind }
+}
+
+function rotaLoad(evening: DarkroomEvening, decided: DecidedLoad, plan: Plan): RotaLoad {
+  const load = plainLoad(evening, decided, plan)
   const before = load.steps.length - plan.steps.length
   const steps = load.steps.map((step, i) => {
     const bottle = plan.steps[i - before]?.bottle
     return bottle && lentMl(plan, i - before) > 0 ? { ...step, uses: [...(step.uses ?? []), bottleName(bottle.id)] } : step
   })
-  return { ...load, kind: vessel ? likeness(vessel) : load.kind, steps }
+  return { ...load, steps }
 }
 
 /** The evening as a problem, with every load as its plan is now. */
 export function asProblem(evening: DarkroomEvening, decided: { load: DecidedLoad; plan: Plan }[]): RotaProblem {
-  const { room } = evening
+  const { room, begun = [] } = evening
   return {
     ...room,
     vessels: vesselsOf(evening),
-    loads: decided.map(({ load, plan }) => rotaLoad(evening, load, plan)),
+    loads: [
+      ...decided.map(({ load, plan }) => rotaLoad(evening, load, plan)),
+      // what its bath lends it is not there for the others already
+      ...begun.map(({ load, plan, pin }) => plainLoad(evening, { ...load, request: { ...load.request, vesselId: pin.vessel } }, plan)),
+    ],
+    pinned: [...begun.map((one) => one.pin), ...(room.pinned ?? [])],
     resources: [
       ...(room.resources ?? []),
       ...bottlePlaces(

@@ -79,3 +79,31 @@ test('the orders of an evening become a plan without a breach', () => {
   expect([last?.left, last?.rota.unplaced, last && checkEvening(last.problem, last.rota)]).toEqual([[], [], []])
   expect(last?.plans.a?.findings.map((finding) => finding.rule)).toContain('plan-films-mixed')
 })
+
+test('a load is no larger than its bottles have enough for, and the next takes another bottle', () => {
+  const [dev, fix] = bottles as [RotaBottle, RotaBottle]
+  const holding = (bottle: RotaBottle, id: string, state: Partial<RotaBottle['state']>): RotaBottle => ({
+    ...bottle,
+    id,
+    label: id,
+    state: { ...bottle.state, ...state },
+  })
+  const wide = { ...house.vessels[0]!, coversMl: [300, 600, 900, 1200] }
+  const of = (fixers: RotaBottle[]) =>
+    decideLoads([order('a', { count: 4 })], { ...house, vessels: [wide], bottles: [dev, ...fixers] }, hours).decided
+  const fixer = (load: (typeof decided)[number]) => load.load.request.baths.find((bath) => bath.role === 'fixer')?.bottleId
+  // 700 ml cover two films
+  const decided = of([holding(fix, 'F1', { volumeMl: 700, rollsLeft: null })])
+  expect(decided.map((one) => one.films.length)).toEqual([2, 2])
+  // a bottle that has enough for all goes before halves
+  const two = of([holding(fix, 'F1', { volumeMl: 700, rollsLeft: null }), holding(fix, 'F2', { volumeMl: 2000, rollsLeft: null })])
+  expect(two.map((one) => [one.films.length, fixer(one)])).toEqual([[4, 'F2']])
+  // good for two more rolls: the others go through the next
+  const worn = of([holding(fix, 'F1', { volumeMl: 700, rollsLeft: 2 }), holding(fix, 'F2', { volumeMl: 700, rollsLeft: 9 })])
+  expect(worn.map((one) => [one.films.length, fixer(one)])).toEqual([
+    [2, 'F1'],
+    [2, 'F2'],
+  ])
+  // where there is no other it is a load all the same, and its plan says what is missing
+  expect(of([holding(fix, 'F1', { volumeMl: 700, rollsLeft: 2 })]).map((one) => one.films.length)).toEqual([2, 1, 1])
+})

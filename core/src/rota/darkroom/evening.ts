@@ -9,7 +9,7 @@ import type { ChartTime, RunRequest, ShelfBottle, Tank } from '../../process/she
 import type { DueRule } from '../../proof/due'
 import type { AsksForTests } from '../../proof/dueFacts'
 import type { LoadRooms } from '../loadOf'
-import type { RotaPlan, RotaProblem } from '../problem'
+import type { RotaPin, RotaPlan, RotaProblem } from '../problem'
 
 /* An evening with the bottles of this darkroom: what each load is, and what its times are, follows from what went through its bottles before it. All of it is plain data. */
 
@@ -27,6 +27,13 @@ export interface DecidedLoad {
   overruled?: boolean | undefined
 }
 
+/** A load that is a run by now: it is what it was planned to be, where it was begun. Its bottles are promised to it, or have it in their ledgers. */
+export interface BegunLoad {
+  load: DecidedLoad
+  plan: Plan
+  pin: RotaPin
+}
+
 /** A bottle as it stands when the evening begins, with what it is reckoned on from. */
 export interface EveningBottle {
   shelf: ShelfBottle & { state: BottleState }
@@ -42,6 +49,7 @@ export interface DarkroomEvening {
   /** in which a day is the same day */
   zone: string
   loads: DecidedLoad[]
+  begun?: BegunLoad[] | undefined
   /** the problem without what follows from loads and vessels */
   room: Omit<RotaProblem, 'loads' | 'vessels'>
   vessels: (Tank & { resetS: number })[]

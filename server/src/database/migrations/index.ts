@@ -15,6 +15,8 @@ import { practice } from './0014-practice'
 import { permission } from './0015-permission'
 import { practised } from './0016-practised'
 import { order } from './0017-order'
+import { evening } from './0018-evening'
+import { wall } from './0019-wall'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -36,4 +38,6 @@ export const migrations: Migration[] = [
   permission,
   practised,
   order,
+  evening,
+  wall,
 ]

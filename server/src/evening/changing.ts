@@ -1,0 +1,74 @@
+import { isMovable, requireEvening, runOf, type EveningBody, type EveningHouse } from '@selvrin/core'
+import type { api, EveningPage } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { catalogueOf } from '../chemical/chemistry'
+import { saveSeen } from '../http/changing'
+import { notFound, Refusal } from '../house/refusal'
+import type { Handler } from '../http/route'
+import type { Database } from '../table/database'
+import { follow } from './following'
+import { eveningPage, eveningRow } from './rows'
+
+/** All of an evening with its row locked: nobody else changes it until the end of the transaction. */
+export async function openEvening(db: Database, id: string, now: number): Promise<EveningPage & { house: EveningHouse }> {
+  const locked = await db.Evening.findByPk(id, { attributes: ['id'], lock: true })
+  if (!locked) throw notFound('evening')
+  const page = await eveningPage(db, id, now)
+  return { ...page, house: { ...page.house, catalogue: await catalogueOf(db) } }
+}
+
+async function write(
+  db: Database,
+  page: EveningPage & { house: EveningHouse },
+  { version, body }: { version: number; body: EveningBody },
+  now: number,
+): Promise<void> {
+  const { evening } = page
+  const row = await db.Evening.findByPk(evening.id, { rejectOnEmpty: true })
+  await saveSeen(row.set({ body, opensAt: body.opensAt, closesAt: body.closesAt }), version, () => eveningRow(db, evening.id))
+  await follow(db, { id: evening.id, before: evening.body, after: body }, page, now)
+}
+
+/** The evening of a day that has none yet. */
+export const planEvening: Handler<typeof api.evening.plan> = async ({ db, body: { id, day, opensAt, closesAt, people }, who, now }) => {
+  if (closesAt <= opensAt) throw new Refusal(422, 'closes', 'It closes before it opens.', { field: 'closesAt' })
+  const there = await db.Evening.findOne({ attributes: ['id'], where: { day }, raw: true })
+  if (there) throw new Refusal(409, 'exists', 'That day has an evening already.', { current: await eveningRow(db, there.id) })
+  const body: EveningBody = { opensAt, closesAt, people, loads: [] }
+  await db.Evening.create({ id, day, body, opensAt, closesAt })
+  await db.EveningChange.create({ id: uuid(), eveningId: id, at: now, byPerson: who.id, what: 'planned', before: body, undone: true })
+  return eveningRow(db, id)
+}
+
+/** Another plan: what stands in its way is looked at again with the shelf as it is now. */
+export const changeEvening: Handler<typeof api.evening.change> = async ({ db, params, body: { version, what, body }, who, now }) => {
+  const page = await openEvening(db, params.id, now)
+  const { evening, house, runs, orders, people } = page
+  if (evening.version !== version)
+    throw new Refusal(409, 'stale', 'Someone changed this evening meanwhile. The board shows how it is now; do yours again.', {
+      current: evening,
+    })
+  requireEvening(evening.body, body, { house, runs, orders, people, now })
+  await db.EveningChange.create({ id: uuid(), eveningId: evening.id, at: now, byPerson: who.id, what, before: evening.body })
+  await write(db, page, { version, body }, now)
+  return eveningRow(db, evening.id)
+}
+
+/** What was before the last change; what has begun since stays as it is. */
+export const undoEvening: Handler<typeof api.evening.undo> = async ({ db, params, body: { version }, now }) => {
+  const page = await openEvening(db, params.id, now)
+  const { evening, house, runs, orders, people } = page
+  if (evening.version !== version)
+    throw new Refusal(409, 'stale', 'Someone changed this evening meanwhile. The board shows how it is now.', { current: evening })
+  const last = await db.EveningChange.findOne({ where: { eveningId: evening.id, undone: false }, order: [['id', 'desc']] })
+  if (!last) throw new Refusal(409, 'nothing', 'There is no change of this evening to take back.')
+  const begun = evening.body.loads.filter((load) => !isMovable(load, runs))
+  const body: EveningBody = {
+    ...last.before,
+    loads: [...last.before.loads.filter((load) => !runOf(load, runs)), ...begun],
+  }
+  requireEvening(evening.body, body, { house, runs, orders, people, now })
+  await last.update({ undone: true })
+  await write(db, page, { version, body }, now)
+  return eveningRow(db, evening.id)
+}

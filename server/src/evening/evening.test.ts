@@ -1,0 +1,168 @@
+import { arrangeUntil, darkroomOf, eveningAsIs, withPlaces, type EveningBody, type EveningHouse } from '@selvrin/core'
+import type { Evening, EveningPage, FilmOrder } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { catalogueOf } from '../chemical/chemistry'
+import { testHouse, type Answer, type Caller, type TestHouse } from '../test/house'
+
+let house: TestHouse
+let [ilse, odo, tilda]: Caller[] = []
+let id = ''
+const ids: Record<string, string> = {}
+beforeAll(async () => {
+  house = await testHouse()
+  ;[ilse, odo, tilda] = [await house.as('ilse'), await house.as('odo'), await house.as('tilda')]
+  for (const one of await house.sql<{ login: string; id: string }>('select login, id from person')) ids[one.login] = one.id
+  id = ((await ilse.send('GET', '/api/evenings')).body.rows?.[0] as { id: string }).id
+}, 60_000)
+afterAll(() => house.close())
+
+const page = async (who = ilse!): Promise<EveningPage> => (await who.send('GET', `/api/evenings/${id}`)).body as unknown as EveningPage
+const said = ({ status, body }: Answer) => [status, body.code]
+const put = (who: Caller, { version }: Pick<Evening, 'version'>, body: EveningBody, what = 'moved') =>
+  who.send('PUT', `/api/evenings/${id}`, { version, what, body })
+const whole = async (of: EveningPage): Promise<EveningHouse> => ({ ...of.house, catalogue: await catalogueOf(house.db) })
+/** The evening with everything in it arranged from the beginning. */
+async function arranged(): Promise<EveningPage> {
+  const now = await page()
+  const stands = await whole(now)
+  const body = { ...now.evening.body, loads: now.evening.body.loads.map((load) => ({ ...load, fixed: false })) }
+  const plan = arrangeUntil(darkroomOf(body, stands, now.runs, { now: house.now() }), { seed: 1, rounds: 5 })
+  const answer = await put(ilse!, now.evening, withPlaces(body, plan, stands.zone), 'arranged')
+  expect(answer.status).toBe(200)
+  return page()
+}
+const ordersOf = async () =>
+  Object.fromEntries(
+    (await house.sql<{ id: string; state: string; at: Date | null }>('select id, state, begins_at as at from film_order')).map((one) => [
+      one.id,
+      one,
+    ]),
+  )
+
+test('the demo’s evening holds as it stands, with two on duty and some still without a place', async () => {
+  const now = await page()
+  const asIs = eveningAsIs(now.evening.body, await whole(now), now.runs, house.now())
+  expect(asIs.breaches).toEqual([])
+  expect(now.evening.body.people).toHaveLength(2)
+  expect(asIs.rota.placed.length).toBeGreaterThan(4)
+  expect(now.evening.body.loads.filter((load) => load.place === null).length).toBeGreaterThan(0)
+})
+
+test('an arrangement is taken, every order says when it is its turn, and its owner is told once', async () => {
+  const now = await arranged()
+  const orders = await ordersOf()
+  const placed = now.evening.body.loads.filter((load) => load.place !== null)
+  for (const load of placed)
+    for (const order of load.orders) expect([orders[order]?.state, orders[order]?.at !== null]).toEqual(['planned', true])
+  const before = await house.sql<{ id: string; version: number }>('select id, version from film_order order by id')
+  // the same once more moves nobody
+  expect((await put(ilse!, now.evening, now.evening.body, 'arranged')).status).toBe(200)
+  expect(await house.sql('select id, version from film_order order by id')).toEqual(before)
+  const mine = ((await tilda!.send('GET', '/api/orders')).body.rows as unknown as FilmOrder[]).filter((one) => one.state === 'planned')
+  expect(mine.length).toBeGreaterThan(0)
+  expect(mine.every((one) => one.member === 'Tilda Rook' && one.beginsAt !== null && (one.hangsAt ?? 0) > one.beginsAt)).toBe(true)
+})
+
+test('two who change the same evening never write over each other; what is refused changes nothing', async () => {
+  const now = await page(ilse)
+  const [first] = now.evening.body.loads.filter((load) => load.place !== null)
+  const fixed = { ...now.evening.body, loads: now.evening.body.loads.map((load) => (load === first ? { ...load, fixed: true } : load)) }
+  expect((await put(ilse!, now.evening, fixed, 'fixed')).status).toBe(200)
+  const late = await put(odo!, now.evening, now.evening.body)
+  expect(said(late)).toEqual([409, 'stale'])
+  expect((late.body.current as unknown as Evening).body.loads.find((load) => load.id === first?.id)?.fixed).toBe(true)
+  const current = (await page()).evening
+  const early = {
+    ...current.body,
+    loads: current.body.loads.map((load) =>
+      load.id === first?.id ? { ...load, place: { ...load.place!, startAt: current.body.opensAt - 60_000 } } : load,
+    ),
+  }
+  expect(said(await put(odo!, current, early))).toEqual([422, 'rota-meets'])
+  expect((await page()).evening).toEqual(current)
+  // taken back it is as it was
+  const back = (await odo!.send('POST', `/api/evenings/${id}/undo`, { version: current.version })).body as unknown as Evening
+  expect(back.body).toEqual(now.evening.body)
+  expect(back.version).toBe(current.version + 1)
+})
+
+test('an order that is changed or withdrawn stands against its load, which comes out of the evening', async () => {
+  const now = await page()
+  const load = now.evening.body.loads.find((one) => one.orders.length === 1 && one.place !== null)!
+  const order = now.orders.find((one) => one.id === load.orders[0])!
+  await ilse!.send('POST', `/api/orders/${order.id}/withdraw`, { version: order.version, why: 'takes it home' })
+  expect(said(await put(ilse!, now.evening, now.evening.body))).toEqual([409, 'order-closed'])
+  const without = { ...now.evening.body, loads: now.evening.body.loads.filter((one) => one.id !== load.id) }
+  expect((await put(ilse!, now.evening, without, 'taken-out')).status).toBe(200)
+})
+
+test('a load becomes its run: its films know their order, it stays where it is, and given up they lie in the rack again', async () => {
+  const now = await page()
+  const load = now.evening.body.loads.find((one) => one.place !== null && one.request.films[0]?.film === 'Millrace 400')!
+  const begin = () => ilse!.send('POST', `/api/evenings/${id}/loads/${load.id}/begin`, { version: now.evening.version })
+  const begun = await begin()
+  expect([begun.status, begun.body.runId]).toEqual([200, load.id])
+  // twice is once
+  expect((await begin()).body.runId).toBe(load.id)
+  expect(await house.sql('select order_id from roll where run_id = $1 order by reel', [load.id])).toEqual(
+    load.orders.map((order_id) => ({ order_id })),
+  )
+  expect((await ordersOf())[load.orders[0] ?? '']?.state).toBe('begun')
+  const after = await page()
+  expect(after.runs.map((run) => [run.id, run.state])).toContainEqual([load.id, 'planned'])
+  expect(
+    said(await put(ilse!, after.evening, { ...after.evening.body, loads: after.evening.body.loads.filter((one) => one.id !== load.id) })),
+  ).toEqual([409, 'load-begun'])
+  const run = (await ilse!.send('GET', `/api/runs/${load.id}`)).body
+  await ilse!.send('POST', `/api/runs/${load.id}/abandon`, { version: run.version, at: house.now(), reason: 'the reel is broken' })
+  const [order] = await house.sql<{ state: string; rack: number | null }>('select state, rack from film_order where id = $1', [
+    load.orders[0],
+  ])
+  expect([order?.state, order?.rack !== null]).toEqual(['planned', true])
+})
+
+test('what is out of order is no place for a load; a named check brings it back', async () => {
+  const { house: stands } = await page()
+  const tank = stands.vessels[1]!
+  const fault = (
+    await tilda!.send('POST', '/api/faults', { id: uuid(), thing: 'vessel', thingId: tank.id, name: tank.name, what: 'its lid leaks' })
+  ).body as { id: string; version: number; state: string }
+  expect(fault.state).toBe('doubt')
+  expect((await page()).house.out).toEqual([])
+  expect((await tilda!.send('POST', `/api/faults/${fault.id}/judge`, { version: 1, state: 'out' })).status).toBe(403)
+  await ilse!.send('POST', `/api/faults/${fault.id}/judge`, { version: fault.version, state: 'out' })
+  expect((await page()).house.out).toEqual([tank.id])
+  expect(said(await ilse!.send('POST', `/api/faults/${fault.id}/close`, { version: fault.version, check: 'filled and turned' }))).toEqual([
+    409,
+    'stale',
+  ])
+  await ilse!.send('POST', `/api/faults/${fault.id}/close`, { version: fault.version + 1, check: 'filled and turned over for a minute' })
+  expect((await page()).house.out).toEqual([])
+  expect(said(await ilse!.send('POST', `/api/faults/${fault.id}/close`, { version: fault.version + 2, check: 'once more' }))).toEqual([
+    409,
+    'closed',
+  ])
+})
+
+test('a day has one evening; tasks are ticked off once', async () => {
+  const { evening } = await page()
+  const { opensAt, closesAt, people } = evening.body
+  expect(said(await ilse!.send('POST', '/api/evenings', { id: uuid(), day: evening.day, opensAt, closesAt, people }))).toEqual([
+    409,
+    'exists',
+  ])
+  const tick = (done: boolean) => ilse!.send('PUT', `/api/evenings/${id}/ticks`, { task: 'heat tub', done })
+  await tick(true)
+  await tick(true)
+  expect((await page()).ticked).toEqual(['heat tub'])
+  await tick(false)
+  expect((await page()).ticked).toEqual([])
+})
+
+test('the room is said once and changed by version', async () => {
+  const { version, ...room } = (await ilse!.send('GET', '/api/room')).body as Record<string, unknown> & { version: number }
+  const changed = await ilse!.send('PUT', '/api/room', { version, ...room, closets: 2 })
+  expect([changed.status, changed.body.closets]).toEqual([200, 2])
+  expect(said(await odo!.send('PUT', '/api/room', { version, ...room, closets: 3 }))).toEqual([409, 'stale'])
+  expect((await tilda!.send('GET', '/api/room')).status).toBe(403)
+})

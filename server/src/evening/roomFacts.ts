@@ -1,0 +1,21 @@
+import { usualRoom, type RoomBody } from '@selvrin/core'
+import type { api } from '@selvrin/core/contract'
+import { saveSeen } from '../http/changing'
+import type { Handler } from '../http/route'
+import type { Database } from '../table/database'
+
+/** What the room has; a usual one until somebody has said what theirs is like. */
+export async function roomOf(db: Database): Promise<RoomBody & { version: number }> {
+  const row = await db.Room.findOne({ attributes: ['version', 'body'], raw: true })
+  return row ? { ...row.body, version: row.version } : { ...usualRoom, version: 1 }
+}
+
+export const getRoom: Handler<typeof api.evening.room> = ({ db }) => roomOf(db)
+
+export const changeRoom: Handler<typeof api.evening.changeRoom> = async ({ db, body: { version, ...body } }) => {
+  // two who say it first at the same moment are told of each other as any others
+  await db.Room.findOrCreate({ where: { onlyRow: true }, defaults: { body: usualRoom } })
+  const row = await db.Room.findOne({ rejectOnEmpty: true })
+  await saveSeen(row.set({ body }), version, () => roomOf(db))
+  return roomOf(db)
+}

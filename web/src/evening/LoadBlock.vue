@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { markOf } from '@selvrin/core'
+import { computed } from 'vue'
+import type { Block, Segment } from './board'
+
+/** A load in its lane: whose, what, in what, and its steps along the time. Moved by dragging, or with the arrow keys. */
+const { block, x, pxPerS, selected, moved, clock } = defineProps<{
+  block: Block
+  /** px of its left edge */
+  x: number
+  pxPerS: number
+  selected: boolean
+  /** it is being moved: what it would meet there, nothing where it can be there */
+  moved: 'free' | 'met' | null
+  clock: (s: number) => string
+}>()
+const width = computed(() => (block.endS - block.startS) * pxPerS)
+const colourOf = ({ family }: Segment): string =>
+  family === 'loading' ? 'var(--ink)' : family === 'dry' ? 'var(--line)' : `var(--${markOf(family).colour})`
+const letterOf = ({ family }: Segment): string => (family === 'loading' ? 'load' : family === 'dry' ? 'dry' : markOf(family).letter)
+/** px a letter needs */
+const letterPx = 12
+const state = computed(() =>
+  block.over
+    ? 'developed'
+    : block.running
+      ? `run ${block.run} is on`
+      : block.run !== null
+        ? `run ${block.run}, ready`
+        : block.fixed
+          ? 'fixed'
+          : '',
+)
+const spoken = computed(() =>
+  [
+    `${block.owners}: ${block.what}, ${block.how}`,
+    `${clock(block.startS)} to ${clock(block.endS)}`,
+    block.lateS > 0 ? `${Math.ceil(block.lateS / 60)} minutes late` : '',
+    block.critical ? 'only negatives' : '',
+    state.value,
+  ]
+    .filter((part) => part !== '')
+    .join(', '),
+)
+</script>
+
+<template>
+  <button
+    type="button"
+    class="load absolute top-1 bottom-1 overflow-hidden rounded-sm border-2 bg-panel text-left"
+    :class="[
+      selected ? 'border-primary outline-2 outline-primary' : 'border-ink',
+      moved ? 'z-20 cursor-grabbing' : block.run === null ? 'cursor-grab' : '',
+      moved === 'met' ? 'border-dashed border-alarm' : '',
+      block.over ? 'over' : '',
+    ]"
+    :style="{ transform: `translateX(${x}px)`, width: `${Math.max(6, width)}px` }"
+    :aria-label="spoken"
+    :aria-pressed="selected"
+    :data-load="block.load"
+  >
+    <span class="block px-1.5 text-sm leading-tight font-bold" aria-hidden="true"
+      ><span v-if="block.run !== null">{{ block.over ? '✓' : '▶' }} </span><span v-else-if="block.fixed">▪ </span>{{ block.owners
+      }}<span v-if="block.critical"> ◆</span><span v-if="block.lateS > 0" class="text-alarm"> late</span></span
+    >
+    <span class="block truncate px-1.5 text-sm leading-tight" aria-hidden="true">{{ block.what }}</span>
+    <span class="absolute inset-x-0 bottom-0 block h-5" aria-hidden="true">
+      <span
+        v-for="(one, i) in block.segments"
+        :key="i"
+        class="absolute inset-y-0 block overflow-hidden border-r border-panel text-center text-xs leading-5 font-bold"
+        :style="{
+          left: `${(one.fromS - block.startS) * pxPerS}px`,
+          width: `${Math.max(1, (one.toS - one.fromS) * pxPerS)}px`,
+          background: colourOf(one),
+          color: one.family === 'dry' ? 'var(--ink)' : one.family === 'loading' ? 'var(--ground)' : 'var(--mark-text)',
+        }"
+        >{{
+          (one.toS - one.fromS) * pxPerS > 9 * one.name.length
+            ? one.name
+            : (one.toS - one.fromS) * pxPerS >= letterPx * Math.max(1, letterOf(one).length * 0.6)
+              ? letterOf(one)
+              : ''
+        }}</span
+      >
+    </span>
+  </button>
+</template>
+
+<style scoped>
+.load {
+  will-change: transform;
+  touch-action: none;
+}
+.over {
+  border-style: dotted;
+}
+</style>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { showTime, type EveningLoad, type Finding, type Plan, type TestBefore } from '@selvrin/core'
+import type { FilmOrder } from '@selvrin/core/contract'
+import { computed } from 'vue'
+import BathMark from '../marks/BathMark.vue'
+import FindingList from '../marks/FindingList.vue'
+import { showClock } from '../marks/words'
+import { filmWords } from '../order/orderWords'
+import type { Block } from './board'
+
+/** One load: whose it is, its steps with their times, what has to be tested before it, and what can be done with it. */
+const { load, block, plan, orders, zone, movable } = defineProps<{
+  load: EveningLoad
+  block: Block
+  plan: Plan | null
+  tests: TestBefore[]
+  against: Finding[]
+  orders: FilmOrder[]
+  leader: string
+  clock: (s: number) => string
+  zone: string
+  busy: boolean
+  movable: boolean
+  /** what stands in the way a second earlier; null where nobody asked */
+  why: string[] | null
+}>()
+defineEmits<{ why: []; fix: []; takeOut: []; begin: []; split: [order: string]; merge: [] }>()
+const steps = computed(() => block.segments.filter((one) => one.toS > one.fromS))
+const changed = computed(() =>
+  orders.filter((order) =>
+    load.request.films.some(
+      (film, i) => load.orders[i] === order.id && (film.film !== order.film || film.ei !== order.ei || film.format !== order.format),
+    ),
+  ),
+)
+</script>
+
+<template>
+  <section class="card" :aria-label="`Load of ${block.owners}`">
+    <div class="flex flex-wrap items-start gap-x-6 gap-y-3">
+      <div class="min-w-64 flex-1">
+        <h2 class="text-2xl font-bold">{{ block.owners }}</h2>
+        <p class="text-lg">{{ block.how }}, {{ plan?.vessel.name }}, led by {{ leader }}</p>
+        <p class="text-lg">
+          <b class="font-mono">{{ clock(block.startS) }}</b> to <b class="font-mono">{{ clock(block.endS) }}</b>{{
+            block.lateS > 0 ? `, ${showTime(block.lateS)} past ${showClock(load.dueAt, zone)}` : ''
+          }}
+        </p>
+        <ul class="mt-2">
+          <li v-for="order in orders" :key="order.id" class="flex flex-wrap items-center gap-x-3">
+            <RouterLink :to="`/rota/orders/${order.id}`" class="link inline-flex min-h-11 items-center"
+              >{{ order.number }} {{ order.member }}: {{ filmWords(order) }}</RouterLink
+            >
+            <button v-if="movable && orders.length > 1" class="button" @click="$emit('split', order.id)">Part {{ order.member }}’s</button>
+          </li>
+        </ul>
+        <p v-if="changed.length > 0" class="border-l-4 border-alarm pl-3 font-semibold">
+          {{ changed.map((order) => `Order ${order.number}`).join(', ') }} changed since. Take it out, and put it in again.
+        </p>
+      </div>
+      <ol class="min-w-64 flex-1" aria-label="Steps">
+        <li v-for="(one, i) in steps" :key="i" class="flex items-center gap-2">
+          <span class="w-20 font-mono">{{ clock(one.fromS) }}</span>
+          <BathMark v-if="one.family !== 'loading' && one.family !== 'dry'" :family="one.family" :size="18" /><span
+            v-else
+            class="w-[18px]"
+          />
+          {{ one.name }}<span class="font-mono text-quiet">{{ showTime(one.toS - one.fromS) }}</span>
+        </li>
+      </ol>
+    </div>
+    <FindingList v-if="against.length > 0" class="mt-3" :findings="against" />
+    <ul v-if="tests.length > 0" class="mt-3">
+      <li v-for="test in tests" :key="`${test.bottleId} ${test.kind}`" class="border-l-4 border-ink pl-3">
+        Before it: <RouterLink :to="`/proofs/${test.kind}/${test.bottleId}`" class="link">{{ test.name }} of {{ test.label }}</RouterLink
+        >. {{ test.says }}
+      </li>
+    </ul>
+    <div v-if="why !== null" class="mt-3 border-l-4 border-ink pl-3 text-lg" role="status">
+      <template v-if="why.length > 0"
+        ><b>Not a second earlier:</b> <span v-for="(one, i) in why" :key="i" class="block">{{ one }}</span></template
+      >
+      <template v-else>It could begin earlier: nothing is in its way. Drag it, or arrange anew.</template>
+    </div>
+    <div class="mt-4 flex flex-wrap gap-2">
+      <RouterLink v-if="block.runId" :to="`/tanks/${block.runId}`" class="button button-main">To run {{ block.run }}</RouterLink>
+      <button v-else class="button button-main" :disabled="busy" @click="$emit('begin')">To the tank</button>
+      <button class="button" :aria-pressed="why !== null" @click="$emit('why')">Why not earlier?<kbd class="ml-2 font-mono">W</kbd></button>
+      <template v-if="movable">
+        <button class="button" :disabled="busy" :aria-pressed="load.fixed" @click="$emit('fix')">
+          {{ load.fixed ? 'Let it move' : 'Fix it there' }}<kbd class="ml-2 font-mono">F</kbd>
+        </button>
+        <button class="button" :disabled="busy" @click="$emit('merge')">Put together with …</button>
+        <button class="button" :disabled="busy" @click="$emit('takeOut')">Take it out</button>
+      </template>
+    </div>
+  </section>
+</template>

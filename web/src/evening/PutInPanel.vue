@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { loadsFor } from '@selvrin/core'
+import type { FilmOrder } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed, ref } from 'vue'
+import ModalPanel from '../fields/ModalPanel.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import { counted, showMoment } from '../marks/words'
+import { byWish, filmWords } from '../order/orderWords'
+import type { EveningView } from './useEvening'
+
+/** Orders of the rack that come into this evening: which, and what they make together. */
+const { view, waiting } = defineProps<{ view: EveningView; waiting: FilmOrder[] }>()
+const emit = defineEmits<{ close: [] }>()
+const { evening, house, busy, problem, send } = view
+const zone = computed(() => house.value?.zone ?? 'UTC')
+const sorted = computed(() => [...waiting].sort(byWish))
+/** Whose time comes before the evening is over, and who waits, is in it unless somebody says otherwise. */
+const chosen = ref(
+  new Set(
+    waiting
+      .filter((order) => order.present || order.wantedBy === null || order.wantedBy < (evening.value?.body.closesAt ?? 0) + 86_400_000 * 2)
+      .map((one) => one.id),
+  ),
+)
+function toggle(id: string): void {
+  const next = new Set(chosen.value)
+  if (!next.delete(id)) next.add(id)
+  chosen.value = next
+}
+const made = computed(() => {
+  if (!evening.value || !house.value) return null
+  return loadsFor(
+    waiting.filter((order) => chosen.value.has(order.id)),
+    evening.value.body,
+    house.value,
+    uuid,
+  )
+})
+const leftOf = (id: string): string | undefined => made.value?.left.find((one) => one.order === id)?.message
+async function putIn(): Promise<void> {
+  if (!evening.value || !made.value) return
+  const good = await send('put-in', { ...evening.value.body, loads: [...evening.value.body.loads, ...made.value.loads] })
+  if (good) emit('close')
+}
+</script>
+
+<template>
+  <ModalPanel open wide title="Put orders in" @close="$emit('close')">
+    <p v-if="waiting.length === 0" class="text-lg">Nothing waits in the rack.</p>
+    <ul class="max-h-[26rem] overflow-y-auto">
+      <li v-for="order in sorted" :key="order.id" class="border-b border-line">
+        <label class="flex min-h-12 cursor-pointer flex-wrap items-center gap-x-3">
+          <input type="checkbox" class="size-5" :checked="chosen.has(order.id)" @change="toggle(order.id)" />
+          <b class="w-10">{{ order.number }}</b>
+          <span class="w-32">{{ order.member }}</span>
+          <span class="min-w-48 flex-1">{{ filmWords(order) }}{{ order.critical ? ' ◆' : '' }}</span>
+          <span class="text-quiet">{{ order.wantedBy === null ? 'no hurry' : `by ${showMoment(order.wantedBy, zone)}` }}</span>
+        </label>
+        <p v-if="leftOf(order.id)" class="mb-2 border-l-4 border-alarm pl-3">{{ leftOf(order.id) }}</p>
+      </li>
+    </ul>
+    <p v-if="made" class="mt-3 text-lg" role="status">
+      {{ made.loads.length === 0 ? 'No load comes of it.' : `They make ${counted(made.loads.length, 'load')}.` }}
+    </p>
+    <ProblemLine :problem="problem" />
+    <div class="mt-4 flex flex-wrap gap-3">
+      <button class="button button-main" :disabled="busy || !made || made.loads.length === 0" @click="putIn">Put them in</button>
+      <button class="button" @click="$emit('close')">Not now</button>
+    </div>
+  </ModalPanel>
+</template>

@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import type { Board } from './board'
+
+/** Loads that have no place in the evening, with why. */
+const { loads } = defineProps<{ loads: Board['without'] }>()
+defineEmits<{ takeOut: [load: string] }>()
+</script>
+
+<template>
+  <section aria-labelledby="without">
+    <h2 id="without" class="mb-1 text-2xl font-bold">Without a place</h2>
+    <ul>
+      <li v-for="one in loads" :key="one.load" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
+        <p class="min-w-64 flex-1">
+          <b>{{ one.owners }}</b>, {{ one.what }}<br /><span class="text-quiet">{{
+            one.why.length > 0 ? one.why.join(' ') : 'Arrange the evening, and it is looked for.'
+          }}</span>
+        </p>
+        <button class="button" @click="$emit('takeOut', one.load)">Take it out</button>
+      </li>
+    </ul>
+  </section>
+</template>

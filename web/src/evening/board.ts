@@ -1,0 +1,219 @@
+import {
+  bathLine,
+  runOf,
+  timesOf,
+  type BathAsked,
+  type BathCorner,
+  type eveningAsIs,
+  type EveningBody,
+  type EveningHouse,
+  type EveningNames,
+  type EveningOrder,
+  type LoadRun,
+  type Plan,
+  type PlacedLoad,
+  type Timed,
+  unplacedWords,
+} from '@selvrin/core'
+
+/* An evening as lanes: what is drawn where, in seconds of the evening. */
+
+export interface Span {
+  fromS: number
+  toS: number
+}
+/** One step of a load as its block shows it. */
+export interface Segment extends Span {
+  name: string
+  family: string
+}
+export interface Tick extends Span {
+  load: string
+  family: string
+}
+export interface Block {
+  load: string
+  vessel: string
+  person: number
+  /** until it is rinsed and dry */
+  startS: number
+  endS: number
+  resetS: number
+  owners: string
+  what: string
+  how: string
+  segments: Segment[]
+  /** s past the time it is wanted by */
+  lateS: number
+  critical: boolean
+  fixed: boolean
+  /** number of the run it is by now; null where it is none yet */
+  run: number | null
+  runId: string | null
+  running: boolean
+  over: boolean
+}
+export interface Bar extends Span {
+  load: string
+  /** from 0, where several are there at once */
+  row: number
+}
+export interface Board {
+  opensS: number
+  closesS: number
+  cleanS: number
+  people: { person: number; name: string; ticks: Tick[]; away: Span[]; rest: { s: number; fromS: number; untilS: number } | null }[]
+  vessels: { id: string; name: string; reels: number; kind: 'hand' | 'rotary'; blocks: Block[] }[]
+  baths: { id: string; name: string; points: BathCorner[]; asked: BathAsked[] }[]
+  closet: Bar[]
+  wash: Bar[]
+  dryer: Bar[]
+  blocks: Block[]
+  rolls: number
+  /** loads without a place, with why */
+  without: { load: string; owners: string; what: string; why: string[] }[]
+}
+
+interface Known {
+  house: EveningHouse
+  runs: LoadRun[]
+  orders: EveningOrder[]
+  asIs: ReturnType<typeof eveningAsIs>
+  names: EveningNames
+}
+
+/** Bars in as few rows as they need. */
+export function inRows(spans: (Span & { load: string })[]): Bar[] {
+  const ends: number[] = []
+  return [...spans]
+    .sort((a, b) => a.fromS - b.fromS || a.toS - b.toS)
+    .map((span) => {
+      const free = ends.findIndex((end) => end <= span.fromS)
+      const row = free < 0 ? ends.length : free
+      ends[row] = span.toS
+      return { ...span, row }
+    })
+}
+
+const families = { load: 'loading', dry: 'dry' }
+const familyOf = (plan: Plan | undefined, step: number): string => {
+  const planned = plan?.steps[step]
+  if (step < 0) return families.load
+  return planned?.kind === 'dry' ? families.dry : (planned?.family ?? 'other')
+}
+
+/** Segments of a load, its loading first. */
+function segmentsOf({ load, starts }: Timed, plan: Plan | undefined): Segment[] {
+  const before = load.steps.length - (plan?.steps.length ?? load.steps.length)
+  return load.steps.map((step, i) => ({
+    ...{ fromS: starts[i] ?? 0, toS: (starts[i] ?? 0) + step.s },
+    ...{ name: i < before ? 'Loading' : (plan?.steps[i - before]?.name ?? ''), family: familyOf(plan, i - before) },
+  }))
+}
+
+/** What is in a tank, in a few words: 'Millrace 400, Millrace 100'. */
+const filmsOf = (films: { film: string }[]): string => [...new Set(films.map((one) => one.film))].join(', ')
+
+/** What it is developed in: 'soft borax 1+1'. */
+function bathOf(plan: Plan | undefined): string {
+  const bottle = plan?.steps.find((step) => step.kind === 'develop')?.bottle ?? plan?.steps.find((step) => step.bottle)?.bottle
+  return bottle ? `${bottle.name}${bottle.parts.length > 1 ? ` ${bottle.parts.join('+')}` : ''}` : (plan?.processName ?? '')
+}
+
+export function boardOf(body: EveningBody, { house, runs, asIs, names }: Known): Board {
+  const { problem, rota, plans } = asIs
+  const timed = rota.placed.flatMap((placed) => {
+    const load = problem.loads.find((one) => one.id === placed.load)
+    return load ? [timesOf(load, placed)] : []
+  })
+  const blocks = timed.map((one): Block => {
+    const kept = body.loads.find((load) => load.id === one.load.id)
+    const run = kept && runOf(kept, runs)
+    const plan = plans[one.load.id]
+    return {
+      ...{ load: one.load.id, vessel: one.placed.vessel, person: one.placed.person, startS: one.placed.startS, endS: one.endS },
+      resetS: problem.vessels.find((vessel) => vessel.id === one.placed.vessel)?.resetS ?? 0,
+      ...{ owners: names.load(one.load.id), what: filmsOf(kept?.request.films ?? []), how: bathOf(plan) },
+      ...{ segments: segmentsOf(one, plan), lateS: Math.max(0, one.endS - one.load.dueS) },
+      ...{ critical: kept?.request.critical ?? false, fixed: kept?.fixed ?? false },
+      ...{ run: run?.number ?? null, runId: run?.id ?? null, running: run?.state === 'running', over: run?.state === 'done' },
+    }
+  })
+  const uses = (id: string): Bar[] =>
+    inRows(
+      timed.flatMap(({ load, starts }) =>
+        load.steps.flatMap((step, i) =>
+          step.uses?.includes(id) ? [{ load: load.id, fromS: starts[i] ?? 0, toS: (starts[i] ?? 0) + step.s }] : [],
+        ),
+      ),
+    )
+  const inUse = new Set(blocks.map((block) => block.vessel))
+  const usable = house.vessels.filter((vessel) => inUse.has(vessel.id) || !house.out.includes(vessel.id))
+  return {
+    ...{ opensS: problem.opensS, closesS: problem.closesS, cleanS: problem.cleanS ?? 0, blocks },
+    people: body.people.map((one, person) => ({
+      ...{ person, name: names.person(person), ticks: ticksOf(timed, plans, person), away: awayOf(problem, person) },
+      rest: one.rest && restOf(problem, person),
+    })),
+    vessels: usable.map(({ id, name, reels, kind }) => ({ id, name, reels, kind, blocks: blocks.filter((block) => block.vessel === id) })),
+    baths: problem.baths.map(({ id }) => ({ id, name: names.bath(id), ...bathLine(problem, rota.placed, id) })),
+    ...{ closet: uses('closet'), wash: uses('wash'), dryer: uses('dryer') },
+    rolls: body.loads.reduce((sum, load) => sum + load.orders.length, 0),
+    without: withoutPlace(body, { asIs, names, placed: rota.placed }),
+  }
+}
+
+/** Hands-on times of whoever leads, each with the family of its step. */
+function ticksOf(timed: Timed[], plans: Record<string, Plan>, person: number): Tick[] {
+  return timed
+    .filter((one) => one.placed.person === person)
+    .flatMap(({ load, starts }) => {
+      const plan = plans[load.id]
+      const before = load.steps.length - (plan?.steps.length ?? load.steps.length)
+      return load.steps.flatMap((step, i) =>
+        step.handsOn.map(([from, to]) => ({
+          ...{ load: load.id, family: familyOf(plan, i - before) },
+          ...{ fromS: (starts[i] ?? 0) + from, toS: (starts[i] ?? 0) + to },
+        })),
+      )
+    })
+}
+
+type Problem = Known['asIs']['problem']
+/** When somebody is not there, within the evening. */
+function awayOf({ duty = [], opensS, closesS }: Problem, person: number): Span[] {
+  const mine = duty.find((one) => one.person === person)
+  if (!mine) return []
+  return [
+    ...(mine.fromS > opensS ? [{ fromS: opensS, toS: mine.fromS }] : []),
+    ...(mine.toS < closesS ? [{ fromS: mine.toS, toS: closesS }] : []),
+  ]
+}
+function restOf({ breaks = [] }: Problem, person: number) {
+  const mine = breaks.find((one) => one.person === person)
+  return mine ? { s: mine.s, fromS: mine.earliestS, untilS: mine.latestS } : null
+}
+
+function withoutPlace(
+  body: EveningBody,
+  { asIs, names, placed }: Pick<Known, 'asIs' | 'names'> & { placed: PlacedLoad[] },
+): Board['without'] {
+  return body.loads.flatMap((load) => {
+    if (placed.some((one) => one.load === load.id)) return []
+    const against = (asIs.against[load.id] ?? []).map((one) => one.message)
+    return [
+      {
+        load: load.id,
+        owners: names.load(load.id),
+        what: filmsOf(load.request.films),
+        why: against.length > 0 || !load.unplaced ? against : [`${unplacedWords(load.unplaced)}.`],
+      },
+    ]
+  })
+}
+
+/** s between two marks of the time axis, so that they stand at least so many px apart. */
+export function axisStepS(pxPerS: number, apartPx = 90): number {
+  const steps = [1, 2, 5, 10, 30, 60, 120, 300, 600, 900, 1800, 3600, 7200]
+  return steps.find((s) => s * pxPerS >= apartPx) ?? 7200
+}
