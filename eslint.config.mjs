@@ -40,7 +40,7 @@ export default ts.config(
   { files: ['**/*.mjs'], languageOptions: { globals: globals.nodeBuiltin } },
   { files: ['**/*.cjs'], languageOptions: { globals: globals.commonjs } },
   {
-    files: ['web/public/**/*.js', 'scripts/shots.mjs', 'bench/clicks.mjs'],
+    files: ['web/public/**/*.js', 'scripts/shots.mjs', 'bench/clicks.mjs', 'bench/board.mjs'],
     languageOptions: { globals: { ...globals.nodeBuiltin, ...globals.browser } },
   },
   // what answers a request can be read at a glance

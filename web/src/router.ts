@@ -25,7 +25,7 @@ const pages = {
   proofs: () => import('./proof/ProofsStation.vue'),
   films: () => import('./run/FilmsPage.vue'),
   mine: () => import('./run/OwnTanks.vue'),
-  orders: () => import('./order/OrdersPage.vue'),
+  rota: () => import('./evening/RotaStation.vue'),
 }
 
 /** What stands above every page in safelight, and what asks before typed work is left. */
@@ -35,8 +35,8 @@ const undoNotice = () => import('./fields/UndoNotice.vue')
 
 /** What each may open that most likely comes next; a mix and a run are fetched when they are opened. */
 const ahead = {
-  technician: [undoNotice, pages.bottle, pages.formulary, pages.formula, pages.scales, pages.proofs, pages.tanks, pages.plan, pages.orders],
-  member: [pages.bottle, pages.films, pages.mine, pages.orders],
+  technician: [undoNotice, pages.bottle, pages.formulary, pages.formula, pages.scales, pages.proofs, pages.tanks, pages.plan, pages.rota],
+  member: [pages.bottle, pages.films, pages.mine, pages.rota],
 }
 
 /** Fetches the stations' pages ahead, so that the first click on one answers like the second. */
@@ -89,7 +89,7 @@ export function makeRouter(): Router {
       { path: '/tanks/bath', component: () => import('./tempering/TemperingPage.vue'), meta: { title: 'Tempering bath' } },
       { path: '/tanks/clocks', component: () => import('./run/ClocksPage.vue'), meta: { title: 'Clocks' } },
       { path: '/tanks/:id', component: pages.run, meta: { for: 'members', title: 'Run' } },
-      { path: '/rota', component: pages.orders, meta: { for: 'members', title: 'Rota' } },
+      { path: '/rota', component: pages.rota, meta: { for: 'members', title: 'Rota' } },
       { path: '/rota/orders/:id', component: () => import('./order/OrderPage.vue'), meta: { for: 'members', title: 'Order' } },
       { path: '/rota/room', component: () => import('./evening/RoomPage.vue'), meta: { title: 'The room' } },
       { path: '/rota/evenings/:id', component: () => import('./evening/EveningPage.vue'), meta: { title: 'Evening' } },

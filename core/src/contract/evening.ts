@@ -27,7 +27,7 @@ const fault = z.object({
 })
 
 /** What was done to an evening, a line each. */
-export const eveningActs = [
+const eveningActs = [
   'planned',
   'arranged',
   'moved',
@@ -36,6 +36,7 @@ export const eveningActs = [
   'merged',
   'taken-out',
   'put-in',
+  'sent',
   'people',
   'hours',
   'undone',
@@ -117,6 +118,17 @@ export const eveningApi = {
     body: z.strictObject({ version }),
     response: evening,
   }),
+  send: endpoint(
+    'POST',
+    '/api/evenings/:id/loads/:loadId/send',
+    'technician',
+    'A load goes to another evening, where it has no place yet',
+    {
+      params: z.strictObject({ id, loadId: id }),
+      body: z.strictObject({ version, to: id }),
+      response: evening,
+    },
+  ),
   tick: endpoint('PUT', '/api/evenings/:id/ticks', 'technician', 'Tick a task of its list off, or not done after all', {
     params: idParams,
     body: z.strictObject({ task: z.string().max(120), done: z.boolean() }),

@@ -62,6 +62,18 @@ export function loadsFor(
   }
 }
 
+/**
+ * A load as it comes into another evening: without a place, and wanted within its hours.
+ * @example
+ * inEvening(eveningOfOne.loads[0], { opensAt: 100, closesAt: 200 }).dueAt // → 200
+ */
+export const inEvening = (load: EveningLoad, { opensAt, closesAt }: Pick<EveningBody, 'opensAt' | 'closesAt'>): EveningLoad => ({
+  ...load,
+  readyAt: opensAt,
+  dueAt: Math.min(closesAt, Math.max(opensAt, load.dueAt)),
+  ...{ fixed: false, place: null, unplaced: null },
+})
+
 const keepFilms = (load: EveningLoad, keep: (order: string) => boolean): EveningLoad => {
   const there = load.orders.map(keep)
   return {

@@ -136,6 +136,19 @@ export function requireOrders(loads: EveningLoad[], orders: EveningOrder[], begu
   }
 }
 
+/** What comes in was in no other evening. */
+function requireWaiting(before: EveningBody, after: EveningBody, orders: EveningOrder[]): void {
+  const there = new Set(before.loads.flatMap((load) => load.orders))
+  for (const id of new Set(after.loads.flatMap((load) => load.orders))) {
+    const order = orders.find((one) => one.id === id)
+    if (order && !there.has(id) && order.state !== 'waiting')
+      throw conflict(
+        'order-elsewhere',
+        `Order ${order.number} of ${order.member} is in another evening already. Take it out of that one first.`,
+      )
+  }
+}
+
 /** What has a run is what it is: it is neither moved nor taken out. */
 function requireBegun(before: EveningBody, after: EveningBody, { runs, orders }: Known): void {
   for (const load of before.loads) {
@@ -170,6 +183,7 @@ export function requireEvening(before: EveningBody, after: EveningBody, known: K
     orders,
     after.loads.filter((load) => !isMovable(load, runs)),
   )
+  requireWaiting(before, after, orders)
   requireBegun(before, after, known)
   const was = eveningAsIs(before, house, runs, now)
   const is = eveningAsIs(after, house, runs, now)

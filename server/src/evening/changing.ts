@@ -1,5 +1,5 @@
-import { isMovable, requireEvening, runOf, type EveningBody, type EveningHouse } from '@selvrin/core'
-import type { api, EveningPage } from '@selvrin/core/contract'
+import { inEvening, isMovable, requireEvening, runOf, type EveningBody, type EveningHouse } from '@selvrin/core'
+import type { api, EveningAct, EveningPage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { catalogueOf } from '../chemical/chemistry'
 import { saveSeen } from '../http/changing'
@@ -40,17 +40,49 @@ export const planEvening: Handler<typeof api.evening.plan> = async ({ db, body: 
   return eveningRow(db, id)
 }
 
-/** Another plan: what stands in its way is looked at again with the shelf as it is now. */
-export const changeEvening: Handler<typeof api.evening.change> = async ({ db, params, body: { version, what, body }, who, now }) => {
-  const page = await openEvening(db, params.id, now)
+interface Change {
+  version: number
+  what: EveningAct
+  body: EveningBody
+}
+
+/** One change, looked at with the shelf as it is now, with what was before it beside it. */
+async function change(
+  db: Database,
+  page: EveningPage & { house: EveningHouse },
+  { version, what, body }: Change,
+  { by, now }: { by: string; now: number },
+): Promise<void> {
   const { evening, house, runs, orders, people } = page
-  if (evening.version !== version)
+  requireEvening(evening.body, body, { house, runs, orders, people, now })
+  await db.EveningChange.create({ id: uuid(), eveningId: evening.id, at: now, byPerson: by, what, before: evening.body })
+  await write(db, page, { version, body }, now)
+}
+
+/** Another plan: what stands in its way is looked at again with the shelf as it is now. */
+export const changeEvening: Handler<typeof api.evening.change> = async ({ db, params, body, who, now }) => {
+  const page = await openEvening(db, params.id, now)
+  const { evening } = page
+  if (evening.version !== body.version)
     throw new Refusal(409, 'stale', 'Someone changed this evening meanwhile. The board shows how it is now; do yours again.', {
       current: evening,
     })
-  requireEvening(evening.body, body, { house, runs, orders, people, now })
-  await db.EveningChange.create({ id: uuid(), eveningId: evening.id, at: now, byPerson: who.id, what, before: evening.body })
-  await write(db, page, { version, body }, now)
+  await change(db, page, body, { by: who.id, now })
+  return eveningRow(db, evening.id)
+}
+
+/** A load leaves this evening and comes into another one, both or neither. */
+export const sendLoad: Handler<typeof api.evening.send> = async ({ db, params, body: { version, to }, who, now }) => {
+  const page = await openEvening(db, params.id, now)
+  const { evening } = page
+  const load = evening.body.loads.find((one) => one.id === params.loadId)
+  if (!load || evening.version !== version)
+    throw new Refusal(409, 'stale', 'Someone changed this evening meanwhile. The board shows how it is now.', { current: evening })
+  const rest: EveningBody = { ...evening.body, loads: evening.body.loads.filter((one) => one !== load) }
+  await change(db, page, { version, what: 'sent', body: rest }, { by: who.id, now })
+  const other = await openEvening(db, to, now)
+  const more: EveningBody = { ...other.evening.body, loads: [...other.evening.body.loads, inEvening(load, other.evening.body)] }
+  await change(db, other, { version: other.evening.version, what: 'put-in', body: more }, { by: who.id, now })
   return eveningRow(db, evening.id)
 }
 

@@ -96,6 +96,34 @@ test('an order that is changed or withdrawn stands against its load, which comes
   expect((await put(ilse!, now.evening, without, 'taken-out')).status).toBe(200)
 })
 
+test('a load goes to another evening, and is in one of them only', async () => {
+  const now = await page()
+  const other = uuid()
+  const { opensAt, closesAt, people } = now.evening.body
+  const week = 7 * 86_400_000
+  const made = await ilse!.send('POST', '/api/evenings', {
+    id: other,
+    day: '2099-01-05',
+    opensAt: opensAt + week,
+    closesAt: closesAt + week,
+    people: people.map((one) => ({ ...one, fromAt: one.fromAt + week, untilAt: one.untilAt + week, rest: null })),
+  })
+  expect(made.status).toBe(200)
+  const load = now.evening.body.loads.find((one) => one.place !== null)!
+  const sent = await ilse!.send('POST', `/api/evenings/${id}/loads/${load.id}/send`, { version: now.evening.version, to: other })
+  expect(sent.status).toBe(200)
+  const there = ((await ilse!.send('GET', `/api/evenings/${other}`)).body as unknown as EveningPage).evening
+  expect(there.body.loads.map((one) => [one.id, one.place])).toEqual([[load.id, null]])
+  const orders = await ordersOf()
+  for (const order of load.orders) expect([orders[order]?.state, orders[order]?.at]).toEqual(['planned', null])
+  // what was taken back here would be in both
+  const back = await ilse!.send('POST', `/api/evenings/${id}/undo`, { version: (await page()).evening.version })
+  expect(said(back)).toEqual([409, 'order-elsewhere'])
+  const home = await ilse!.send('POST', `/api/evenings/${other}/loads/${load.id}/send`, { version: there.version, to: id })
+  expect(home.status).toBe(200)
+  await arranged()
+})
+
 test('a load becomes its run: its films know their order, it stays where it is, and given up they lie in the rack again', async () => {
   const now = await page()
   const load = now.evening.body.loads.find((one) => one.place !== null && one.request.films[0]?.film === 'Millrace 400')!

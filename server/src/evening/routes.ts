@@ -3,7 +3,7 @@ import { Op } from 'sequelize'
 import { pageOf } from '../http/page'
 import { answers, type Handler } from '../http/route'
 import { beginLoad } from './begin'
-import { changeEvening, planEvening, undoEvening } from './changing'
+import { changeEvening, planEvening, sendLoad, undoEvening } from './changing'
 import { closeFault, judgeFault, listFaults, reportFault } from './faults'
 import { changeRoom, getRoom } from './roomFacts'
 import { eveningPage, eveningSummaries } from './rows'
@@ -27,6 +27,7 @@ export const eveningRoutes = [
   answers(api.evening.get, ({ db, params, now }) => eveningPage(db, params.id, now)),
   answers(api.evening.change, changeEvening),
   answers(api.evening.undo, undoEvening),
+  answers(api.evening.send, sendLoad),
   answers(api.evening.tick, tick),
   answers(api.evening.begin, beginLoad),
 ]

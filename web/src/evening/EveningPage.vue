@@ -17,6 +17,7 @@ import HelpsPanel from './HelpsPanel.vue'
 import LoadCard from './LoadCard.vue'
 import MergePanel from './MergePanel.vue'
 import PutInPanel from './PutInPanel.vue'
+import SendPanel from './SendPanel.vue'
 import { useEvening } from './useEvening'
 import { useFree } from './useFree'
 import { useMoving } from './useMoving'
@@ -85,7 +86,7 @@ const why = computed((): string[] => {
   return whyNotEarlier(at.problem, at.placed, selected.value).map((meeting) => meetingWords(meeting, at.names, stepsOf))
 })
 const asking = ref<'why' | null>(null)
-const panel = ref<'arrange' | 'helps' | 'people' | 'put-in' | 'merge' | null>(null)
+const panel = ref<'arrange' | 'helps' | 'people' | 'put-in' | 'merge' | 'send' | null>(null)
 const waiting = computed(() => {
   const inIt = new Set(evening.value?.body.loads.flatMap((one) => one.orders) ?? [])
   return orders.value.filter((order) => order.state === 'waiting' && !inIt.has(order.id))
@@ -218,12 +219,25 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
         @take-out="takeOut(load.id)"
         @split="split"
         @merge="panel = 'merge'"
+        @send="panel = 'send'"
         @begin="begin"
       />
       <WithoutPlace v-if="board.without.length > 0" class="mt-4" :loads="board.without" @take-out="takeOut" />
       <ArrangePanel v-if="panel === 'arrange'" :view="view" @close="panel = null" />
       <HelpsPanel v-if="panel === 'helps'" :view="view" @close="panel = null" />
       <PutInPanel v-if="panel === 'put-in'" :view="view" :waiting="waiting" @close="panel = null" />
+      <SendPanel
+        v-if="panel === 'send' && load"
+        :view="view"
+        :load="load"
+        @close="panel = null"
+        @sent="
+          () => {
+            panel = null
+            selected = null
+          }
+        "
+      />
       <MergePanel v-if="panel === 'merge' && load" :view="view" :load="load" @close="panel = null" />
       <EveningPeople v-if="panel === 'people'" :view="view" @close="panel = null" />
     </template>

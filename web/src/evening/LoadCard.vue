@@ -24,7 +24,7 @@ const { load, block, plan, orders, zone, movable } = defineProps<{
   /** what stands in the way a second earlier; null where nobody asked */
   why: string[] | null
 }>()
-defineEmits<{ why: []; fix: []; takeOut: []; begin: []; split: [order: string]; merge: [] }>()
+defineEmits<{ why: []; fix: []; takeOut: []; begin: []; split: [order: string]; merge: []; send: [] }>()
 const steps = computed(() => block.segments.filter((one) => one.toS > one.fromS))
 const changed = computed(() =>
   orders.filter((order) =>
@@ -91,6 +91,7 @@ const changed = computed(() =>
           {{ load.fixed ? 'Let it move' : 'Fix it there' }}<kbd class="ml-2 font-mono">F</kbd>
         </button>
         <button class="button" :disabled="busy" @click="$emit('merge')">Put together with …</button>
+        <button class="button" :disabled="busy" @click="$emit('send')">Another evening</button>
         <button class="button" :disabled="busy" @click="$emit('takeOut')">Take it out</button>
       </template>
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { clockAt, prepOf, showVolume, type JugToFill, type PrepTask } from '@selvrin/core'
+import { clockAt, prepOf, type JugToFill, type PrepTask } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
@@ -33,7 +33,7 @@ const tick = (task: PrepTask, isDone: boolean) =>
 const jugWords = ({ label, partsMl, temperatureC }: JugToFill): string => {
   const [concentrate = 0, ...rest] = partsMl
   const water = rest.reduce((sum, ml) => sum + ml, 0)
-  return `${label} ${showVolume(concentrate)}${water > 0 ? ` + water ${showVolume(water)}` : ''}, ${show.temperature(temperatureC)}`
+  return `${label} ${show.volume(concentrate)}${water > 0 ? ` + water ${show.volume(water)}` : ''}, ${show.temperature(temperatureC)}`
 }
 </script>
 

@@ -1,20 +1,23 @@
 <script setup lang="ts">
-import { roomBody, type RoomBody } from '@selvrin/core'
+import { closuresOf, roomBody, type RoomBody } from '@selvrin/core'
 import { api, type Room } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref, watch } from 'vue'
-import { call } from '../api/call'
+import { call, sentence } from '../api/call'
 import { useAction } from '../api/useAction'
 import { usePage } from '../api/usePage'
+import { now } from '../clock'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { useTyping } from '../hand/typed'
 import WallKeys from '../wall/WallKeys.vue'
+import { useSession } from '../session/store'
 import FaultList from './FaultList.vue'
 import { readRoom, writeRoom, type RoomDraft } from './roomDraft'
 
 /** What the room has, and when it is open: evenings are planned with it. And what is out of order in it. */
+const session = useSession()
 const page = usePage(
   (signal) => call(api.evening.room, { signal }),
   (event) => event.subject === 'room',
@@ -23,10 +26,10 @@ onMounted(() => void page.load())
 /** as it was when it was opened: what somebody else makes of it meanwhile is not written over unseen */
 const seen = ref<Room | null>(null)
 const draft = ref<RoomDraft | null>(null)
-watch(page.value, (now) => {
-  if (!now || draft.value) return
-  seen.value = now
-  draft.value = writeRoom(now)
+watch(page.value, (current) => {
+  if (!current || draft.value) return
+  seen.value = current
+  draft.value = writeRoom(current)
 })
 const typed = useTyping()
 const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
@@ -53,6 +56,24 @@ async function keep(): Promise<void> {
 function addBath(): void {
   draft.value?.baths.push({ id: uuid(), name: '', startC: '20', heatCPerMin: '0.5', coolCPerMin: '0.3', places: '4' })
   typed()
+}
+const imported = ref('')
+/** Closures of a calendar file come into the form; they count once it is kept. */
+async function importCalendar(input: HTMLInputElement): Promise<void> {
+  const [file] = input.files ?? []
+  if (!file || !draft.value) return
+  ;[imported.value, wrong.value] = ['', '']
+  try {
+    const there = new Set(draft.value.closures.map((one) => JSON.stringify(one)))
+    const found = closuresOf(await file.text(), now(), session.session?.darkroom.zone ?? 'UTC')
+    const fresh = found.filter((one) => !there.has(JSON.stringify(one)))
+    draft.value.closures.push(...fresh)
+    if (fresh.length > 0) typed()
+    imported.value = `${fresh.length} of ${found.length} closures were new. Keep them below.`
+  } catch (error) {
+    wrong.value = sentence(error)
+  }
+  input.value = ''
 }
 function addClosure(): void {
   draft.value?.closures.push({ from: '', until: '', why: '' })
@@ -95,7 +116,14 @@ function addClosure(): void {
           <TextField v-model="one.why" label="Why" />
           <button type="button" class="button" @click="draft.closures.splice(i, 1)">Take away</button>
         </div>
-        <button type="button" class="button" @click="addClosure">Another closure</button>
+        <div class="flex flex-wrap gap-3">
+          <button type="button" class="button" @click="addClosure">Another closure</button>
+          <label class="button cursor-pointer"
+            >From a calendar file
+            <input type="file" accept=".ics,text/calendar" class="sr-only" @change="importCalendar($event.target as HTMLInputElement)" />
+          </label>
+        </div>
+        <p v-if="imported" role="status" class="mt-2">{{ imported }}</p>
       </section>
       <section aria-labelledby="places">
         <h2 id="places" class="mb-2 text-2xl font-bold">Places</h2>

@@ -8,7 +8,6 @@ import { matches } from '../fields/matches'
 import WaitFor from '../fields/WaitFor.vue'
 import { useKeys } from '../hand/keys'
 import { counted, showMoment } from '../marks/words'
-import EveningStrip from '../evening/EveningStrip.vue'
 import NoticeList from '../notice/NoticeList.vue'
 import { useSession } from '../session/store'
 import { useOrders } from '../stores'
@@ -58,7 +57,7 @@ function kept(order: FilmOrder): void {
       </button>
     </div>
     <NoticeList class="mb-4" />
-    <EveningStrip v-if="session.isTechnician" />
+    <slot />
     <WaitFor :of="[orders, known]" what="the orders">
       <p v-if="open.length === 0" class="mb-6 text-xl">
         {{

@@ -50,7 +50,7 @@ function ifItCan<T>(ask: () => T): T | null {
 }
 
 /** The house with what a plan wants of its bottles taken from them. */
-export function after(house: RotaHouse, plan: Plan): RotaHouse {
+function after(house: RotaHouse, plan: Plan): RotaHouse {
   const wants = wantsOf(plan)
   const taken = (bottle: RotaBottle): RotaBottle => {
     const mine = wants.filter((want) => want.bottleId === bottle.id)
