@@ -1,5 +1,6 @@
 import { darkroomEvening, eveningHouse, eveningOfOne, eveningOrder } from '../samples'
 import type { EveningBody, EveningLoad } from './body'
+import { closingOf } from './closing'
 import { darkroomOf } from './darkroomOf'
 import type { EveningHouse, LoadRun } from './house'
 import { loadsFor, mergedLoads, splitLoad, type WaitingOrder } from './loads'
@@ -210,4 +211,16 @@ test('the list before the doors: what is measured out when, and what stands in t
   const little = { ...house, bottles: full(300) }
   const short = prepOf(three, { house: little, runs: [], asIs: eveningAsIs(three, little, [], 0), ticked: [] })
   expect(short.filter((task) => task.kind === 'mix').map((task) => task.name)).toContain(house.bottles[0]?.shelf.name)
+})
+
+test('when the doors are closed it is said what was used, what is left, and what has to be mixed', () => {
+  const done = { house, runs: [runOf('l0', { state: 'done' })] }
+  const { lines, developed, undeveloped } = closingOf(three, done)
+  expect([developed, undeveloped]).toEqual([1, 2])
+  expect(lines.map((line) => [line.label, line.usedMl, line.usedRolls, line.leftMl, line.mix])).toEqual([
+    ['D1', 150, 0, 5000, false],
+    ['F1', expect.any(Number), 1, 5000, false],
+  ])
+  const worn = house.bottles.map((one) => ({ ...one, shelf: { ...one.shelf, state: { ...one.shelf.state, rollsLeft: 0.5 } } }))
+  expect(closingOf(three, { ...done, house: { ...house, bottles: worn } }).lines.map((line) => line.mix)).toEqual([true, true])
 })

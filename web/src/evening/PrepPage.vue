@@ -9,6 +9,7 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import BathMark from '../marks/BathMark.vue'
 import { showDate } from '../marks/words'
 import { useShow } from '../session/useShow'
+import ClosingList from './ClosingList.vue'
 import { useEvening } from './useEvening'
 
 /** What is to be done before each load, by when; what stands in the record ticks itself off. */
@@ -110,6 +111,7 @@ const jugWords = ({ label, partsMl, temperatureC }: JugToFill): string => {
           </div>
         </li>
       </ul>
+      <ClosingList v-if="house" class="mt-8" :body="evening.body" :house="house" :runs="runs" />
     </template>
   </div>
 </template>
