@@ -230,7 +230,15 @@ export const eveningOrder: EveningOrder = {
   ...{ count: 1, state: 'planned' },
 }
 export const eveningNames: EveningNames = {
-  ...{ midnight: tenDays, zone: 'UTC', load: (id) => id, vessel: (id) => id, bath: (id) => id, person: (index) => `person ${index}` },
+  ...{
+    midnight: tenDays,
+    zone: 'UTC',
+    load: (id) => id,
+    shortly: (id) => id,
+    vessel: (id) => id,
+    bath: (id) => id,
+    person: (index) => `person ${index}`,
+  },
   plan: () => undefined,
 }
 

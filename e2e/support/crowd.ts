@@ -17,7 +17,16 @@ const codeOf = (letter: string, number = 'n'): string =>
  */
 export async function crowd({
   ask,
-}: Pick<House, 'ask'>): Promise<{ formula: string; mix: string; bottle: string; run: string; jar: string; roll: string; order: string }> {
+}: Pick<House, 'ask'>): Promise<{
+  formula: string
+  mix: string
+  bottle: string
+  run: string
+  jar: string
+  roll: string
+  order: string
+  evening: string
+}> {
   const name = (kind: string) => longName(kind).replaceAll("'", "''")
   await ask(`update darkroom set name = '${name('Darkroom')}', version = version + 1`)
   await ask(`update person set name = '${name('Technician')}' where login = 'ilse'`)

@@ -37,6 +37,7 @@ const eveningActs = [
   'taken-out',
   'put-in',
   'sent',
+  'rebottled',
   'people',
   'hours',
   'undone',

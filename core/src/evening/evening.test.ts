@@ -3,7 +3,7 @@ import type { EveningBody, EveningLoad } from './body'
 import { closingOf } from './closing'
 import { darkroomOf } from './darkroomOf'
 import type { EveningHouse, LoadRun } from './house'
-import { loadsFor, mergedLoads, splitLoad, type WaitingOrder } from './loads'
+import { loadsFor, mergedLoads, rebottled, splitLoad, type WaitingOrder } from './loads'
 import { dayOf, openOn } from './openOn'
 import { prepOf } from './prep'
 import { rearranged } from './rearranged'
@@ -223,4 +223,31 @@ test('when the doors are closed it is said what was used, what is left, and what
   ])
   const worn = house.bottles.map((one) => ({ ...one, shelf: { ...one.shelf, state: { ...one.shelf.state, rollsLeft: 0.5 } } }))
   expect(closingOf(three, { ...done, house: { ...house, bottles: worn } }).lines.map((line) => line.mix)).toEqual([true, true])
+})
+
+test('whoever has a place keeps it: who comes later is left out of a bottle that is not enough, and goes into another', () => {
+  const [dev, fix] = full(5000) as [EveningHouse['bottles'][0], EveningHouse['bottles'][0]]
+  const good = (rollsLeft: number, id: string, label: string) => ({
+    ...fix,
+    shelf: { ...fix.shelf, id, label, state: { ...fix.shelf.state, rollsLeft } },
+  })
+  const [versionId] = Object.keys(darkroomEvening.processes) as [string]
+  const stands: EveningHouse = {
+    ...house,
+    processes: [{ id: 'p', versionId, body: darkroomEvening.processes[versionId]! }],
+    bottles: [dev, good(1.5, 'f1', 'F1'), good(9, 'f2', 'F2')].map((one) => ({
+      ...one,
+      shelf: { ...one.shelf, ...one.facts, use: one.formula.use },
+    })) as EveningHouse['bottles'],
+  }
+  const critical = loadNo(3, null)
+  const body = evening([loadNo(0), { ...critical, weight: 10, request: { ...critical.request, critical: true } }])
+  const { body: made, plan } = rearranged(body, stands, [], { now: 0, seed: 1, rounds: 3 })
+  expect(made.loads.map((load) => load.place !== null)).toEqual([true, false])
+  expect(plan.left.map((one) => one.load)).toEqual(['l3'])
+  const wishes = orders.map((order) => waiting(order.id, { ...order, processId: 'p' } as never))
+  const other = rebottled(body.loads[1]!, body, stands, wishes)
+  expect(other?.request.baths.find((bath) => bath.role === 'fixer')?.bottleId).toBe('f2')
+  const again = rearranged({ ...body, loads: [body.loads[0]!, other!] }, stands, [], { now: 0, seed: 1, rounds: 3 })
+  expect(again.body.loads.map((load) => load.place !== null)).toEqual([true, true])
 })

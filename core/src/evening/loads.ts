@@ -2,6 +2,7 @@ import { startOfDay } from '../calendar/days'
 import { impossible } from '../error'
 import type { PlanRequest } from '../process/request'
 import { decideLoads, type Waiting } from '../rota/darkroom/decideLoads'
+import { afterRequests, fitted } from '../rota/darkroom/fitting'
 import type { OrderWish } from '../order/order'
 import type { EveningBody, EveningLoad } from './body'
 import type { EveningHouse } from './house'
@@ -15,13 +16,14 @@ export interface WaitingOrder extends OrderWish {
 }
 
 /**
- * Orders as loads of an evening that have no place in it yet, together as far as they go together; what no load can be made of is left, with why. `newId` makes an id.
+ * Orders as loads of an evening that have no place in it yet, together as far as they go together, in bottles as they are after what is in it already; what no load can be made of is
+ * left, with why. `newId` makes an id.
  * @example
  * loadsFor([], eveningOfOne, eveningHouse, () => 'x') // → { loads: [], left: [] }
  */
 export function loadsFor(
   waiting: WaitingOrder[],
-  { opensAt, closesAt }: Pick<EveningBody, 'opensAt' | 'closesAt'>,
+  { opensAt, closesAt, loads: there }: Pick<EveningBody, 'opensAt' | 'closesAt' | 'loads'>,
   house: EveningHouse,
   newId: () => string,
 ): { loads: EveningLoad[]; left: { order: string; message: string }[] } {
@@ -35,7 +37,10 @@ export function loadsFor(
   const bottles = house.bottles.map((one) => one.shelf)
   const { decided, left } = decideLoads(
     asked,
-    { processes, chart, partOf, vessels: usable, bottles },
+    afterRequests(
+      { processes, chart, partOf, vessels: usable, bottles },
+      there.map((load) => load.request),
+    ),
     { midnight, opensS: inS(opensAt), closesS: inS(closesAt) },
   )
   const loads = decided.map(({ load, films }): EveningLoad => {
@@ -73,6 +78,27 @@ export const inEvening = (load: EveningLoad, { opensAt, closesAt }: Pick<Evening
   dueAt: Math.min(closesAt, Math.max(opensAt, load.dueAt)),
   ...{ fixed: false, place: null, unplaced: null },
 })
+
+/**
+ * A load in other bottles: those that have enough for it after everything else that is in the evening; null where none have.
+ * @example
+ * rebottled(eveningOfOne.loads[0], eveningOfOne, eveningHouse, []) // → null
+ */
+export function rebottled(load: EveningLoad, body: EveningBody, house: EveningHouse, orders: WaitingOrder[]): EveningLoad | null {
+  const wishes = load.orders.map((id) => orders.find((order) => order.id === id))
+  if (wishes.some((wish) => wish === undefined)) return null
+  const { processes, chart, partOf } = house
+  const vessels = house.vessels.filter((one) => !house.out.includes(one.id))
+  const there = afterRequests(
+    { processes, chart, partOf, vessels, bottles: house.bottles.map((one) => one.shelf) },
+    body.loads.flatMap((one) => (one.id === load.id ? [] : [one.request])),
+  )
+  const made = fitted(there, wishes as WaitingOrder[]).loads
+  const [only] = made
+  if (made.length !== 1 || !only) return null
+  if (JSON.stringify(only.request.baths) === JSON.stringify(load.request.baths)) return null
+  return { ...load, request: { ...only.request, films: load.request.films } as PlanRequest }
+}
 
 const keepFilms = (load: EveningLoad, keep: (order: string) => boolean): EveningLoad => {
   const there = load.orders.map(keep)

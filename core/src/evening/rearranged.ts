@@ -19,8 +19,12 @@ interface Asked {
   told?: (progress: { tried: number }) => void
 }
 
-/** Loads that can stay where they are: they meet nothing that was looked at before them, and do not begin in the past. */
-function standing(body: EveningBody, house: EveningHouse, runs: LoadRun[], now: number): Set<string> {
+/**
+ * Loads that can stay where they are: they meet nothing that was looked at before them, their bottles bear them, and they do not begin in the past.
+ * @example
+ * [...stillStanding(eveningOfOne, eveningHouse, [], 0)] // → ['l1']
+ */
+export function stillStanding(body: EveningBody, house: EveningHouse, runs: LoadRun[], now: number): Set<string> {
   const midnight = startOfDay(body.opensAt, house.zone)
   const open = body.loads.filter((load) => load.place && !runOf(load, runs))
   const places = open.flatMap((load) => placedOf(load.id, load.place as NonNullable<EveningLoad['place']>, body, midnight) ?? [])
@@ -71,10 +75,11 @@ export function rearranged(
   runs: LoadRun[],
   { now, seed, rounds, ended = () => false, told = () => undefined }: Asked,
 ): { plan: DarkroomPlan; body: EveningBody; told: string[] } {
-  const stays = standing(body, house, runs, now)
+  const stays = stillStanding(body, house, runs, now)
   const tryWith = (free: Set<string>) => {
     const keeps = (load: EveningLoad): boolean => stays.has(load.id) && (load.fixed || !free.has(load.id))
-    const plan = arrangeUntil(darkroomOf(body, house, runs, { now, keeps }), { seed, rounds, ended })
+    const evening = { ...darkroomOf(body, house, runs, { now, keeps }), promised: [...stays] }
+    const plan = arrangeUntil(evening, { seed, rounds, ended })
     const made = withPlaces(body, plan, house.zone)
     return { plan, body: made, told: ordersMoved(body, made), left: weightLeft(body, plan) }
   }

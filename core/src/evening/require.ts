@@ -61,6 +61,10 @@ export function namesInEvening(
   }: { house: EveningHouse; orders: EveningOrder[]; people: Record<string, string>; plans: PlacedEvening['plans'] },
 ): EveningNames {
   const owner = (id: string): string => orders.find((order) => order.id === id)?.member ?? 'someone who left'
+  const owners = [...new Set(body.loads.flatMap((load) => load.orders.map(owner)))]
+  const firstOf = (name: string): string => name.split(' ')[0] ?? name
+  // a first name is enough where nobody else of the evening has it
+  const shorter = (name: string): string => (owners.filter((one) => firstOf(one) === firstOf(name)).length === 1 ? firstOf(name) : name)
   const vesselName = (id: string): string => house.vessels.find((one) => one.id === id)?.name ?? 'That tank'
   return {
     ...{ midnight: startOfDay(body.opensAt, house.zone), zone: house.zone },
@@ -68,6 +72,7 @@ export function namesInEvening(
       const load = body.loads.find((one) => one.id === id)
       return load ? ownersOf(load.orders.map(owner)) : 'a load that is not there'
     },
+    shortly: (id) => ownersOf((body.loads.find((one) => one.id === id)?.orders ?? []).map((order) => shorter(owner(order)))),
     vessel: vesselName,
     bath: (id) => house.room.baths.find((one) => one.id === id)?.name ?? 'The bath',
     person: (index) => people[body.people[index]?.personId ?? ''] ?? 'Somebody',

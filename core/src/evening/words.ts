@@ -11,6 +11,8 @@ export interface EveningNames {
   zone: string
   /** by id: loads by their owners, tanks and baths */
   load: (id: string) => string
+  /** by their first names, where those are enough */
+  shortly: (id: string) => string
   vessel: (id: string) => string
   bath: (id: string) => string
   /** by number */

@@ -18,7 +18,7 @@ export interface BathAsked {
 const between = (value: number, low: number, high: number): number => Math.min(Math.max(value, low), high)
 
 /**
- * The temperatures a bath goes through in an evening so that every stay in it is right, as near to the middle of what each allows as can be; it is moved as late as it may be, and
+ * The temperatures a bath goes through in an evening so that every stay in it is right, well within what each allows where that can be; it is moved as late as it may be, and
  * holds in between. Where it cannot be right it goes as far as it gets. °C.
  * @example
  * bathLine(evening, [{ load: 'l1', startS: 64_800, vessel: 'tank', bath: 'tub', person: 0 }], 'tub').points[0] // → { s: 64800, c: 20 }
@@ -45,7 +45,9 @@ export function bathLine(problem: RotaProblem, placed: PlacedLoad[], bathId: str
   asked.forEach(({ fromS, toS, lowC, highC }, i) => {
     const gap = Math.max(0, fromS - at)
     const mine = from[i] as { lowC: number; highC: number }
-    const wanted = between((lowC + highC) / 2, mine.lowC, mine.highC)
+    // it stays where it is as long as that is well within what is asked, and is not set anew for a tenth
+    const [middle, within] = [(lowC + highC) / 2, (highC - lowC) / 4]
+    const wanted = between(between(c, middle - within, middle + within), mine.lowC, mine.highC)
     const next = between(wanted, c - cool * gap, c + heat * gap)
     const rate = next > c ? heat : cool
     const moves = rate > 0 ? Math.abs(next - c) / rate : 0

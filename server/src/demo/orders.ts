@@ -27,10 +27,10 @@ const brought: [
   ['lotte', 5, 30, { film: 'Millrace 100', ei: 100, format: '120' }],
   ['wanda', 4, null, { film: 'Harbour colour 200', ei: 200, process: 'colour-negative' }],
   ['otis', 3, 29, { film: 'Millrace 400', ei: 400, present: true }],
+  ['nell', 2.8, 30, { film: 'Millrace 400', ei: 400, critical: true, note: 'The sister’s wedding.' }],
   ['corin', 2.5, 30, { film: 'Millrace 400', ei: 400, count: 2 }],
   ['tilda', 2, 30, { film: 'Harbour slide 100', ei: 100, process: 'slide-three' }],
   ['bram', 1.5, 29, { film: 'Millrace 100', ei: 100 }],
-  ['nell', 1, 30, { film: 'Millrace 400', ei: 400, critical: true, note: 'The sister’s wedding.' }],
 ]
 /** What will be brought in the coming weeks, days from now. */
 const toCome: [login: string, inDays: number, wish: (typeof brought)[0][3]][] = [

@@ -53,6 +53,7 @@ export async function rota(db: Database, staff: string[], today: number): Promis
   const [first, later] = [waiting.slice(0, -cameLater), waiting.slice(-cameLater)]
   const empty: EveningBody = { opensAt, closesAt, people, loads: [] }
   const made = loadsFor(first, empty, house, uuid).loads
+  // who came later was put in beside what is there, into the bottle that stood in front
   const body: EveningBody = { ...empty, loads: made }
   const plan = arrangeUntil(darkroomOf(body, house, [], { now: today }), { seed: 1, rounds })
   const arranged = withPlaces(body, plan, zone)

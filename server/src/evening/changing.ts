@@ -1,4 +1,4 @@
-import { inEvening, isMovable, requireEvening, runOf, type EveningBody, type EveningHouse } from '@selvrin/core'
+import { inEvening, isMovable, requireEvening, runOf, stillStanding, type EveningBody, type EveningHouse } from '@selvrin/core'
 import type { api, EveningAct, EveningPage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { catalogueOf } from '../chemical/chemistry'
@@ -95,9 +95,12 @@ export const undoEvening: Handler<typeof api.evening.undo> = async ({ db, params
   const last = await db.EveningChange.findOne({ where: { eveningId: evening.id, undone: false }, order: [['id', 'desc']] })
   if (!last) throw new Refusal(409, 'nothing', 'There is no change of this evening to take back.')
   const begun = evening.body.loads.filter((load) => !isMovable(load, runs))
+  const was: EveningBody = { ...last.before, loads: [...last.before.loads.filter((load) => !runOf(load, runs)), ...begun] }
+  // what cannot be where it was any more is there without a place
+  const stays = stillStanding(was, house, runs, now)
   const body: EveningBody = {
-    ...last.before,
-    loads: [...last.before.loads.filter((load) => !runOf(load, runs)), ...begun],
+    ...was,
+    loads: was.loads.map((load) => (isMovable(load, runs) && load.place && !stays.has(load.id) ? { ...load, place: null } : load)),
   }
   requireEvening(evening.body, body, { house, runs, orders, people, now })
   await last.update({ undone: true })

@@ -27,9 +27,12 @@ export async function wake(): Promise<void> {
  * s of the audio clock at which something is heard at a moment of the page's clock (ms). By what the device says is heard just now, so that neither a slow start of its
  * output nor the drift between the two clocks adds up.
  */
-export function heardAt(context: AudioContext, at: number): number {
+export const heardAt = (context: AudioContext, at: number): number => at / 1000 + aheadS(context)
+
+/** s by which the audio clock is ahead of the page's: it stays where it is as long as both run, and moves when the output of sound stands still for a moment. */
+export function aheadS(context: AudioContext): number {
   const { contextTime = 0, performanceTime = 0 } = context.getOutputTimestamp()
   const pageNow = now()
-  if (performanceTime > 0) return contextTime + (at - (pageNow - (performance.now() - performanceTime))) / 1000
-  return context.currentTime + (at - pageNow) / 1000
+  if (performanceTime > 0) return contextTime - (pageNow - (performance.now() - performanceTime)) / 1000
+  return context.currentTime - pageNow / 1000
 }

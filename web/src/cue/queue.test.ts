@@ -102,6 +102,19 @@ test('by what the device says is heard just now, not by what it is given: a late
   jest.restoreAllMocks()
 })
 
+test('a machine whose sound stood still for a moment is noticed, and what is planned anew is heard on its time again', async () => {
+  const { scheduleAll, slippedS } = await loaded()
+  scheduleAll([at(10_000)])
+  expect(slippedS()).toBeCloseTo(0, 6)
+  // five seconds on, the audio clock has gone on by 4.8
+  now += 5000
+  time += 4.8
+  expect(slippedS()).toBeCloseTo(-0.2, 6)
+  scheduleAll([at(5000)])
+  expect(slippedS()).toBeCloseTo(0, 6)
+  expect(sounding().map((one) => one.from)[0]).toBeCloseTo(time + 5, 6)
+})
+
 test('planned anew, what is to come takes the place of what was; what sounds already goes on, and is not called twice', async () => {
   const { scheduleAll } = await loaded()
   scheduleAll([at(1000), at(4000)])

@@ -1,6 +1,6 @@
 import type { Call } from '@selvrin/core'
 import { now } from '../clock'
-import { audio, heardAt } from './audio'
+import { aheadS, audio, heardAt } from './audio'
 import { playTones, toneS } from './tones'
 import { playWords, wordsS } from './voice'
 
@@ -35,6 +35,8 @@ const pauseS = 0.08
 const rememberedS = 30
 
 let scheduled: Scheduled[] = []
+/** by how much the audio clock was ahead when that was scheduled, s */
+let aheadThen: number | null = null
 /** what was asked for is said until then, s of the audio clock: what is scheduled waits for it */
 let spokenUntil = 0
 let asked: AudioScheduledSourceNode[] = []
@@ -50,6 +52,7 @@ export function scheduleAll(calls: Sounded[]): void {
     return
   }
   const { currentTime } = context
+  aheadThen = aheadS(context)
   const from = now()
   // what is due by either clock is heard as it was scheduled: it would be called no more
   const begun = (one: Scheduled) => one.from <= currentTime || one.at < from
@@ -68,6 +71,12 @@ export function scheduleAll(calls: Sounded[]): void {
     }
     scheduled.push({ id: call.id, at: call.at, from: at, saidS: voiceFree, nodes })
   }
+}
+
+/** s by which the audio clock has moved against the page's since everything was scheduled: so much too late, or too early, it would be heard. */
+export function slippedS(): number {
+  const context = audio()
+  return context && aheadThen !== null ? aheadS(context) - aheadThen : 0
 }
 
 /** Says something at once, after the tones of a kind where one is given; what was asked for before is cut short. */

@@ -35,6 +35,10 @@ const { height: remPx } = useElementSize(rem)
 const scale = computed(() => (remPx.value || 16) / 16)
 const handsPx = computed(() => 36 * scale.value)
 const tankPx = computed(() => 76 * scale.value)
+/** a tank nothing is in */
+const emptyPx = computed(() => 34 * scale.value)
+const tallOf = (lane: { blocks: Block[]; id: string }): number =>
+  lane.blocks.length > 0 || moving?.place.vessel === lane.id ? tankPx.value : emptyPx.value
 const bathPx = computed(() => 64 * scale.value)
 const rowPx = computed(() => 16 * scale.value)
 const scroller = useTemplateRef<HTMLElement>('scroller')
@@ -174,10 +178,11 @@ defineExpose({ nearer: zoom.nearer, farther: zoom.farther, whole: zoom.whole, sh
       <p ref="rem" class="h-[1rem]" />
       <p class="h-3" />
       <p v-for="one in board.people" :key="one.person" class="lane-name" :style="{ height: `${handsPx}px` }">
-        <b>{{ one.name }}</b>
+        <b>{{ one.short }}</b>
       </p>
-      <p v-for="one in board.vessels" :key="one.id" class="lane-name" :style="{ height: `${tankPx}px` }">
-        <b>{{ one.name }}</b><br /><span class="text-sm text-quiet">{{
+      <p v-for="one in board.vessels" :key="one.id" class="lane-name" :style="{ height: `${tallOf(one)}px` }">
+        <b>{{ one.name }}</b>
+        <span v-if="one.blocks.length > 0" class="block text-sm text-quiet">{{
           one.kind === 'rotary' ? 'drum' : `${one.reels} ${one.reels === 1 ? 'reel' : 'reels'}`
         }}</span>
       </p>
@@ -186,7 +191,7 @@ defineExpose({ nearer: zoom.nearer, farther: zoom.farther, whole: zoom.whole, sh
       </p>
       <p class="lane-name" :style="{ height: `${8 + rowPx * rows(board.closet)}px` }"><b>Closet</b></p>
       <p class="lane-name" :style="{ height: `${8 + rowPx * rows(board.wash)}px` }"><b>Wash</b></p>
-      <p class="lane-name" :style="{ height: `${8 + rowPx * rows(board.dryer)}px` }"><b>Dryer</b></p>
+      <p v-if="board.dryer.length > 0" class="lane-name" :style="{ height: `${8 + rowPx * rows(board.dryer)}px` }"><b>Dryer</b></p>
     </div>
     <div
       ref="scroller"
@@ -211,7 +216,7 @@ defineExpose({ nearer: zoom.nearer, farther: zoom.farther, whole: zoom.whole, sh
           <div v-for="one in board.people" :key="one.person" class="lane" :style="{ height: `${handsPx}px` }">
             <HandsLane :lane="one" :zoom="zoom" :scale="scale" :marked="moving?.place.load ?? selected" />
           </div>
-          <div v-for="lane in lanes" :key="lane.id" class="lane" :data-lane="lane.id" :style="{ height: `${tankPx}px` }">
+          <div v-for="lane in lanes" :key="lane.id" class="lane" :data-lane="lane.id" :style="{ height: `${tallOf(lane)}px` }">
             <svg v-if="free[lane.id]?.length" class="pointer-events-none absolute inset-0 size-full" aria-hidden="true">
               <rect
                 v-for="(one, i) in free[lane.id]"
@@ -246,7 +251,7 @@ defineExpose({ nearer: zoom.nearer, farther: zoom.farther, whole: zoom.whole, sh
           <div class="lane" :style="{ height: `${8 + rowPx * rows(board.wash)}px` }">
             <BarsLane :bars="board.wash" :zoom="zoom" :scale="scale" colour="var(--wash)" :marked="selected" />
           </div>
-          <div class="lane" :style="{ height: `${8 + rowPx * rows(board.dryer)}px` }">
+          <div v-if="board.dryer.length > 0" class="lane" :style="{ height: `${8 + rowPx * rows(board.dryer)}px` }">
             <BarsLane :bars="board.dryer" :zoom="zoom" :scale="scale" colour="var(--quiet)" :marked="selected" />
           </div>
           <div

@@ -1,5 +1,16 @@
 <script setup lang="ts">
-import { clockAt, isMovable, meetingWords, splitLoad, whyNotEarlier, withPlaces, type EveningBody, type EveningLoad } from '@selvrin/core'
+import {
+  clockAt,
+  isMovable,
+  meetingWords,
+  meets,
+  rebottled,
+  splitLoad,
+  whyNotEarlier,
+  withPlaces,
+  type EveningBody,
+  type EveningLoad,
+} from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref, useTemplateRef } from 'vue'
@@ -73,6 +84,15 @@ async function split(order: string): Promise<void> {
   const [rest, apart] = splitLoad(load.value, order, uuid())
   await send('split', { ...now.body, loads: now.body.loads.flatMap((one) => (one.id === rest.id ? [rest, apart] : [one])) })
 }
+/** Bottles that have enough for it, where others have not. */
+async function rebottle(id: string): Promise<void> {
+  const [{ value: now }, { value: stands }] = [evening, house]
+  const old = now?.body.loads.find((one) => one.id === id)
+  if (!now || !stands || !old) return
+  const made = rebottled(old, now.body, stands, orders.value)
+  if (!made) return void (problem.value = `No other bottles have enough for ${names.value?.load(id)}: mix one, or part the load.`)
+  await send('rebottled', { ...now.body, loads: now.body.loads.map((one) => (one.id === id ? made : one)) })
+}
 async function begin(): Promise<void> {
   const [{ value: now }, id] = [evening, selected.value]
   if (!now || !id) return
@@ -92,12 +112,28 @@ const waiting = computed(() => {
   return orders.value.filter((order) => order.state === 'waiting' && !inIt.has(order.id))
 })
 const late = computed(() => board.value?.blocks.filter((one) => one.lateS > 0) ?? [])
-const broken = computed(() => new Set(asIs.value?.breaches.map((one) => one.message) ?? []).size)
+/** What is wrong with the evening as it stands, load by load. */
+const troubles = computed((): string[] => {
+  const at = standing.value
+  const now = asIs.value
+  if (!at || !now) return []
+  const begun = new Set((now.evening.begun ?? []).map((one) => one.load.id))
+  const stepsOf = (id: string): number => at.problem.loads.find((one) => one.id === id)?.steps.length ?? 0
+  return at.placed.flatMap((one) => {
+    if (begun.has(one.load)) return []
+    const own = meets(at.problem, at.placed, one).map((meeting) =>
+      meeting.kind === 'ready' && meeting.atS === nowS.value ? 'It should have begun.' : meetingWords(meeting, at.names, stepsOf),
+    )
+    const bottles = (now.against[one.load] ?? []).map((finding) => finding.message)
+    return [...bottles, ...own].slice(0, 1).map((words) => `${at.names.load(one.load)}: ${words}`)
+  })
+})
 const summary = computed(() => {
   const { value: now } = board
   if (!now) return ''
   const rolls = `${counted(now.rolls, 'film')} in ${counted(now.blocks.length + now.without.length, 'load')}`
-  const hangs = now.dryer.length > 0 ? ` · last film hangs ${clock(Math.max(...now.dryer.map((one) => one.fromS)))}` : ''
+  const hangs =
+    now.blocks.length > 0 ? ` · last film hangs ${clock(60 * Math.ceil(Math.max(...now.blocks.map((one) => one.endS)) / 60))}` : ''
   return `${rolls}${hangs} · ${late.value.length === 0 ? 'nobody late' : `late: ${late.value.map((one) => one.owners).join(', ')}`}`
 })
 /** Loads in the order in which they begin, for those who go through them by keys. */
@@ -133,7 +169,7 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
 
 <template>
   <div class="station">
-    <RouterLink to="/rota" class="link inline-flex min-h-11 items-center">← Rota</RouterLink>
+    <RouterLink v-if="!board" to="/rota" class="link inline-flex min-h-11 items-center">← Rota</RouterLink>
     <PageState
       v-if="!evening || !board || !names"
       :missing="page.missing.value"
@@ -143,31 +179,30 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
       back-to="/rota"
     />
     <template v-else>
-      <div class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+      <div class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <RouterLink to="/rota" class="link inline-flex min-h-11 items-center">← Rota</RouterLink>
         <h1 class="text-3xl font-bold">{{ showDate(evening.body.opensAt, zone) }}</h1>
         <p class="text-lg text-quiet" role="status">{{ summary }}</p>
         <div class="ml-auto flex flex-wrap gap-2">
           <button class="button" :disabled="busy || evening.last === null" @click="undo()">Undo<kbd class="ml-2 font-mono">U</kbd></button>
           <RouterLink class="button" :to="`/rota/evenings/${evening.id}/prep`">Before the doors</RouterLink>
           <button class="button" @click="panel = 'people'">People, hours</button>
+          <button v-if="waiting.length > 0" class="button" @click="panel = 'put-in'">
+            Put in, {{ waiting.length }} wait<kbd class="ml-2 font-mono">I</kbd>
+          </button>
           <button class="button" @click="panel = 'helps'">What would help?</button>
           <button class="button button-main" data-next @click="panel = 'arrange'">Arrange<kbd class="ml-2 font-mono">A</kbd></button>
         </div>
       </div>
       <ProblemLine :problem="problem" />
-      <p v-if="broken > 0" class="mb-2 border-l-4 border-alarm pl-3 font-semibold">
-        The evening does not hold as it stands: {{ broken === 1 ? 'one thing is' : `${broken} things are` }} in the way of another. Arrange
-        it anew, or move what is late.
-      </p>
+      <div v-if="troubles.length > 0" class="mb-2 border-l-4 border-alarm pl-3" role="status">
+        <p class="font-semibold">It does not hold as it stands. Arrange it anew, or move what is in the way.</p>
+        <p v-for="one in troubles.slice(0, 3)" :key="one">{{ one }}</p>
+        <p v-if="troubles.length > 3">And {{ troubles.length - 3 }} more.</p>
+      </div>
       <p v-if="evening.body.people.length === 0" class="mb-2 border-l-4 border-alarm pl-3 font-semibold">
         Nobody is on duty: say who is, under People, hours.
       </p>
-      <div v-if="waiting.length > 0" class="mb-2 flex flex-wrap items-center gap-3">
-        <p class="text-lg">
-          <b>{{ counted(waiting.length, 'order') }}</b> in the rack {{ waiting.length === 1 ? 'is' : 'are' }} in no evening yet.
-        </p>
-        <button class="button" @click="panel = 'put-in'">Put in<kbd class="ml-2 font-mono">I</kbd></button>
-      </div>
       <div class="relative">
         <p
           v-if="moving"
@@ -201,7 +236,7 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
       </div>
       <LoadCard
         v-if="load && block"
-        class="mt-4"
+        class="sticky bottom-0 z-20 mt-4 max-h-[50vh] overflow-y-auto border-2 border-ink"
         :load="load"
         :block="block"
         :plan="asIs?.plans[load.id] ?? null"
@@ -218,11 +253,12 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
         @fix="fix"
         @take-out="takeOut(load.id)"
         @split="split"
+        @rebottle="rebottle(load.id)"
         @merge="panel = 'merge'"
         @send="panel = 'send'"
         @begin="begin"
       />
-      <WithoutPlace v-if="board.without.length > 0" class="mt-4" :loads="board.without" @take-out="takeOut" />
+      <WithoutPlace v-if="board.without.length > 0" class="mt-4" :loads="board.without" @take-out="takeOut" @rebottle="rebottle" />
       <ArrangePanel v-if="panel === 'arrange'" :view="view" @close="panel = null" />
       <HelpsPanel v-if="panel === 'helps'" :view="view" @close="panel = null" />
       <PutInPanel v-if="panel === 'put-in'" :view="view" :waiting="waiting" @close="panel = null" />

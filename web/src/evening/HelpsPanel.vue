@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import { now } from '../clock'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import { counted } from '../marks/words'
 import ProgressBar from '../fields/ProgressBar.vue'
 import { inArranging } from '../rota/arranging'
 import { eveningSeed, helpMs } from './patience'
@@ -59,7 +60,8 @@ function brings(comes: Comes): string {
   if (!value) return ''
   const { asItIs } = value
   const parts: string[] = []
-  if (comes.unplaced < asItIs.unplaced) parts.push(`${asItIs.unplaced - comes.unplaced} more of weight has a place`)
+  if (comes.without < asItIs.without) parts.push(`${counted(asItIs.without - comes.without, 'load')} more with a place`)
+  else if (comes.unplaced < asItIs.unplaced) parts.push('what matters more has a place')
   if (comes.lateS < asItIs.lateS) parts.push(`${showTime(asItIs.lateS - comes.lateS)} less late, weighted`)
   if (comes.endS < asItIs.endS)
     parts.push(`over ${showTime(asItIs.endS - comes.endS)} sooner, at ${names.value ? clockAt(names.value, comes.endS) : ''}`)

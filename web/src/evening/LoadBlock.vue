@@ -47,7 +47,7 @@ const spoken = computed(() =>
 <template>
   <button
     type="button"
-    class="load absolute top-1 bottom-1 overflow-hidden rounded-sm border-2 bg-panel text-left"
+    class="load absolute top-1 bottom-1 flex flex-col items-stretch justify-start overflow-hidden rounded-sm border-2 bg-panel pt-0.5 text-left"
     :class="[
       selected ? 'border-primary outline-2 outline-primary' : 'border-ink',
       moved ? 'z-20 cursor-grabbing' : block.run === null ? 'cursor-grab' : '',
@@ -60,7 +60,7 @@ const spoken = computed(() =>
     :data-load="block.load"
   >
     <span class="block px-1.5 text-sm leading-tight font-bold" aria-hidden="true"
-      ><span v-if="block.run !== null">{{ block.over ? '✓' : '▶' }} </span><span v-else-if="block.fixed">▪ </span>{{ block.owners
+      ><span v-if="block.run !== null">{{ block.over ? '✓' : '▶' }} </span><span v-else-if="block.fixed">▪ </span>{{ block.short
       }}<span v-if="block.critical"> ◆</span><span v-if="block.lateS > 0" class="text-alarm"> late</span></span
     >
     <span class="block truncate px-1.5 text-sm leading-tight" aria-hidden="true">{{ block.what }}</span>

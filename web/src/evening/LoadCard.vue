@@ -24,7 +24,7 @@ const { load, block, plan, orders, zone, movable } = defineProps<{
   /** what stands in the way a second earlier; null where nobody asked */
   why: string[] | null
 }>()
-defineEmits<{ why: []; fix: []; takeOut: []; begin: []; split: [order: string]; merge: []; send: [] }>()
+defineEmits<{ why: []; fix: []; takeOut: []; begin: []; split: [order: string]; merge: []; send: []; rebottle: [] }>()
 const steps = computed(() => block.segments.filter((one) => one.toS > one.fromS))
 const changed = computed(() =>
   orders.filter((order) =>
@@ -58,9 +58,12 @@ const changed = computed(() =>
           {{ changed.map((order) => `Order ${order.number}`).join(', ') }} changed since. Take it out, and put it in again.
         </p>
       </div>
-      <ol class="min-w-64 flex-1" aria-label="Steps">
+      <ol
+        class="grid min-w-64 flex-[2] grid-flow-col grid-rows-[repeat(5,auto)] gap-x-6 max-lg:grid-flow-row max-lg:grid-rows-none"
+        aria-label="Steps"
+      >
         <li v-for="(one, i) in steps" :key="i" class="flex items-center gap-2">
-          <span class="w-20 font-mono">{{ clock(one.fromS) }}</span>
+          <span class="w-24 shrink-0 font-mono">{{ clock(one.fromS) }}</span>
           <BathMark v-if="one.family !== 'loading' && one.family !== 'dry'" :family="one.family" :size="18" /><span
             v-else
             class="w-[18px]"
@@ -90,6 +93,7 @@ const changed = computed(() =>
         <button class="button" :disabled="busy" :aria-pressed="load.fixed" @click="$emit('fix')">
           {{ load.fixed ? 'Let it move' : 'Fix it there' }}<kbd class="ml-2 font-mono">F</kbd>
         </button>
+        <button v-if="against.length > 0" class="button" :disabled="busy" @click="$emit('rebottle')">Other bottles</button>
         <button class="button" :disabled="busy" @click="$emit('merge')">Put together with …</button>
         <button class="button" :disabled="busy" @click="$emit('send')">Another evening</button>
         <button class="button" :disabled="busy" @click="$emit('takeOut')">Take it out</button>

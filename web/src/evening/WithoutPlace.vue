@@ -3,7 +3,7 @@ import type { Board } from './board'
 
 /** Loads that have no place in the evening, with why. */
 const { loads } = defineProps<{ loads: Board['without'] }>()
-defineEmits<{ takeOut: [load: string] }>()
+defineEmits<{ takeOut: [load: string]; rebottle: [load: string] }>()
 </script>
 
 <template>
@@ -16,6 +16,7 @@ defineEmits<{ takeOut: [load: string] }>()
             one.why.length > 0 ? one.why.join(' ') : 'Arrange the evening, and it is looked for.'
           }}</span>
         </p>
+        <button v-if="one.against" class="button" @click="$emit('rebottle', one.load)">Other bottles</button>
         <button class="button" @click="$emit('takeOut', one.load)">Take it out</button>
       </li>
     </ul>

@@ -40,6 +40,8 @@ export interface Block {
   endS: number
   resetS: number
   owners: string
+  /** the same by first names */
+  short: string
   what: string
   how: string
   segments: Segment[]
@@ -62,7 +64,14 @@ export interface Board {
   opensS: number
   closesS: number
   cleanS: number
-  people: { person: number; name: string; ticks: Tick[]; away: Span[]; rest: { s: number; fromS: number; untilS: number } | null }[]
+  people: {
+    person: number
+    name: string
+    /** by the first name, where that is enough */ short: string
+    ticks: Tick[]
+    away: Span[]
+    rest: { s: number; fromS: number; untilS: number } | null
+  }[]
   vessels: { id: string; name: string; reels: number; kind: 'hand' | 'rotary'; blocks: Block[] }[]
   baths: { id: string; name: string; points: BathCorner[]; asked: BathAsked[] }[]
   closet: Bar[]
@@ -71,7 +80,7 @@ export interface Board {
   blocks: Block[]
   rolls: number
   /** loads without a place, with why */
-  without: { load: string; owners: string; what: string; why: string[] }[]
+  without: { load: string; owners: string; what: string; why: string[]; /** its bottles do not bear it */ against: boolean }[]
 }
 
 interface Known {
@@ -133,7 +142,12 @@ export function boardOf(body: EveningBody, { house, runs, asIs, names }: Known):
     return {
       ...{ load: one.load.id, vessel: one.placed.vessel, person: one.placed.person, startS: one.placed.startS, endS: one.endS },
       resetS: problem.vessels.find((vessel) => vessel.id === one.placed.vessel)?.resetS ?? 0,
-      ...{ owners: names.load(one.load.id), what: filmsOf(kept?.request.films ?? []), how: bathOf(plan) },
+      ...{
+        owners: names.load(one.load.id),
+        short: names.shortly(one.load.id),
+        what: filmsOf(kept?.request.films ?? []),
+        how: bathOf(plan),
+      },
       ...{ segments: segmentsOf(one, plan), lateS: Math.max(0, one.endS - one.load.dueS) },
       ...{ critical: kept?.request.critical ?? false, fixed: kept?.fixed ?? false },
       ...{ run: run?.number ?? null, runId: run?.id ?? null, running: run?.state === 'running', over: run?.state === 'done' },
@@ -147,12 +161,19 @@ export function boardOf(body: EveningBody, { house, runs, asIs, names }: Known):
         ),
       ),
     )
+  const everyone = body.people.map((_, person) => names.person(person))
   const inUse = new Set(blocks.map((block) => block.vessel))
   const usable = house.vessels.filter((vessel) => inUse.has(vessel.id) || !house.out.includes(vessel.id))
   return {
     ...{ opensS: problem.opensS, closesS: problem.closesS, cleanS: problem.cleanS ?? 0, blocks },
     people: body.people.map((one, person) => ({
-      ...{ person, name: names.person(person), ticks: ticksOf(timed, plans, person), away: awayOf(problem, person) },
+      ...{
+        person,
+        name: names.person(person),
+        short: firstName(names.person(person), everyone),
+        ticks: ticksOf(timed, plans, person),
+        away: awayOf(problem, person),
+      },
       rest: one.rest && restOf(problem, person),
     })),
     vessels: usable.map(({ id, name, reels, kind }) => ({ id, name, reels, kind, blocks: blocks.filter((block) => block.vessel === id) })),
@@ -161,6 +182,11 @@ export function boardOf(body: EveningBody, { house, runs, asIs, names }: Known):
     rolls: body.loads.reduce((sum, load) => sum + load.orders.length, 0),
     without: withoutPlace(body, { asIs, names, placed: rota.placed }),
   }
+}
+
+const firstName = (name: string, among: string[]): string => {
+  const first = name.split(' ')[0] ?? name
+  return among.filter((one) => one.startsWith(`${first} `) || one === first).length === 1 ? first : name
 }
 
 /** Hands-on times of whoever leads, each with the family of its step. */
@@ -206,6 +232,7 @@ function withoutPlace(
         load: load.id,
         owners: names.load(load.id),
         what: filmsOf(load.request.films),
+        against: against.length > 0,
         why: against.length > 0 || !load.unplaced ? against : [`${unplacedWords(load.unplaced)}.`],
       },
     ]

@@ -2,7 +2,7 @@ import { cuesAhead, type Call, type CourseStep, type RunClock } from '@selvrin/c
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { effectScope, watch } from 'vue'
 import { audio, silent, wake } from '../cue/audio'
-import { sayNow, scheduleAll, type Sounded } from '../cue/queue'
+import { sayNow, scheduleAll, slippedS, type Sounded } from '../cue/queue'
 import { loadWords, numberWords, stepWord, timeWords } from '../cue/voice'
 import { askedInTheDark, saysFog } from '../light/dark'
 import { goDark, openFilm } from '../light/light'
@@ -12,6 +12,9 @@ import { useProbing } from './probing'
 import { keepClocks } from './keepClocks'
 
 const renewMs = 60_000
+/** how often it is looked whether the two clocks still go together, ms, and what they may be apart, s */
+const lookMs = 1000
+const apartS = 0.015
 /** beats that are heard well enough without a word */
 const wordless: Call['kind'][] = ['tap', 'rest']
 const pulse = [120, 60, 120]
@@ -78,6 +81,10 @@ export function soundClocks(): void {
       { immediate: true },
     )
     useIntervalFn(renew, renewMs)
+    // a machine that stood still has moved all that is scheduled: it is not waited for the next minute
+    useIntervalFn(() => {
+      if (Math.abs(slippedS()) > apartS) renew()
+    }, lookMs)
 
     // a voice that is not here yet is fetched before it is needed, and again when the line is back
     const fetchWords = () => {

@@ -25,7 +25,7 @@ function planOrFinding(evening: DarkroomEvening, load: DecidedLoad, held: Map<st
 }
 
 /**
- * Which loads the bottles bear, what matters most first: someone's only negatives, then weight, then what is due sooner. Whatever is left over has what speaks against it: it
+ * Which loads the bottles bear, what matters most first: what was promised, someone's only negatives, then weight, then what is due sooner. Whatever is left over has what speaks against it: it
  * wants another bottle, or another evening.
  */
 export function bearable(evening: DarkroomEvening): { kept: { load: DecidedLoad; plan: Plan }[]; left: DarkroomPlan['left'] } {
@@ -33,8 +33,10 @@ export function bearable(evening: DarkroomEvening): { kept: { load: DecidedLoad;
   const kept: { load: DecidedLoad; plan: Plan }[] = []
   const left: DarkroomPlan['left'] = []
   const at = evening.midnight + evening.room.opensS * 1000
+  const isPromised = ({ id }: DecidedLoad): boolean => evening.promised?.includes(id) ?? false
   const first = [...evening.loads].sort(
     (a, b) =>
+      Number(isPromised(b)) - Number(isPromised(a)) ||
       Number(b.request.critical ?? false) - Number(a.request.critical ?? false) ||
       b.weight - a.weight ||
       a.dueS - b.dueS ||

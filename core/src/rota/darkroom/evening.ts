@@ -50,6 +50,8 @@ export interface DarkroomEvening {
   zone: string
   loads: DecidedLoad[]
   begun?: BegunLoad[] | undefined
+  /** loads whose bottles are theirs before what matters more: somebody was told */
+  promised?: string[] | undefined
   /** the problem without what follows from loads and vessels */
   room: Omit<RotaProblem, 'loads' | 'vessels'>
   vessels: (Tank & { resetS: number })[]

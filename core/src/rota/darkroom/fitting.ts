@@ -63,6 +63,13 @@ function after(house: RotaHouse, plan: Plan): RotaHouse {
   return { ...house, bottles: house.bottles.map(taken) }
 }
 
+/** The house after what was decided before; what cannot be worked out any more takes nothing. */
+export const afterRequests = (house: RotaHouse, requests: RunRequest[]): RotaHouse =>
+  requests.reduce((there, request) => {
+    const plan = ifItCan(() => plannedWith(there, request))
+    return plan ? after(there, plan) : there
+  }, house)
+
 /** Films of a load as they go into bottles: the first bottles that have enough for all of them; null where none have. */
 function inBottles(house: RotaHouse, films: OrderWish[]): { request: RunRequest; plan: Plan } | null {
   let left = house

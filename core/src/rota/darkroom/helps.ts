@@ -10,8 +10,9 @@ export type Help =
   | { kind: 'bath'; bath: string }
   | { kind: 'bottle'; bottle: string; label: string }
 
-/** What an evening comes to: weight without a place, weighted s late, s at which all is over. */
+/** What an evening comes to: loads and weight without a place, weighted s late, s at which all is over. */
 export interface Comes {
+  without: number
   unplaced: number
   lateS: number
   endS: number
@@ -22,7 +23,12 @@ const longerS = 1800
 
 const comesTo = ({ loads }: DarkroomEvening, { rota, left }: DarkroomPlan): Comes => {
   const out = new Set([...rota.unplaced, ...left].map((one) => one.load))
-  return { unplaced: loads.reduce((sum, one) => sum + (out.has(one.id) ? one.weight : 0), 0), lateS: rota.lateS, endS: rota.endS }
+  return {
+    without: out.size,
+    unplaced: loads.reduce((sum, one) => sum + (out.has(one.id) ? one.weight : 0), 0),
+    lateS: rota.lateS,
+    endS: rota.endS,
+  }
 }
 
 /** The same bottle, mixed fresh and full. */
