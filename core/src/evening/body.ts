@@ -43,8 +43,8 @@ export const eveningLoad = z.strictObject({
   /** why it is arranged although something speaks against it */
   overruled: reason.nullable(),
   place: loadPlace.nullable(),
-  /** why it has no place */
-  unplaced: z.enum(unplacedReasons).nullable(),
+  /** why it has no place; 'bottle': no bottle bears it after those before it */
+  unplaced: z.enum([...unplacedReasons, 'bottle']).nullable(),
 })
 export type EveningLoad = z.output<typeof eveningLoad>
 

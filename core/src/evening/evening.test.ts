@@ -6,6 +6,7 @@ import type { EveningHouse, LoadRun } from './house'
 import { loadsFor, mergedLoads, rebottled, splitLoad, type WaitingOrder } from './loads'
 import { dayOf, openOn } from './openOn'
 import { prepOf } from './prep'
+import { withOtherBottles } from './otherBottles'
 import { rearranged } from './rearranged'
 import { eveningAsIs, requireEvening, type EveningOrder } from './require'
 import { usualRoom } from './room'
@@ -140,7 +141,7 @@ test('places of a plan come into the evening as they are, whole seconds and all'
   const gone = withPlaces(three, { rota: { placed: [], unplaced: [{ load: 'l0', reason: 'hands' }] }, left: [{ load: 'l1' }] }, 'UTC')
   expect(gone.loads.map((load) => [load.place === null, load.unplaced])).toEqual([
     [true, 'hands'],
-    [true, 'full'],
+    [true, 'bottle'],
     [false, null],
   ])
 })
@@ -248,6 +249,8 @@ test('whoever has a place keeps it: who comes later is left out of a bottle that
   const wishes = orders.map((order) => waiting(order.id, { ...order, processId: 'p' } as never))
   const other = rebottled(body.loads[1]!, body, stands, wishes)
   expect(other?.request.baths.find((bath) => bath.role === 'fixer')?.bottleId).toBe('f2')
-  const again = rearranged({ ...body, loads: [body.loads[0]!, other!] }, stands, [], { now: 0, seed: 1, rounds: 3 })
+  const borne = withOtherBottles(body, stands, [], { orders: wishes, now: 0 })
+  expect(borne).toEqual({ ...body, loads: [body.loads[0]!, other!] })
+  const again = rearranged(borne, stands, [], { now: 0, seed: 1, rounds: 3 })
   expect(again.body.loads.map((load) => load.place !== null)).toEqual([true, true])
 })

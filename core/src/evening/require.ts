@@ -41,7 +41,9 @@ export function eveningAsIs(
     const placed = load.place && placedOf(load.id, load.place, body, midnight)
     return placed ? [placed] : []
   })
-  const reasons = Object.fromEntries(open.flatMap((load): [string, UnplacedReason][] => (load.unplaced ? [[load.id, load.unplaced]] : [])))
+  const reasons = Object.fromEntries(
+    open.flatMap((load): [string, UnplacedReason][] => (load.unplaced && load.unplaced !== 'bottle' ? [[load.id, load.unplaced]] : [])),
+  )
   const evening = darkroomOf(body, house, runs, { now })
   return { ...asPlaced(evening, places, reasons), evening }
 }

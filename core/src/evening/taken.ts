@@ -29,7 +29,7 @@ export function withPlaces(
       if (!named.has(load.id)) return load
       const place = placeOf(load)
       // what a bottle does not bear has no place in it either
-      return { ...load, place, unplaced: place ? null : (rota.unplaced.find((one) => one.load === load.id)?.reason ?? 'full') }
+      return { ...load, place, unplaced: place ? null : (rota.unplaced.find((one) => one.load === load.id)?.reason ?? 'bottle') }
     }),
   }
 }

@@ -2,7 +2,7 @@ import { DateTime } from 'luxon'
 import { showTime } from '../quantity/format'
 import type { Plan } from '../process/load'
 import type { InTheWay } from '../rota/meets'
-import type { UnplacedReason } from '../rota/problem'
+import type { EveningLoad } from './body'
 
 /** What things of an evening are called. */
 export interface EveningNames {
@@ -103,7 +103,7 @@ function bottleLabel({ plan }: EveningNames, loads: string[], bottle: string): s
  * @example
  * unplacedWords('full') // → 'the evening is full'
  */
-export const unplacedWords = (reason: UnplacedReason): string =>
+export const unplacedWords = (reason: NonNullable<EveningLoad['unplaced']>): string =>
   ({
     pin: 'it cannot be where it was fixed',
     ready: 'it cannot be over before closing',
@@ -112,4 +112,5 @@ export const unplacedWords = (reason: UnplacedReason): string =>
     resource: 'the closet, the wash or the dryer has no place for it',
     hands: 'nobody has hands for it',
     full: 'the evening is full',
+    bottle: 'its bottles are used up by those before it',
   })[reason]

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { darkroomOf, movedIn, ordersMoved, withPlaces, type EveningBody } from '@selvrin/core'
+import { darkroomOf, movedIn, ordersMoved, withOtherBottles, withPlaces, type EveningBody } from '@selvrin/core'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import { now } from '../clock'
 import ModalPanel from '../fields/ModalPanel.vue'
@@ -13,7 +13,7 @@ import type { EveningView } from './useEvening'
 /** An evening arranged: what would move is shown, and taken or left as a whole. As little as does the job, or all of it as well as can be. */
 const { view } = defineProps<{ view: EveningView }>()
 const emit = defineEmits<{ close: [] }>()
-const { evening, house, runs, orders, asIs, names, busy, problem, send } = view
+const { evening, house, runs, orders, names, busy, problem, send } = view
 const zone = computed(() => house.value?.zone ?? 'UTC')
 
 const how = ref<'least' | 'best'>('least')
@@ -33,8 +33,9 @@ async function look(): Promise<void> {
   share.value = 0
   const began = performance.now()
   const told = (): void => void (share.value = Math.min(1, (performance.now() - began) / searchMs))
-  const { body } = current
   try {
+    // what its bottles do not bear is looked for in others first
+    const body = withOtherBottles(current.body, stands, runs.value, { orders: orders.value, now: now() })
     if (how.value === 'least') {
       const going = inArranging(
         'rearrange',
@@ -62,6 +63,18 @@ function choose(other: 'least' | 'best'): void {
   void look()
 }
 const moved = computed(() => (evening.value && found.value ? movedIn(evening.value.body, found.value) : []))
+/** Loads that would go through other bottles, with what stands on their tapes. */
+const rebottledLoads = computed(() =>
+  (found.value?.loads ?? []).flatMap((load) => {
+    const old = evening.value?.body.loads.find((one) => one.id === load.id)
+    const fresh = load.request.baths.filter(
+      (bath) => !old?.request.baths.some((one) => one.role === bath.role && one.bottleId === bath.bottleId),
+    )
+    const labels = fresh.map((bath) => house.value?.bottles.find((one) => one.shelf.id === bath.bottleId)?.shelf.label ?? '')
+    return old && labels.length > 0 ? [`${names.value?.load(load.id)}: ${labels.join(', ')}`] : []
+  }),
+)
+const changes = computed(() => moved.value.length + rebottledLoads.value.length)
 const told = computed(() => (evening.value && found.value ? ordersMoved(evening.value.body, found.value) : []))
 const people = computed(() => [...new Set(told.value.map((id) => orders.value.find((one) => one.id === id)?.member ?? ''))])
 const without = computed(() => found.value?.loads.filter((load) => load.place === null) ?? [])
@@ -75,7 +88,6 @@ async function take(): Promise<void> {
 }
 const blocked = computed(() => evening.value?.body.people.length === 0)
 const nothing = computed(() => (evening.value?.body.loads.length ?? 0) === 0)
-void asIs
 </script>
 
 <template>
@@ -109,13 +121,14 @@ void asIs
             <span>{{ vesselOf(one.load) }}</span>
           </li>
         </ul>
+        <p v-if="rebottledLoads.length > 0" class="mb-3"><b>Other bottles</b> for {{ rebottledLoads.join('; ') }}.</p>
         <p v-if="without.length > 0" class="mb-3 border-l-4 border-alarm pl-3 font-semibold">
           Without a place: {{ without.map((load) => names?.load(load.id) ?? '').join(', ') }}.
         </p>
       </div>
     </template>
     <div class="mt-4 flex flex-wrap gap-3">
-      <button v-if="found && moved.length > 0" class="button button-main" :disabled="busy" @click="take">Take it</button>
+      <button v-if="found && changes > 0" class="button button-main" :disabled="busy" @click="take">Take it</button>
       <button class="button" @click="$emit('close')">Leave it as it is</button>
     </div>
   </ModalPanel>

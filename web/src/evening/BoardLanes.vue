@@ -169,7 +169,14 @@ watch(
     if (block) void zoom.show(block.startS)
   },
 )
-defineExpose({ nearer: zoom.nearer, farther: zoom.farther, whole: zoom.whole, show: zoom.show })
+/** What is chosen stays in sight, where it is; else the middle. */
+function around(factor: number): Promise<void> {
+  const block = board.blocks.find((one) => one.load === selected)
+  const px = block ? zoom.x((block.startS + block.endS) / 2) : NaN
+  return px > 0 && px < zoom.width.value ? zoom.by(factor, px) : zoom.by(factor)
+}
+const closer = 1.6
+defineExpose({ nearer: () => around(closer), farther: () => around(1 / closer), whole: zoom.whole })
 </script>
 
 <template>

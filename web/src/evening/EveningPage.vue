@@ -236,7 +236,7 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
       </div>
       <LoadCard
         v-if="load && block"
-        class="sticky bottom-0 z-20 mt-4 max-h-[50vh] overflow-y-auto border-2 border-ink"
+        class="sticky bottom-0 z-20 mt-4 max-h-[44vh] overflow-y-auto border-2 border-ink"
         :load="load"
         :block="block"
         :plan="asIs?.plans[load.id] ?? null"

@@ -73,12 +73,15 @@ const changed = computed(() =>
       </ol>
     </div>
     <FindingList v-if="against.length > 0" class="mt-3" :findings="against" />
-    <ul v-if="tests.length > 0" class="mt-3">
-      <li v-for="test in tests" :key="`${test.bottleId} ${test.kind}`" class="border-l-4 border-ink pl-3">
-        Before it: <RouterLink :to="`/proofs/${test.kind}/${test.bottleId}`" class="link">{{ test.name }} of {{ test.label }}</RouterLink
-        >. {{ test.says }}
-      </li>
-    </ul>
+    <p v-if="tests.length > 0" class="mt-2 border-l-4 border-ink pl-3">
+      Before it:
+      <template v-for="(test, i) in tests" :key="`${test.bottleId} ${test.kind}`"
+        >{{ i > 0 ? '; ' : ''
+        }}<RouterLink :to="`/proofs/${test.kind}/${test.bottleId}`" class="link inline-flex min-h-11 items-center"
+          >{{ test.label }}, {{ test.name.toLowerCase() }}</RouterLink
+        ></template
+      >
+    </p>
     <div v-if="why !== null" class="mt-3 border-l-4 border-ink pl-3 text-lg" role="status">
       <template v-if="why.length > 0"
         ><b>Not a second earlier:</b> <span v-for="(one, i) in why" :key="i" class="block">{{ one }}</span></template

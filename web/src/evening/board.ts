@@ -232,7 +232,7 @@ function withoutPlace(
         load: load.id,
         owners: names.load(load.id),
         what: filmsOf(load.request.films),
-        against: against.length > 0,
+        against: against.length > 0 || load.unplaced === 'bottle',
         why: against.length > 0 || !load.unplaced ? against : [`${unplacedWords(load.unplaced)}.`],
       },
     ]

@@ -3,7 +3,6 @@ import { computed, nextTick, ref, watch, type Ref } from 'vue'
 
 /** px a second at the most: ten seconds are as wide as a hand */
 const nearest = 12
-const closer = 1.6
 
 /** How much of an evening is seen: from all of it to ten seconds. Only what is in sight is drawn, so it scrolls over a width that nobody draws. */
 export function useZoom(
@@ -47,11 +46,7 @@ export function useZoom(
   watch(width, () => (scrolled.value = scroller.value?.scrollLeft ?? 0))
   return {
     ...{ width, pxPerS, totalPx, fromS, toS, x, at, show, by },
-    nearer: () => by(closer),
-    farther: () => by(1 / closer),
     whole: () => by(1 / most.value),
-    canNearer: computed(() => zoom.value < most.value),
-    canFarther: computed(() => zoom.value > 1),
   }
 }
 export type Zoom = ReturnType<typeof useZoom>
