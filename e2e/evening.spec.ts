@@ -40,14 +40,15 @@ test('a load is moved by keys and by the mouse: what it would meet is said, and 
   const block = blocks(page).first()
   const id = (await block.getAttribute('data-load')) ?? ''
   const mine = page.locator(`button[data-load="${id}"]`)
-  const shown = await mine.getAttribute('aria-label')
+  const spoken = mine.locator('[data-spoken]')
+  const shown = await spoken.textContent()
   await mine.focus()
   // before it opens
   for (let i = 0; i < 300; i++) await page.keyboard.press('ArrowLeft')
   await expect(page.getByText(/It is closed until/)).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page.getByText(/^It went back\./)).toBeVisible()
-  await expect(mine).toHaveAttribute('aria-label', shown ?? '')
+  await expect(spoken).toHaveText(shown ?? '')
   await mine.click()
   await page.getByRole('button', { name: /^Why not earlier/ }).click()
   await expect(page.getByText(/Not a second earlier|It could begin earlier/)).toBeVisible()
@@ -59,7 +60,7 @@ test('a load is moved by keys and by the mouse: what it would meet is said, and 
   await page.mouse.move(box.x + 900, box.y + 10, { steps: 8 })
   await expect(page.getByText(/too late for closing/)).toBeVisible()
   await page.mouse.up()
-  await expect(mine).toHaveAttribute('aria-label', shown ?? '')
+  await expect(spoken).toHaveText(shown ?? '')
 })
 
 test('orders of the rack are put in, and the list before the doors says what is measured out', async ({ page }) => {

@@ -15,9 +15,7 @@ const codeOf = (letter: string, number = 'n'): string =>
  * What the demo is too small to show: 40 bottles on one shelf, 200 jars, 549 films, formulas of 30 and 60 additions in six-digit volumes, a mix of one,
  * three clocks running, and names of 120 characters wherever one is written.
  */
-export async function crowd({
-  ask,
-}: Pick<House, 'ask'>): Promise<{
+export async function crowd({ ask }: Pick<House, 'ask'>): Promise<{
   formula: string
   mix: string
   bottle: string

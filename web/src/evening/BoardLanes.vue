@@ -241,6 +241,7 @@ defineExpose({ nearer: () => around(closer), farther: () => around(1 / closer), 
               :block="block"
               :x="zoom.x(block.startS)"
               :px-per-s="zoom.pxPerS.value"
+              :scale="scale"
               :selected="block.load === selected"
               :moved="moving?.place.load === block.load ? (moving.meets.length > 0 ? 'met' : 'free') : null"
               :clock="clock"

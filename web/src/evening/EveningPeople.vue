@@ -2,6 +2,7 @@
 import { startOfDay, type EveningPerson } from '@selvrin/core'
 import { computed, onMounted, ref } from 'vue'
 import FormPanel from '../fields/FormPanel.vue'
+import TickBox from '../fields/TickBox.vue'
 import TextField from '../fields/TextField.vue'
 import { sentence } from '../api/call'
 import { showClock } from '../marks/words'
@@ -104,17 +105,13 @@ async function keep(): Promise<void> {
     <fieldset>
       <legend class="mb-1 text-xl font-bold">On duty</legend>
       <div v-for="one in technicians" :key="one.id" class="border-b border-line py-2">
-        <label class="flex min-h-11 cursor-pointer items-center gap-3 text-lg">
-          <input type="checkbox" class="size-5" :checked="lineFor(one.id) !== undefined" @change="toggle(one.id)" />{{ one.name }}
-        </label>
+        <TickBox class="text-lg" :checked="lineFor(one.id) !== undefined" @change="toggle(one.id)">{{ one.name }}</TickBox>
         <template v-for="line in lines.filter((each) => each.personId === one.id)" :key="line.personId">
           <div class="grid grid-cols-2 gap-3">
             <TextField v-model="line.from" :label="`From, ${one.name}`" />
             <TextField v-model="line.until" :label="`Until, ${one.name}`" />
           </div>
-          <label class="flex min-h-11 cursor-pointer items-center gap-3">
-            <input v-model="line.rest" type="checkbox" class="size-5" />a break
-          </label>
+          <TickBox :checked="line.rest" @change="line.rest = !line.rest">a break</TickBox>
           <div v-if="line.rest" class="grid grid-cols-3 gap-3">
             <TextField v-model="line.minutes" label="Minutes" />
             <TextField v-model="line.restFrom" label="begins from" />

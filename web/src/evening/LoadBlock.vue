@@ -4,11 +4,13 @@ import { computed } from 'vue'
 import type { Block, Segment } from './board'
 
 /** A load in its lane: whose, what, in what, and its steps along the time. Moved by dragging, or with the arrow keys. */
-const { block, x, pxPerS, selected, moved, clock } = defineProps<{
+const { block, x, pxPerS, scale, selected, moved, clock } = defineProps<{
   block: Block
   /** px of its left edge */
   x: number
   pxPerS: number
+  /** how much larger than usual letters are */
+  scale: number
   selected: boolean
   /** it is being moved: what it would meet there, nothing where it can be there */
   moved: 'free' | 'met' | null
@@ -20,6 +22,9 @@ const colourOf = ({ family }: Segment): string =>
 const letterOf = ({ family }: Segment): string => (family === 'loading' ? 'load' : family === 'dry' ? 'dry' : markOf(family).letter)
 /** px a letter needs */
 const letterPx = 12
+const letters = (count: number): number => 7.8 * scale * count + 16
+/** What is in it is said where it has room beside whose it is; all of it is said by the card. */
+const fits = computed(() => letters(block.what.length) <= width.value && letters(block.short.length + 3) <= width.value)
 const state = computed(() =>
   block.over
     ? 'developed'
@@ -55,15 +60,15 @@ const spoken = computed(() =>
       block.over ? 'over' : '',
     ]"
     :style="{ transform: `translateX(${x}px)`, width: `${Math.max(6, width)}px` }"
-    :aria-label="spoken"
     :aria-pressed="selected"
     :data-load="block.load"
   >
+    <span class="sr-only" data-spoken>{{ spoken }}</span>
     <span class="block px-1.5 text-sm leading-tight font-bold" aria-hidden="true"
       ><span v-if="block.run !== null">{{ block.over ? '✓' : '▶' }} </span><span v-else-if="block.fixed">▪ </span>{{ block.short
       }}<span v-if="block.critical"> ◆</span><span v-if="block.lateS > 0" class="text-alarm"> late</span></span
     >
-    <span class="block truncate px-1.5 text-sm leading-tight" aria-hidden="true">{{ block.what }}</span>
+    <span v-if="fits" class="block px-1.5 text-sm leading-tight whitespace-nowrap" aria-hidden="true">{{ block.what }}</span>
     <span class="absolute inset-x-0 bottom-0 block h-5" aria-hidden="true">
       <span
         v-for="(one, i) in block.segments"
@@ -76,9 +81,9 @@ const spoken = computed(() =>
           color: one.family === 'dry' ? 'var(--ink)' : one.family === 'loading' ? 'var(--ground)' : 'var(--mark-text)',
         }"
         >{{
-          (one.toS - one.fromS) * pxPerS > 9 * one.name.length
+          (one.toS - one.fromS) * pxPerS > 9 * scale * one.name.length
             ? one.name
-            : (one.toS - one.fromS) * pxPerS >= letterPx * Math.max(1, letterOf(one).length * 0.6)
+            : (one.toS - one.fromS) * pxPerS >= letterPx * scale * Math.max(1, letterOf(one).length * 0.6)
               ? letterOf(one)
               : ''
         }}</span

@@ -6,6 +6,7 @@ import { useRoute } from 'vue-router'
 import { call } from '../api/call'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import TickBox from '../fields/TickBox.vue'
 import BathMark from '../marks/BathMark.vue'
 import { showDate } from '../marks/words'
 import { useShow } from '../session/useShow'
@@ -66,15 +67,13 @@ const jugWords = ({ label, partsMl, temperatureC }: JugToFill): string => {
           class="flex items-start gap-4 border-b border-line py-3"
           :class="task.done ? 'text-quiet' : ''"
         >
-          <label v-if="!byItself(task)" class="flex min-h-11 min-w-11 cursor-pointer items-center justify-center">
-            <input
-              type="checkbox"
-              class="size-6"
-              :checked="task.done"
-              :aria-label="`Done: ${task.kind}`"
-              @change="tick(task, !task.done)"
-            />
-          </label>
+          <TickBox
+            v-if="!byItself(task)"
+            class="justify-center"
+            :checked="task.done"
+            :label="`Done: ${task.kind}`"
+            @change="tick(task, !task.done)"
+          />
           <span v-else class="flex min-h-11 min-w-11 items-center justify-center text-2xl" :aria-label="task.done ? 'done' : 'to do'">{{
             task.done ? '✓' : '·'
           }}</span>

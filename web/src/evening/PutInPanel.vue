@@ -5,6 +5,7 @@ import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import TickBox from '../fields/TickBox.vue'
 import { counted, showMoment } from '../marks/words'
 import { byWish, filmWords } from '../order/orderWords'
 import type { EveningView } from './useEvening'
@@ -50,13 +51,14 @@ async function putIn(): Promise<void> {
     <p v-if="waiting.length === 0" class="text-lg">Nothing waits in the rack.</p>
     <ul class="max-h-[26rem] overflow-y-auto">
       <li v-for="order in sorted" :key="order.id" class="border-b border-line">
-        <label class="flex min-h-12 cursor-pointer flex-wrap items-center gap-x-3">
-          <input type="checkbox" class="size-5" :checked="chosen.has(order.id)" @change="toggle(order.id)" />
-          <b class="w-10">{{ order.number }}</b>
-          <span class="w-32">{{ order.member }}</span>
-          <span class="min-w-48 flex-1">{{ filmWords(order) }}{{ order.critical ? ' ◆' : '' }}</span>
-          <span class="text-quiet">{{ order.wantedBy === null ? 'no hurry' : `by ${showMoment(order.wantedBy, zone)}` }}</span>
-        </label>
+        <TickBox class="w-full" :checked="chosen.has(order.id)" @change="toggle(order.id)">
+          <span class="flex min-w-0 flex-1 flex-wrap items-center gap-x-3">
+            <b class="w-10">{{ order.number }}</b>
+            <span class="w-32">{{ order.member }}</span>
+            <span class="min-w-48 flex-1">{{ filmWords(order) }}{{ order.critical ? ' ◆' : '' }}</span>
+            <span class="text-quiet">{{ order.wantedBy === null ? 'no hurry' : `by ${showMoment(order.wantedBy, zone)}` }}</span>
+          </span>
+        </TickBox>
         <p v-if="leftOf(order.id)" class="mb-2 border-l-4 border-alarm pl-3">{{ leftOf(order.id) }}</p>
       </li>
     </ul>
