@@ -21,6 +21,7 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import { useKeys } from '../hand/keys'
 import { counted, showDate } from '../marks/words'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import ArrangePanel from './ArrangePanel.vue'
 import BoardLanes from './BoardLanes.vue'
 import EveningPeople from './EveningPeople.vue'
@@ -36,6 +37,7 @@ import WithoutPlace from './WithoutPlace.vue'
 
 /** The evening of a day: what is developed when, in what, by whom. */
 const session = useSession()
+const show = useShow()
 const router = useRouter()
 const view = useEvening(String(useRoute().params.id))
 const { page, evening, house, runs, orders, asIs, names, board, time, busy, problem, send, undo } = view
@@ -197,7 +199,7 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
       <ProblemLine :problem="problem" />
       <div v-if="troubles.length > 0" class="mb-2 border-l-4 border-alarm pl-3" role="status">
         <p class="font-semibold">It does not hold as it stands. Arrange it anew, or move what is in the way.</p>
-        <p v-for="one in troubles.slice(0, 3)" :key="one">{{ one }}</p>
+        <p v-for="one in troubles.slice(0, 3)" :key="one">{{ show.said(one) }}</p>
         <p v-if="troubles.length > 3">And {{ troubles.length - 3 }} more.</p>
       </div>
       <p v-if="evening.body.people.length === 0" class="mb-2 border-l-4 border-alarm pl-3 font-semibold">

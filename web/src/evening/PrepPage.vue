@@ -85,7 +85,7 @@ const jugWords = ({ label, partsMl, temperatureC }: JugToFill): string => {
               ><p class="text-lg">
                 <b>Mix</b> <RouterLink class="link" :to="`/formulary/${task.formulaId}`">{{ task.name }}</RouterLink>
               </p>
-              <p class="text-quiet">{{ task.why }}</p></template
+              <p class="text-quiet">{{ show.said(task.why) }}</p></template
             >
             <template v-else-if="task.kind === 'test'"
               ><p class="text-lg">
@@ -94,7 +94,7 @@ const jugWords = ({ label, partsMl, temperatureC }: JugToFill): string => {
                   >{{ task.label }}: {{ task.name.toLowerCase() }}</RouterLink
                 >
               </p>
-              <p v-if="task.says" class="text-quiet">{{ task.says }}</p></template
+              <p v-if="task.says" class="text-quiet">{{ show.said(task.says) }}</p></template
             >
             <p v-else-if="task.kind === 'heat'" class="text-lg">
               <b>Set</b> {{ names.bath(task.bath) }} to <b class="font-mono">{{ show.temperature(task.c) }}</b>

@@ -13,11 +13,14 @@ import TextField from '../fields/TextField.vue'
 import { useTyping } from '../hand/typed'
 import WallKeys from '../wall/WallKeys.vue'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import FaultList from './FaultList.vue'
 import { readRoom, writeRoom, type RoomDraft } from './roomDraft'
 
 /** What the room has, and when it is open: evenings are planned with it. And what is out of order in it. */
 const session = useSession()
+const show = useShow()
+const unit = computed(() => show.temperatureUnit())
 const page = usePage(
   (signal) => call(api.evening.room, { signal }),
   (event) => event.subject === 'room',
@@ -29,7 +32,7 @@ const draft = ref<RoomDraft | null>(null)
 watch(page.value, (current) => {
   if (!current || draft.value) return
   seen.value = current
-  draft.value = writeRoom(current)
+  draft.value = writeRoom(current, session.manner)
 })
 const typed = useTyping()
 const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
@@ -42,7 +45,7 @@ async function keep(): Promise<void> {
   ;[wrong.value, said.value] = ['', '']
   let body: RoomBody
   try {
-    body = roomBody.parse(readRoom(draft.value))
+    body = roomBody.parse(readRoom(draft.value, session.manner))
   } catch (error) {
     const [issue] = (error as { issues?: { message: string }[] }).issues ?? []
     return void (wrong.value = issue?.message ?? (error as Error).message)
@@ -50,11 +53,11 @@ async function keep(): Promise<void> {
   // who was told of the other's says theirs again
   const version = (current.value as Room | null)?.version ?? seen.value.version
   if (!(await act(async () => (seen.value = await call(api.evening.changeRoom, { body: { version, ...body } }))))) return
-  draft.value = writeRoom(seen.value)
+  draft.value = writeRoom(seen.value, session.manner)
   said.value = 'Kept. Evenings are planned with it from now on.'
 }
 function addBath(): void {
-  draft.value?.baths.push({ id: uuid(), name: '', startC: '20', heatCPerMin: '0.5', coolCPerMin: '0.3', places: '4' })
+  draft.value?.baths.push({ id: uuid(), name: '', startC: '', heatCPerMin: '', coolCPerMin: '', places: '4' })
   typed()
 }
 const imported = ref('')
@@ -145,10 +148,10 @@ function addClosure(): void {
           class="mb-3 grid grid-cols-3 items-end gap-3 border-b border-line pb-3 max-sm:grid-cols-1"
         >
           <TextField v-model="one.name" label="Name" />
-          <TextField v-model="one.startC" label="Stands at" hint="°C, before it is switched on" />
+          <TextField v-model="one.startC" label="Stands at" :hint="`${unit}, before it is switched on`" />
           <TextField v-model="one.places" label="Tanks at once" />
-          <TextField v-model="one.heatCPerMin" label="Heats" hint="°C a minute" />
-          <TextField v-model="one.coolCPerMin" label="Cools" hint="°C a minute" />
+          <TextField v-model="one.heatCPerMin" label="Heats" :hint="`${unit} a minute`" />
+          <TextField v-model="one.coolCPerMin" label="Cools" :hint="`${unit} a minute`" />
           <button type="button" class="button justify-self-start" @click="draft.baths.splice(i, 1)">Take away</button>
         </div>
         <button type="button" class="button" @click="addBath">Another bath</button>

@@ -1,7 +1,7 @@
-import type { RoomBody } from '@selvrin/core'
+import { withSign, type Manner, type RoomBody } from '@selvrin/core'
 import { readClock } from '../order/when'
 
-/* The room as it is written in a form: every figure as its text. */
+/* The room as it is written in a form: every figure as its text, in the units and with the sign of whoever writes. */
 
 export interface RoomDraft {
   hours: { opens: string; closes: string }[]
@@ -15,13 +15,22 @@ export interface RoomDraft {
   baths: { id: string; name: string; startC: string; heatCPerMin: string; coolCPerMin: string; places: string }[]
 }
 
-export const writeRoom = (room: RoomBody): RoomDraft => ({
+/** °C as they are read, and back; and what is a degree more. */
+const shownC = (c: number, { units }: Manner): number => (units === 'us' ? c * 1.8 + 32 : c)
+const asC = (shown: number, { units }: Manner): number => (units === 'us' ? (shown - 32) / 1.8 : shown)
+const degree = ({ units }: Manner): number => (units === 'us' ? 1.8 : 1)
+const written = (value: number, manner: Manner): string => withSign(String(Number(value.toFixed(3))), manner)
+const exactly = (value: number): number => Number(value.toFixed(4))
+
+export const writeRoom = (room: RoomBody, manner: Manner): RoomDraft => ({
   hours: room.hours.map((day) => ({ opens: day?.opens ?? '', closes: day?.closes ?? '' })),
   closures: room.closures.map((one) => ({ ...one })),
   ...{ cleanMinutes: String(room.cleanMinutes), closets: String(room.closets), washPlaces: String(room.washPlaces) },
   ...{ printPlaces: String(room.printPlaces), resetHand: String(room.resetMinutes.hand), resetRotary: String(room.resetMinutes.rotary) },
   baths: room.baths.map(({ id, name, startC, heatCPerMin, coolCPerMin, places }) => ({
-    ...{ id, name, startC: String(startC), heatCPerMin: String(heatCPerMin), coolCPerMin: String(coolCPerMin), places: String(places) },
+    ...{ id, name, startC: written(shownC(startC, manner), manner), places: String(places) },
+    heatCPerMin: written(heatCPerMin * degree(manner), manner),
+    coolCPerMin: written(coolCPerMin * degree(manner), manner),
   })),
 })
 
@@ -37,7 +46,7 @@ const time = (text: string): string => {
 }
 
 /** What was written, as the room takes it. @throws Error, DomainError with a sentence */
-export function readRoom(draft: RoomDraft): RoomBody {
+export function readRoom(draft: RoomDraft, manner: Manner): RoomBody {
   return {
     hours: draft.hours.map(({ opens, closes }) =>
       opens.trim() === '' && closes.trim() === '' ? null : { opens: time(opens), closes: time(closes) },
@@ -53,9 +62,9 @@ export function readRoom(draft: RoomDraft): RoomBody {
     printPlaces: figure(draft.printPlaces, 'Enlargers'),
     resetMinutes: { hand: figure(draft.resetHand, 'Hand tank'), rotary: figure(draft.resetRotary, 'Drum') },
     baths: draft.baths.map((bath) => ({
-      ...{ id: bath.id, name: bath.name.trim(), startC: figure(bath.startC, `${bath.name || 'The bath'} stands at`) },
-      heatCPerMin: figure(bath.heatCPerMin, `${bath.name || 'The bath'} heats`),
-      coolCPerMin: figure(bath.coolCPerMin, `${bath.name || 'The bath'} cools`),
+      ...{ id: bath.id, name: bath.name.trim(), startC: exactly(asC(figure(bath.startC, `${bath.name || 'The bath'} stands at`), manner)) },
+      heatCPerMin: exactly(figure(bath.heatCPerMin, `${bath.name || 'The bath'} heats`) / degree(manner)),
+      coolCPerMin: exactly(figure(bath.coolCPerMin, `${bath.name || 'The bath'} cools`) / degree(manner)),
       places: figure(bath.places, `${bath.name || 'The bath'}: tanks at once`),
     })),
   }
