@@ -14,13 +14,17 @@ const freshMs = 15 * 60_000
 const nextShown = 4
 const wholeShelf = { retired: false, limit: null as unknown as number, after: null }
 
-const jugsOf = (bottles: Bottle[]): Wall['jugs'] =>
-  bottles
-    .filter((bottle) => bottle.state.volumeMl > 0)
-    .map(({ label, name, family, state, due }) => ({
-      ...{ label, name, family, volumeMl: state.volumeMl, due: due.map((one) => one.name) },
-      left: state.used === null || state.used === undefined ? null : Math.max(0, 1 - state.used),
-    }))
+/** baths a film goes through that are shown while no evening says which */
+const usual = ['film-developer', 'stop-bath', 'fixer']
+/** Bottles the next evening wants, or a run has in hand; without any, those film usually goes through. */
+function jugsOf(bottles: Bottle[]): Wall['jugs'] {
+  const full = bottles.filter((bottle) => bottle.state.volumeMl > 0)
+  const tonight = full.filter(({ evening, reserved }) => evening != null || (reserved?.runs.length ?? 0) > 0)
+  const shown = tonight.length > 0 ? tonight : full.filter((bottle) => usual.includes(bottle.family))
+  return shown.map(({ label, name, family, state, due }) => ({
+    ...{ label, name, family, volumeMl: state.volumeMl, due: due.map((one) => one.name), left: Math.max(0, 1 - state.used) },
+  }))
+}
 
 /** The newest reading of a tempering bath that stands near where film is developed. */
 async function readingOf(db: Database, now: number): Promise<{ c: number; by: string; at: number } | null> {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { showTime, type EveningLoad, type Finding, type Plan, type TestBefore } from '@selvrin/core'
 import type { FilmOrder } from '@selvrin/core/contract'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import BathMark from '../marks/BathMark.vue'
 import FindingList from '../marks/FindingList.vue'
 import { showClock } from '../marks/words'
@@ -25,6 +25,8 @@ const { load, block, plan, orders, zone, movable } = defineProps<{
   why: string[] | null
 }>()
 defineEmits<{ why: []; fix: []; takeOut: []; begin: []; split: [order: string]; merge: []; send: []; rebottle: [] }>()
+/** its steps are shown as well */
+const wide = ref(false)
 const steps = computed(() => block.segments.filter((one) => one.toS > one.fromS))
 const changed = computed(() =>
   orders.filter((order) =>
@@ -91,6 +93,7 @@ const changed = computed(() =>
     <div class="mt-4 flex flex-wrap gap-2">
       <RouterLink v-if="block.runId" :to="`/tanks/${block.runId}`" class="button button-main">To run {{ block.run }}</RouterLink>
       <button v-else class="button button-main" :disabled="busy" @click="$emit('begin')">To the tank</button>
+      <button class="button" :aria-pressed="wide" @click="wide = !wide">Its steps</button>
       <button class="button" :aria-pressed="why !== null" @click="$emit('why')">Why not earlier?<kbd class="ml-2 font-mono">W</kbd></button>
       <template v-if="movable">
         <button class="button" :disabled="busy" :aria-pressed="load.fixed" @click="$emit('fix')">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showTime } from '@selvrin/core'
+import { sameDay, showTime } from '@selvrin/core'
 import { useEventListener } from '@vueuse/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
@@ -19,6 +19,8 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 })
 const zone = computed(() => wall.value?.zone ?? 'UTC')
 const clock = (at: number): string => showClock(at, zone.value)
+/** '18:40', with its day where that is another than today's. */
+const when = (at: number): string => (sameDay(at, time.value, zone.value) ? clock(at) : `${showDate(at, zone.value)}, ${clock(at)}`)
 const jugs = computed(() => wall.value?.jugs ?? [])
 const dry = computed(() => (wall.value?.hanging ?? []).filter((film) => film.dryAt <= time.value))
 const wet = computed(() => (wall.value?.hanging ?? []).filter((film) => film.dryAt > time.value).sort((a, b) => a.dryAt - b.dryAt))
@@ -57,7 +59,7 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
         <h2>Next</h2>
         <p v-if="wall.next.length === 0" class="text-[1.7vw]">Nothing is planned.</p>
         <p v-for="(one, i) in wall.next" :key="i" class="text-[1.9vw] leading-snug">
-          <b class="font-mono">{{ clock(one.at) }}</b> {{ one.vessel }}: <b>{{ one.owners.join(', ') }}</b>, {{ one.what }}
+          <b class="font-mono">{{ when(one.at) }}</b> {{ one.vessel }}: <b>{{ one.owners.join(', ') }}</b>, {{ one.what }}
         </p>
         <h2>Dry</h2>
         <p v-if="dry.length === 0" class="text-[1.7vw]">{{ wet.length === 0 ? 'Nothing hangs.' : 'Nothing is dry yet.' }}</p>
@@ -81,12 +83,12 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
       <section aria-labelledby="jugs">
         <h2 id="jugs">In the jugs</h2>
         <ul>
-          <li v-for="jug in jugs.slice(0, 12)" :key="jug.label" class="flex items-center gap-[0.8vw] text-[1.6vw] leading-[1.35]">
-            <BathMark :family="jug.family" :size="34" />
+          <li v-for="jug in jugs.slice(0, 10)" :key="jug.label" class="flex items-center gap-[0.8vw] text-[1.5vw] leading-[1.3]">
+            <BathMark :family="jug.family" :size="28" />
             <b class="w-[4.2vw]">{{ jug.label }}</b>
             <span class="min-w-0 flex-1 truncate">{{ jug.name }}</span>
             <b v-if="jug.due.length > 0" class="whitespace-nowrap text-alarm">▲ test</b>
-            <b class="w-[5vw] text-right font-mono">{{ percentLeft(jug.left) }}</b>
+            <b class="w-[6.5vw] text-right font-mono whitespace-nowrap">{{ percentLeft(jug.left) }}</b>
           </li>
         </ul>
         <h2>
@@ -96,7 +98,7 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
         </h2>
         <table class="w-full text-[1.5vw] leading-[1.35]">
           <tbody>
-            <tr v-for="(one, i) in wall.times.slice(0, 9)" :key="i" class="border-b border-line">
+            <tr v-for="(one, i) in wall.times.slice(0, 8)" :key="i" class="border-b border-line">
               <th scope="row" class="text-left font-bold">
                 {{ one.film }} <span class="font-normal">EI {{ one.ei }}</span>
               </th>
