@@ -219,6 +219,7 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   [`/rota/evenings/${at.evening}`, /^Arrange/],
   [`/rota/evenings/${at.evening}`, /^What would help/],
   [`/rota/evenings/${at.evening}`, /^People, hours/],
+  [`/rota/evenings/${at.evening}`, 'Who prints'],
   ['/rota/room', 'Something is wrong'],
   ['/rota/room', 'A new screen'],
   [`/rota/orders/${at.order}`, 'Want something else'],

@@ -217,8 +217,18 @@ export { asPlaced, type PlacedEvening } from './rota/darkroom/asPlaced'
 export { bathLine, type BathAsked, type BathCorner } from './rota/bathLine'
 export { timesOf, type Timed } from './rota/timed'
 export { meets, whyNotEarlier, type InTheWay } from './rota/meets'
-export { eveningBody, eveningLoad, loadPlace, type EveningBody, type EveningLoad, type EveningPerson, type LoadPlace } from './evening/body'
-export { faultThings, roomBody, usualRoom, type FaultThing, type RoomBath, type RoomBody } from './evening/room'
+export {
+  eveningBody,
+  eveningLoad,
+  loadPlace,
+  type EveningBody,
+  type EveningLoad,
+  type EveningPerson,
+  type LoadPlace,
+  type Printing,
+} from './evening/body'
+export { faultThings, type FaultThing } from './evening/fault'
+export { roomBody, usualRoom, type RoomBath, type RoomBody } from './evening/room'
 export { dayOf, openOn, type OpenOn } from './evening/openOn'
 export type { EveningHouse, LoadRun } from './evening/house'
 export { darkroomOf, runOf } from './evening/darkroomOf'
@@ -229,6 +239,7 @@ export { closingOf, type ClosingLine } from './evening/closing'
 export { closuresOf } from './evening/closures'
 export { prepOf, type JugToFill, type PrepTask } from './evening/prep'
 export { withOtherBottles } from './evening/otherBottles'
+export { freePrinting, requirePrinting } from './evening/printing'
 export { rearranged, stillStanding } from './evening/rearranged'
 export { clockAt, meetingWords, unplacedWords, type EveningNames } from './evening/words'
 export { eveningAsIs, isMovable, namesInEvening, requireEvening, requireOrders, type EveningOrder } from './evening/require'

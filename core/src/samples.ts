@@ -206,6 +206,7 @@ export const darkroomEvening: DarkroomEvening = {
 /** The same evening as it is kept, with one load in it where it has its place. */
 export const eveningOfOne: EveningBody = {
   ...{ opensAt: tenDays + 64_800_000, closesAt: tenDays + 79_200_000 },
+  prints: [],
   people: [{ personId: 'p1', fromAt: tenDays + 64_800_000, untilAt: tenDays + 79_200_000, rest: null }],
   loads: [
     {

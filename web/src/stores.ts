@@ -38,7 +38,7 @@ export const useOrders = listStore('orders', api.order.list, {
   query: { which: 'open' },
 })
 /** What is in doubt or out of order. */
-export const useFaults = listStore('faults', api.evening.faults, {
+export const useFaults = listStore('faults', api.fault.list, {
   subject: 'fault',
   order: newestFirst,
   holds: (fault) => fault.state !== 'closed',

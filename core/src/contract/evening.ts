@@ -1,30 +1,12 @@
 import { z } from 'zod'
 import { eveningBody } from '../evening/body'
 import type { EveningHouse, LoadRun } from '../evening/house'
-import { faultThings, roomBody } from '../evening/room'
-import { done, id, idParams, listQuery, millis, name, page, reason, version } from '../shape/common'
+import { roomBody } from '../evening/room'
+import { done, id, idParams, listQuery, millis, page, version } from '../shape/common'
 import { endpoint } from './endpoint'
 import { orderRow } from './order'
 
 const room = z.object({ version, ...roomBody.shape })
-
-const fault = z.object({
-  id,
-  version,
-  thing: z.enum(faultThings),
-  /** of a tank or a bath that is known */
-  thingId: id.nullable(),
-  name: z.string(),
-  what: z.string(),
-  /** in doubt until somebody who knows has looked */
-  state: z.enum(['doubt', 'out', 'closed']),
-  by: z.string(),
-  at: z.number(),
-  /** the check that closed it, by whom and when */
-  check: z.string().nullable(),
-  closedBy: z.string().nullable(),
-  closedAt: z.number().nullable(),
-})
 
 /** What was done to an evening, a line each. */
 const eveningActs = [
@@ -38,6 +20,7 @@ const eveningActs = [
   'put-in',
   'sent',
   'rebottled',
+  'printing',
   'people',
   'hours',
   'undone',
@@ -71,30 +54,6 @@ export const eveningApi = {
   changeRoom: endpoint('PUT', '/api/room', 'technician', 'Say what the room has, and when it is open', {
     body: z.strictObject({ version, ...roomBody.shape }),
     response: room,
-  }),
-  faults: endpoint(
-    'GET',
-    '/api/faults',
-    'member',
-    'What is in doubt or out of order, the newest first; with `closed` also what was mended',
-    {
-      query: listQuery.extend({ which: z.enum(['open', 'closed']).default('open') }),
-      response: page(fault),
-    },
-  ),
-  report: endpoint('POST', '/api/faults', 'member', 'Something is wrong with a tank, a bath, a place', {
-    body: z.strictObject({ id, thing: z.enum(faultThings), thingId: id.nullable(), name, what: reason }),
-    response: fault,
-  }),
-  judgeFault: endpoint('POST', '/api/faults/:id/judge', 'technician', 'In doubt, or out of order: what is out is not planned with', {
-    params: idParams,
-    body: z.strictObject({ version, state: z.enum(['doubt', 'out']) }),
-    response: fault,
-  }),
-  closeFault: endpoint('POST', '/api/faults/:id/close', 'technician', 'A named check has shown that it is right again', {
-    params: idParams,
-    body: z.strictObject({ version, check: reason }),
-    response: fault,
   }),
   list: endpoint('GET', '/api/evenings', 'technician', 'Evenings, the latest first', { query: listQuery, response: page(summary) }),
   plan: endpoint('POST', '/api/evenings', 'technician', 'Plan the evening of a day', {
@@ -144,6 +103,5 @@ export const eveningApi = {
 export type Evening = z.infer<typeof evening>
 export type EveningSummary = z.infer<typeof summary>
 export type EveningPage = z.infer<(typeof eveningApi.get)['response']>
-export type Fault = z.infer<typeof fault>
 export type Room = z.infer<typeof room>
 export type EveningAct = (typeof eveningActs)[number]

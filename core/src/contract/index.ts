@@ -1,58 +1,5 @@
-import { bottleApi } from './bottle'
-import { chartApi } from './chart'
-import { chemicalApi } from './chemical'
-import { darkroomApi } from './darkroom'
-import { deviceApi } from './device'
-import type { Endpoint } from './endpoint'
-import { eveningApi } from './evening'
-import { filmApi } from './film'
-import { formulaApi } from './formula'
-import { importApi } from './import'
-import { jarApi } from './jar'
-import { kitApi } from './kit'
-import { mixApi } from './mix'
-import { orderApi } from './order'
-import { permissionApi } from './permission'
-import { personApi } from './person'
-import { practiceApi } from './practice'
-import { printApi } from './print'
-import { proofApi } from './proof'
-import { processApi } from './process'
-import { runApi } from './run'
-import { sessionApi } from './session'
-import { shelfApi } from './shelf'
-import { wallApi } from './wall'
-
-/** Every route, by subject. */
-export const api = {
-  session: sessionApi,
-  person: personApi,
-  darkroom: darkroomApi,
-  formula: formulaApi,
-  jar: jarApi,
-  kit: kitApi,
-  mix: mixApi,
-  bottle: bottleApi,
-  shelf: shelfApi,
-  proof: proofApi,
-  chart: chartApi,
-  chemical: chemicalApi,
-  process: processApi,
-  run: runApi,
-  film: filmApi,
-  device: deviceApi,
-  evening: eveningApi,
-  order: orderApi,
-  permission: permissionApi,
-  practice: practiceApi,
-  print: printApi,
-  import: importApi,
-  wall: wallApi,
-}
-
-/** Every route in one list, for what holds of them all. */
-export const endpoints: Endpoint[] = Object.values(api).flatMap((subject) => Object.values(subject) as Endpoint[])
-
+export { api } from './api'
+export { endpoints } from './endpoints'
 export type { Access, Endpoint, FileAnswer } from './endpoint'
 export { problem, type Problem } from '../shape/common'
 export { schemaSentence } from './sentences'
@@ -67,7 +14,8 @@ export { reading, type Device, type DeviceKind, type Reading } from './device'
 export { importPortion, type ImportRow } from './import'
 export { labelSheets, type LabelSheet } from './print'
 export type { Mix, MixSummary } from './mix'
-export type { Evening, EveningAct, EveningPage, EveningSummary, Fault, Room } from './evening'
+export { eveningApi, type Evening, type EveningAct, type EveningPage, type EveningSummary, type Room } from './evening'
+export type { Fault } from './fault'
 export type { FilmOrder, OrderLine } from './order'
 export type { Permission } from './permission'
 export type { PracticeRow } from './practice'
@@ -94,4 +42,4 @@ export {
 } from './proof'
 export type { ConsumptionRow, Shelf, SupplyRow, WasteRow } from './shelf'
 export type { Session } from './session'
-export type { Wall, WallKey } from './wall'
+export { wallApi, type Wall, type WallKey } from './wall'

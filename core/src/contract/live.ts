@@ -4,7 +4,7 @@ import { chartApi } from './chart'
 import { chemicalApi } from './chemical'
 import { id } from '../shape/common'
 import { deviceApi } from './device'
-import { eveningApi } from './evening'
+import { faultApi } from './fault'
 import { formulaApi } from './formula'
 import { jarApi } from './jar'
 import { kitApi } from './kit'
@@ -76,7 +76,7 @@ export const liveRows = {
   supply: shelfApi.supply.response.shape.supplies.element,
   roll: rowOf(runApi.rolls),
   order: rowOf(orderApi.list),
-  fault: rowOf(eveningApi.faults),
+  fault: rowOf(faultApi.list),
   notice: rowOf(proofApi.notices),
   person: rowOf(personApi.list),
   chart: rowOf(chartApi.list),

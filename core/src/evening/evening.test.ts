@@ -6,6 +6,7 @@ import type { EveningHouse, LoadRun } from './house'
 import { loadsFor, mergedLoads, rebottled, splitLoad, type WaitingOrder } from './loads'
 import { dayOf, openOn } from './openOn'
 import { prepOf } from './prep'
+import { freePrinting } from './printing'
 import { withOtherBottles } from './otherBottles'
 import { rearranged } from './rearranged'
 import { eveningAsIs, requireEvening, type EveningOrder } from './require'
@@ -253,4 +254,21 @@ test('whoever has a place keeps it: who comes later is left out of a bottle that
   expect(borne).toEqual({ ...body, loads: [body.loads[0]!, other!] })
   const again = rearranged(borne, stands, [], { now: 0, seed: 1, rounds: 3 })
   expect(again.body.loads.map((load) => load.place !== null)).toEqual([true, true])
+})
+
+test('as many print at once as there are enlargers, while it is open', () => {
+  const print = (from: number, until: number, id = `${from} ${until}`) => ({
+    id,
+    memberId: 'm1',
+    fromAt: opens + from * minute,
+    untilAt: opens + until * minute,
+  })
+  const asked = (...prints: ReturnType<typeof print>[]) =>
+    asks(three, { ...three, prints }, { house: { ...house, room: { ...house.room, printPlaces: 2 } } })
+  asked(print(0, 60), print(0, 60, 'b'), print(60, 120))
+  expect(() => asked(print(0, 60), print(0, 60, 'b'), print(59, 120))).toThrow('All 2 enlargers are taken at that time. Take another.')
+  expect(() => asked(print(-5, 60))).toThrow(/while it is closed/)
+  const two = { ...three, prints: [print(0, 60), print(0, 90, 'b')] }
+  expect((freePrinting(two, { printPlaces: 2 }, 30 * minute) ?? 0) - opens).toBe(60 * minute)
+  expect(freePrinting(two, { printPlaces: 2 }, 300 * minute)).toBeNull()
 })

@@ -8,6 +8,7 @@ import type { PlacedLoad, UnplacedReason } from '../rota/problem'
 import type { EveningBody, EveningLoad } from './body'
 import { darkroomOf, placedOf, runOf } from './darkroomOf'
 import type { EveningHouse, LoadRun } from './house'
+import { requirePrinting } from './printing'
 import { meetingWords, type EveningNames } from './words'
 
 /** An order as far as an evening has to know it. */
@@ -190,6 +191,7 @@ export function requireEvening(before: EveningBody, after: EveningBody, known: K
     orders,
     after.loads.filter((load) => !isMovable(load, runs)),
   )
+  requirePrinting(after, house.room)
   requireWaiting(before, after, orders)
   requireBegun(before, after, known)
   const was = eveningAsIs(before, house, runs, now)

@@ -48,7 +48,3 @@ export const usualRoom: RoomBody = {
   // a tray of tempered water, until somebody says what they have
   baths: [{ id: '0190a000-0000-7000-8000-000000000001', name: 'Water bath', startC: 20, heatCPerMin: 0.5, coolCPerMin: 0.3, places: 6 }],
 }
-
-/** What may be out of order: a tank, a bath, or anything else that has a name. */
-export const faultThings = ['vessel', 'bath', 'closet', 'wash', 'dryer', 'enlarger', 'instrument', 'other'] as const
-export type FaultThing = (typeof faultThings)[number]

@@ -21,7 +21,7 @@ import type { Database } from '../table/database'
 /** hour after which the demo plans the next day's evening */
 const lateHour = 19
 /** rounds that are looked for its plan: the same on every machine */
-const rounds = 12
+const rounds = 1
 /** orders that came in after the evening was arranged */
 const cameLater = 3
 
@@ -51,7 +51,12 @@ export async function rota(db: Database, staff: string[], today: number): Promis
   }))
   const waiting = (await ordersWhere(db, { state: 'waiting' })).filter((order) => order.earliest === null || order.earliest < closesAt)
   const [first, later] = [waiting.slice(0, -cameLater), waiting.slice(-cameLater)]
-  const empty: EveningBody = { opensAt, closesAt, people, loads: [] }
+  const [early, second] = waiting.filter((order) => order.memberId !== null)
+  const prints = [
+    { id: uuid(), memberId: early?.memberId ?? '', fromAt: at(18, 30), untilAt: at(21) },
+    { id: uuid(), memberId: second?.memberId ?? '', fromAt: at(19), untilAt: at(21, 30) },
+  ]
+  const empty: EveningBody = { opensAt, closesAt, people, loads: [], prints }
   const made = loadsFor(first, empty, house, uuid).loads
   // who came later was put in beside what is there, into the bottle that stood in front
   const body: EveningBody = { ...empty, loads: made }
@@ -60,5 +65,5 @@ export async function rota(db: Database, staff: string[], today: number): Promis
   const whole: EveningBody = { ...arranged, loads: [...arranged.loads, ...loadsFor(later, empty, house, uuid).loads] }
   const id = uuid({ msecs: today })
   await db.Evening.create({ id, day: dayOf(day, zone), body: whole, opensAt, closesAt })
-  await follow(db, { id, before: empty, after: whole }, { house, runs: [], orders: waiting }, today)
+  await follow(db, { id, before: empty, after: whole }, { house, runs: [], orders: waiting }, { now: today, told: false })
 }

@@ -1,5 +1,5 @@
 import { requireOrders, runOf } from '@selvrin/core'
-import type { api } from '@selvrin/core/contract'
+import type { eveningApi } from '@selvrin/core/contract'
 import { Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
 import { planRun } from '../run/planning'
@@ -7,7 +7,7 @@ import { ordersBegin } from '../order/following'
 import { openEvening } from './changing'
 
 /** A load becomes a run, at the tank it has its place in: all that was planned is looked at again with what is on the shelf now. */
-export const beginLoad: Handler<typeof api.evening.begin> = async ({ db, params, body: { version }, who, now }) => {
+export const beginLoad: Handler<typeof eveningApi.begin> = async ({ db, params, body: { version }, who, now }) => {
   const { evening, runs, orders } = await openEvening(db, params.id, now)
   const load = evening.body.loads.find((one) => one.id === params.loadId)
   if (!load)

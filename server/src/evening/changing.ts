@@ -1,5 +1,5 @@
 import { inEvening, isMovable, requireEvening, runOf, stillStanding, type EveningBody, type EveningHouse } from '@selvrin/core'
-import type { api, EveningAct, EveningPage } from '@selvrin/core/contract'
+import type { EveningAct, EveningPage, eveningApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { catalogueOf } from '../chemical/chemistry'
 import { saveSeen } from '../http/changing'
@@ -26,15 +26,15 @@ async function write(
   const { evening } = page
   const row = await db.Evening.findByPk(evening.id, { rejectOnEmpty: true })
   await saveSeen(row.set({ body, opensAt: body.opensAt, closesAt: body.closesAt }), version, () => eveningRow(db, evening.id))
-  await follow(db, { id: evening.id, before: evening.body, after: body }, page, now)
+  await follow(db, { id: evening.id, before: evening.body, after: body }, page, { now })
 }
 
 /** The evening of a day that has none yet. */
-export const planEvening: Handler<typeof api.evening.plan> = async ({ db, body: { id, day, opensAt, closesAt, people }, who, now }) => {
+export const planEvening: Handler<typeof eveningApi.plan> = async ({ db, body: { id, day, opensAt, closesAt, people }, who, now }) => {
   if (closesAt <= opensAt) throw new Refusal(422, 'closes', 'It closes before it opens.', { field: 'closesAt' })
   const there = await db.Evening.findOne({ attributes: ['id'], where: { day }, raw: true })
   if (there) throw new Refusal(409, 'exists', 'That day has an evening already.', { current: await eveningRow(db, there.id) })
-  const body: EveningBody = { opensAt, closesAt, people, loads: [] }
+  const body: EveningBody = { opensAt, closesAt, people, loads: [], prints: [] }
   await db.Evening.create({ id, day, body, opensAt, closesAt })
   await db.EveningChange.create({ id: uuid(), eveningId: id, at: now, byPerson: who.id, what: 'planned', before: body, undone: true })
   return eveningRow(db, id)
@@ -60,7 +60,7 @@ async function change(
 }
 
 /** Another plan: what stands in its way is looked at again with the shelf as it is now. */
-export const changeEvening: Handler<typeof api.evening.change> = async ({ db, params, body, who, now }) => {
+export const changeEvening: Handler<typeof eveningApi.change> = async ({ db, params, body, who, now }) => {
   const page = await openEvening(db, params.id, now)
   const { evening } = page
   if (evening.version !== body.version)
@@ -72,7 +72,7 @@ export const changeEvening: Handler<typeof api.evening.change> = async ({ db, pa
 }
 
 /** A load leaves this evening and comes into another one, both or neither. */
-export const sendLoad: Handler<typeof api.evening.send> = async ({ db, params, body: { version, to }, who, now }) => {
+export const sendLoad: Handler<typeof eveningApi.send> = async ({ db, params, body: { version, to }, who, now }) => {
   const page = await openEvening(db, params.id, now)
   const { evening } = page
   const load = evening.body.loads.find((one) => one.id === params.loadId)
@@ -87,7 +87,7 @@ export const sendLoad: Handler<typeof api.evening.send> = async ({ db, params, b
 }
 
 /** What was before the last change; what has begun since stays as it is. */
-export const undoEvening: Handler<typeof api.evening.undo> = async ({ db, params, body: { version }, now }) => {
+export const undoEvening: Handler<typeof eveningApi.undo> = async ({ db, params, body: { version }, now }) => {
   const page = await openEvening(db, params.id, now)
   const { evening, house, runs, orders, people } = page
   if (evening.version !== version)

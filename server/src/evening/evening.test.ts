@@ -60,6 +60,18 @@ test('an arrangement is taken, every order says when it is its turn, and its own
   expect(await house.sql('select id, version from film_order order by id')).toEqual(before)
   const mine = ((await tilda!.send('GET', '/api/orders')).body.rows as unknown as FilmOrder[]).filter((one) => one.state === 'planned')
   expect(mine.length).toBeGreaterThan(0)
+  const notices = async () =>
+    (
+      await house.sql<{ text: string }>(`select text from notice where person_id = $1 and order_id is not null and read_at is null`, [
+        ids.tilda,
+      ])
+    ).map((one) => one.text)
+  const told = await notices()
+  expect(told.length).toBeGreaterThan(0)
+  expect(told[0]).toMatch(/^Order \d+, 1 × .*: into the tank \w{3} \d+ \w{3}, \d\d:\d\d, hangs about \d\d:\d\d/)
+  // moved again before it was seen: one notice an order, which says the newest
+  await arranged()
+  expect((await notices()).length).toBe(told.length)
   expect(mine.every((one) => one.member === 'Tilda Rook' && one.beginsAt !== null && (one.hangsAt ?? 0) > one.beginsAt)).toBe(true)
 })
 
@@ -193,4 +205,27 @@ test('the room is said once and changed by version', async () => {
   expect([changed.status, changed.body.closets]).toEqual([200, 2])
   expect(said(await odo!.send('PUT', '/api/room', { version, ...room, closets: 3 }))).toEqual([409, 'stale'])
   expect((await tilda!.send('GET', '/api/room')).status).toBe(403)
+})
+
+test('who leaves is in no evening any more, by nothing that is kept of one', async () => {
+  const left = uuid()
+  await house.sql(
+    `insert into person (id, name, login, role, created_at) values ($1, 'Sedge Mill', 'sedge', 'member', now()) returning id`,
+    [left],
+  )
+  const now = await page()
+  const { body } = now.evening
+  const prints = [...body.prints, { id: uuid(), memberId: left, fromAt: body.opensAt, untilAt: body.opensAt + 3_600_000 }]
+  expect((await put(ilse!, now.evening, { ...body, prints }, 'printing')).status).toBe(200)
+  const again = await page()
+  expect((await put(ilse!, again.evening, { ...again.evening.body, prints: body.prints }, 'printing')).status).toBe(200)
+  const { version } = (await house.one<{ version: number }>('select version from person where id = $1', [left]))!
+  const gone = await ilse!.send('DELETE', `/api/people/${left}`, { version })
+  expect(gone.status).toBe(200)
+  const kept = await house.sql(
+    `select 1 from evening where body::text like $1 union all select 1 from evening_change where before::text like $1`,
+    [`%${left}%`],
+  )
+  expect(kept).toEqual([])
+  expect((await page()).evening.body.loads.length).toBe(body.loads.length)
 })

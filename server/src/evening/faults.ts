@@ -35,13 +35,13 @@ export const outOfOrder = async (db: Database): Promise<string[]> =>
     (row) => row.thingId ?? [],
   )
 
-export const listFaults: Handler<typeof api.evening.faults> = async ({ db, query: { which, after, limit } }) => {
+export const listFaults: Handler<typeof api.fault.list> = async ({ db, query: { which, after, limit } }) => {
   const state = which === 'open' ? { [Op.ne]: 'closed' } : 'closed'
   return pageOf(await faultsWhere(db, { state, ...(after === undefined ? {} : { id: { [Op.lt]: after } }) }, limit + 1), limit)
 }
 
 /** Anybody may say that something is wrong: it is in doubt until somebody on duty has looked. */
-export const reportFault: Handler<typeof api.evening.report> = async ({ db, body, who, now }) => {
+export const reportFault: Handler<typeof api.fault.report> = async ({ db, body, who, now }) => {
   await db.Fault.create({ ...body, byPerson: who.id, at: now })
   return faultRow(db, body.id)
 }
@@ -54,13 +54,13 @@ async function openFault(db: Database, id: string) {
   return row
 }
 
-export const judgeFault: Handler<typeof api.evening.judgeFault> = async ({ db, params, body: { version, state } }) => {
+export const judgeFault: Handler<typeof api.fault.judge> = async ({ db, params, body: { version, state } }) => {
   const row = await openFault(db, params.id)
   await saveSeen(row.set({ state }), version, () => faultRow(db, row.id))
   return faultRow(db, row.id)
 }
 
-export const closeFault: Handler<typeof api.evening.closeFault> = async ({ db, params, body: { version, check }, who, now }) => {
+export const closeFault: Handler<typeof api.fault.close> = async ({ db, params, body: { version, check }, who, now }) => {
   const row = await openFault(db, params.id)
   await saveSeen(row.set({ state: 'closed', checked: check, closedBy: who.id, closedAt: now }), version, () => faultRow(db, row.id))
   return faultRow(db, row.id)

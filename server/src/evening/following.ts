@@ -4,13 +4,14 @@ import { jarsWithSums } from '../jar/queries'
 import { changeAll } from '../table/all'
 import type { Database } from '../table/database'
 import { reserve } from './reserving'
+import { tellOwner } from './telling'
 
 /** What follows from another plan: reservations on bottles; on every order when its load begins and when its films hang, and those that are in it no more are free. */
 export async function follow(
   db: Database,
   { id: eveningId, before, after }: { id: string; before: EveningBody; after: EveningBody },
   { house, runs, orders }: { house: EveningHouse; runs: LoadRun[]; orders: FilmOrder[] },
-  now: number,
+  { now, told = true }: { now: number; told?: boolean },
 ): Promise<void> {
   const asIs = eveningAsIs(after, house, runs, now)
   const times = asPlacedTimes(after, asIs, house.zone)
@@ -27,5 +28,6 @@ export async function follow(
     const cost = costs[id] === undefined ? null : Math.round(10_000 * costs[id]) / 10_000
     if (order.state === state && order.beginsAt === beginsAt && order.hangsAt === hangsAt && order.cost === cost) continue
     await changeAll(db.FilmOrder, { state, beginsAt, hangsAt, cost }, { id })
+    if (told) await tellOwner(db, order, { beginsAt, hangsAt }, { zone: house.zone, now })
   }
 }

@@ -1,5 +1,5 @@
 import { usualRoom, type RoomBody } from '@selvrin/core'
-import type { api } from '@selvrin/core/contract'
+import type { eveningApi } from '@selvrin/core/contract'
 import { saveSeen } from '../http/changing'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
@@ -10,9 +10,9 @@ export async function roomOf(db: Database): Promise<RoomBody & { version: number
   return row ? { ...row.body, version: row.version } : { ...usualRoom, version: 1 }
 }
 
-export const getRoom: Handler<typeof api.evening.room> = ({ db }) => roomOf(db)
+export const getRoom: Handler<typeof eveningApi.room> = ({ db }) => roomOf(db)
 
-export const changeRoom: Handler<typeof api.evening.changeRoom> = async ({ db, body: { version, ...body } }) => {
+export const changeRoom: Handler<typeof eveningApi.changeRoom> = async ({ db, body: { version, ...body } }) => {
   // two who say it first at the same moment are told of each other as any others
   await db.Room.findOrCreate({ where: { onlyRow: true }, defaults: { body: usualRoom } })
   const row = await db.Room.findOne({ rejectOnEmpty: true })

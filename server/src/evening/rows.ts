@@ -24,7 +24,14 @@ export async function eveningRow(db: Database, id: string): Promise<Evening> {
   if (!row) throw notFound('evening')
   const last = await lastOf(db, id)
   const { version, day, body } = row
-  return { id, version, day, body, last: last && { what: last.what, by: nameOf(last.by), at: last.at } }
+  // what was kept before there were enlargers in it
+  return {
+    id,
+    version,
+    day,
+    body: { ...body, prints: body.prints ?? [] },
+    last: last && { what: last.what, by: nameOf(last.by), at: last.at },
+  }
 }
 
 /** Evenings the latest first. */
@@ -75,11 +82,13 @@ export async function houseOf(db: Database, loads: Evening['body']['loads'], now
 /** An evening with all it stands on, and every order that is in it or waits. */
 export async function eveningPage(db: Database, id: string, now: number): Promise<EveningPage> {
   const evening = await eveningRow(db, id)
-  const { loads, people } = evening.body
+  const { loads, people, prints } = evening.body
   const mine = loads.flatMap((load) => load.orders)
   const names = await db.Person.findAll({
     attributes: ['id', 'name'],
-    where: { [Op.or]: [{ id: people.map((one) => one.personId) }, { role: 'technician', active: true }] },
+    where: {
+      [Op.or]: [{ id: [...people.map((one) => one.personId), ...prints.map((one) => one.memberId)] }, { role: 'technician', active: true }],
+    },
     raw: true,
   })
   return {

@@ -14,6 +14,7 @@ export class Notice extends Model<InferAttributes<Notice>, InferCreationAttribut
   declare at: number
   declare text: string
   declare rollId: CreationOptional<string | null>
+  declare orderId: CreationOptional<string | null>
   declare readAt: CreationOptional<number | null>
 }
 
@@ -23,5 +24,6 @@ export const noticeTable = table(Notice, 'notice', {
   at: instant(),
   text: text(),
   rollId: optional(of('roll')),
+  orderId: optional(of('film_order')),
   readAt: optional(instant()),
 })

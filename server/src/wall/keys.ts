@@ -1,4 +1,4 @@
-import type { api, WallKey } from '@selvrin/core/contract'
+import type { WallKey, wallApi } from '@selvrin/core/contract'
 import { newToken, sha256 } from '../credential/password'
 import { nameOf, withName } from '../house/left'
 import { notFound, Refusal } from '../house/refusal'
@@ -13,18 +13,18 @@ async function keyRow(db: Database, id: string): Promise<WallKey> {
   return shown(row)
 }
 
-export const listKeys: Handler<typeof api.wall.keys> = async ({ db }) => ({
+export const listKeys: Handler<typeof wallApi.keys> = async ({ db }) => ({
   rows: (await db.WallKey.findAll({ include: [withName()], order: [['id', 'desc']] })).map(shown),
   after: null,
 })
 
-export const makeKey: Handler<typeof api.wall.make> = async ({ db, body: { id, name }, who, now }) => {
+export const makeKey: Handler<typeof wallApi.make> = async ({ db, body: { id, name }, who, now }) => {
   const token = newToken()
   await db.WallKey.create({ id, name, tokenHash: sha256(token), byPerson: who.id, at: now })
   return { key: await keyRow(db, id), token }
 }
 
-export const revokeKey: Handler<typeof api.wall.revoke> = async ({ db, params, now }) => {
+export const revokeKey: Handler<typeof wallApi.revoke> = async ({ db, params, now }) => {
   await db.WallKey.update({ revokedAt: now }, { where: { id: params.id, revokedAt: null } })
   return keyRow(db, params.id)
 }

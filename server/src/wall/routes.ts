@@ -1,12 +1,12 @@
-import { api } from '@selvrin/core/contract'
+import { wallApi } from '@selvrin/core/contract'
 import { answers } from '../http/route'
 import { listKeys, makeKey, revokeKey } from './keys'
 import { showWall } from './show'
 
 /** Screens on the wall. */
 export const wallRoutes = [
-  answers(api.wall.keys, listKeys),
-  answers(api.wall.make, makeKey),
-  answers(api.wall.revoke, revokeKey),
-  answers(api.wall.show, showWall),
+  answers(wallApi.keys, listKeys),
+  answers(wallApi.make, makeKey),
+  answers(wallApi.revoke, revokeKey),
+  answers(wallApi.show, showWall),
 ]

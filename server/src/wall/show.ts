@@ -1,5 +1,5 @@
 import { developingTime, DomainError, filmDryAt, mayBeUsed, readPlan } from '@selvrin/core'
-import type { api, Bottle, Wall } from '@selvrin/core/contract'
+import type { Bottle, Wall, wallApi } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
 import { bottleList } from '../bottle/rows'
 import { filmsWhere } from '../film/rows'
@@ -10,6 +10,8 @@ import { requireKey } from './keys'
 
 /** a reading of the bath is taken for the developer's as long as it is so old, ms */
 const freshMs = 15 * 60_000
+/** °C most times of the chart are for */
+const usualC = 20
 /** loads that are shown as next */
 const nextShown = 4
 const wholeShelf = { retired: false, limit: null as unknown as number, after: null }
@@ -17,14 +19,16 @@ const wholeShelf = { retired: false, limit: null as unknown as number, after: nu
 /** baths a film goes through that are shown while no evening says which */
 const usual = ['film-developer', 'stop-bath', 'fixer']
 /** Bottles the next evening wants, or a run has in hand; without any, those film usually goes through. */
-function jugsOf(bottles: Bottle[]): Wall['jugs'] {
+function inUse(bottles: Bottle[]): Bottle[] {
   const full = bottles.filter((bottle) => bottle.state.volumeMl > 0)
   const tonight = full.filter(({ evening, reserved }) => evening != null || (reserved?.runs.length ?? 0) > 0)
-  const shown = tonight.length > 0 ? tonight : full.filter((bottle) => usual.includes(bottle.family))
-  return shown.map(({ label, name, family, state, due }) => ({
+  return tonight.length > 0 ? tonight : full.filter((bottle) => usual.includes(bottle.family))
+}
+
+const jugsOf = (bottles: Bottle[]): Wall['jugs'] =>
+  bottles.map(({ label, name, family, state, due }) => ({
     ...{ label, name, family, volumeMl: state.volumeMl, due: due.map((one) => one.name), left: Math.max(0, 1 - state.used) },
   }))
-}
 
 /** The newest reading of a tempering bath that stands near where film is developed. */
 async function readingOf(db: Database, now: number): Promise<{ c: number; by: string; at: number } | null> {
@@ -52,7 +56,8 @@ async function timesOf(db: Database, bottles: Bottle[], readC: number | null): P
     groups.set(key, [...(groups.get(key) ?? []), row])
   }
   return [...groups.values()].flatMap((group) => {
-    const [first] = group
+    // its own temperature is the one nearest to the usual
+    const [first] = group.sort((a, b) => Math.abs(a.temperatureC - usualC) - Math.abs(b.temperatureC - usualC))
     const bottle = first && developers.get(first.formulaId)
     if (!first || !bottle) return []
     const chart = group.map(({ temperatureC, seconds }) => ({ temperatureC, seconds }))
@@ -119,10 +124,10 @@ async function hangingOf(db: Database): Promise<Wall['hanging']> {
 }
 
 /** All of it, for whoever has a key. */
-export const showWall: Handler<typeof api.wall.show> = async ({ db, params, now }) => {
+export const showWall: Handler<typeof wallApi.show> = async ({ db, params, now }) => {
   await requireKey(db, params.token)
   const darkroom = await db.Darkroom.findOne({ attributes: ['name', 'zone'], raw: true })
-  const bottles = await bottleList(db, wholeShelf, now)
+  const bottles = inUse(await bottleList(db, wholeShelf, now))
   const read = await readingOf(db, now)
   const times = await timesOf(db, bottles, read?.c ?? null)
   return {

@@ -6,6 +6,7 @@ import BarsLane from './BarsLane.vue'
 import BathLane from './BathLane.vue'
 import HandsLane from './HandsLane.vue'
 import LoadBlock from './LoadBlock.vue'
+import PrintsLane from './PrintsLane.vue'
 import type { Moving } from './useMoving'
 import { useZoom } from './useZoom'
 
@@ -41,6 +42,7 @@ const tallOf = (lane: { blocks: Block[]; id: string }): number =>
   lane.blocks.length > 0 || moving?.place.vessel === lane.id ? tankPx.value : emptyPx.value
 const bathPx = computed(() => 64 * scale.value)
 const rowPx = computed(() => 16 * scale.value)
+const printPx = computed(() => 22 * scale.value)
 const scroller = useTemplateRef<HTMLElement>('scroller')
 /** s before opening and after closing that are in sight as well */
 const edgeS = 600
@@ -199,6 +201,7 @@ defineExpose({ nearer: () => around(closer), farther: () => around(1 / closer), 
       <p class="lane-name" :style="{ height: `${8 + rowPx * rows(board.closet)}px` }"><b>Closet</b></p>
       <p class="lane-name" :style="{ height: `${8 + rowPx * rows(board.wash)}px` }"><b>Wash</b></p>
       <p v-if="board.dryer.length > 0" class="lane-name" :style="{ height: `${8 + rowPx * rows(board.dryer)}px` }"><b>Dryer</b></p>
+      <p v-if="board.prints.length > 0" class="lane-name" :style="{ height: `${8 + printPx * rows(board.prints)}px` }"><b>Enlargers</b></p>
     </div>
     <div
       ref="scroller"
@@ -261,6 +264,9 @@ defineExpose({ nearer: () => around(closer), farther: () => around(1 / closer), 
           </div>
           <div v-if="board.dryer.length > 0" class="lane" :style="{ height: `${8 + rowPx * rows(board.dryer)}px` }">
             <BarsLane :bars="board.dryer" :zoom="zoom" :scale="scale" colour="var(--quiet)" :marked="selected" />
+          </div>
+          <div v-if="board.prints.length > 0" class="lane" :style="{ height: `${8 + printPx * rows(board.prints)}px` }">
+            <PrintsLane :bars="board.prints" :zoom="zoom" :scale="scale" />
           </div>
           <div
             v-if="nowS > zoom.fromS.value && nowS < zoom.toS.value"

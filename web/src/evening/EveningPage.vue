@@ -11,7 +11,7 @@ import {
   type EveningBody,
   type EveningLoad,
 } from '@selvrin/core'
-import { api } from '@selvrin/core/contract'
+import { eveningApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -28,6 +28,7 @@ import EveningPeople from './EveningPeople.vue'
 import HelpsPanel from './HelpsPanel.vue'
 import LoadCard from './LoadCard.vue'
 import MergePanel from './MergePanel.vue'
+import PrintingPanel from './PrintingPanel.vue'
 import PutInPanel from './PutInPanel.vue'
 import SendPanel from './SendPanel.vue'
 import { useEvening } from './useEvening'
@@ -98,7 +99,7 @@ async function rebottle(id: string): Promise<void> {
 async function begin(): Promise<void> {
   const [{ value: now }, id] = [evening, selected.value]
   if (!now || !id) return
-  const good = await view.act(() => call(api.evening.begin, { params: { id: now.id, loadId: id }, body: { version: now.version } }))
+  const good = await view.act(() => call(eveningApi.begin, { params: { id: now.id, loadId: id }, body: { version: now.version } }))
   if (good) await router.push(`/tanks/${id}`)
 }
 const why = computed((): string[] => {
@@ -108,7 +109,7 @@ const why = computed((): string[] => {
   return whyNotEarlier(at.problem, at.placed, selected.value).map((meeting) => meetingWords(meeting, at.names, stepsOf))
 })
 const asking = ref<'why' | null>(null)
-const panel = ref<'arrange' | 'helps' | 'people' | 'put-in' | 'merge' | 'send' | null>(null)
+const panel = ref<'arrange' | 'helps' | 'people' | 'put-in' | 'merge' | 'send' | 'printing' | null>(null)
 const waiting = computed(() => {
   const inIt = new Set(evening.value?.body.loads.flatMap((one) => one.orders) ?? [])
   return orders.value.filter((order) => order.state === 'waiting' && !inIt.has(order.id))
@@ -189,6 +190,7 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
           <button class="button" :disabled="busy || evening.last === null" @click="undo()">Undo<kbd class="ml-2 font-mono">U</kbd></button>
           <RouterLink class="button" :to="`/rota/evenings/${evening.id}/prep`">Before the doors</RouterLink>
           <button class="button" @click="panel = 'people'">People, hours</button>
+          <button class="button" @click="panel = 'printing'">Who prints</button>
           <button v-if="waiting.length > 0" class="button" @click="panel = 'put-in'">
             Put in, {{ waiting.length }} wait<kbd class="ml-2 font-mono">I</kbd>
           </button>
@@ -277,6 +279,7 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
         "
       />
       <MergePanel v-if="panel === 'merge' && load" :view="view" :load="load" @close="panel = null" />
+      <PrintingPanel v-if="panel === 'printing'" :view="view" @close="panel = null" />
       <EveningPeople v-if="panel === 'people'" :view="view" @close="panel = null" />
     </template>
   </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, type EveningSummary } from '@selvrin/core/contract'
+import { type EveningSummary, eveningApi } from '@selvrin/core/contract'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call'
@@ -15,7 +15,7 @@ const router = useRouter()
 const time = useTime()
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const page = usePage(
-  (signal) => call(api.evening.list, { query: { limit: 40 }, signal }),
+  (signal) => call(eveningApi.list, { query: { limit: 40 }, signal }),
   (event) => event.subject === 'evening',
 )
 onMounted(() => void page.load())

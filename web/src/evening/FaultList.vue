@@ -21,12 +21,12 @@ const closing = ref<Fault | null>(null)
 const check = ref('')
 const { busy, problem, act } = useAction({ keeps: false })
 const judge = (fault: Fault, state: 'doubt' | 'out') =>
-  act(async () => faults.put(await call(api.evening.judgeFault, { params: { id: fault.id }, body: { version: fault.version, state } })))
+  act(async () => faults.put(await call(api.fault.judge, { params: { id: fault.id }, body: { version: fault.version, state } })))
 const close = () =>
   act(async () => {
     const { value: fault } = closing
     if (!fault) return
-    faults.put(await call(api.evening.closeFault, { params: { id: fault.id }, body: { version: fault.version, check: check.value } }))
+    faults.put(await call(api.fault.close, { params: { id: fault.id }, body: { version: fault.version, check: check.value } }))
     closing.value = null
     check.value = ''
   })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { dayOf, openOn } from '@selvrin/core'
-import { api, type EveningSummary } from '@selvrin/core/contract'
+import { type EveningSummary, eveningApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
@@ -18,7 +18,7 @@ const { there } = defineProps<{ there: EveningSummary[] }>()
 const emit = defineEmits<{ close: []; planned: [id: string] }>()
 const session = useSession()
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
-const room = usePage((signal) => call(api.evening.room, { signal }))
+const room = usePage((signal) => call(eveningApi.room, { signal }))
 onMounted(() => void room.load())
 const dayIs = (value: string): string => dayOf(Number(value) + 12 * 3_600_000, zone.value)
 const days = computed(() =>
@@ -40,7 +40,7 @@ async function plan(): Promise<void> {
       : { opensAt: momentOf(chosen.value, '18:00', zone.value), closesAt: momentOf(chosen.value, '22:00', zone.value) }
   const id = uuid()
   const people = [{ personId: session.person.id, fromAt: hours.opensAt, untilAt: hours.closesAt, rest: null }]
-  if (await act(() => call(api.evening.plan, { body: { id, day: dayIs(chosen.value as string), ...hours, people } }))) emit('planned', id)
+  if (await act(() => call(eveningApi.plan, { body: { id, day: dayIs(chosen.value as string), ...hours, people } }))) emit('planned', id)
 }
 </script>
 

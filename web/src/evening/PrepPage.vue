@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { clockAt, prepOf, type JugToFill, type PrepTask } from '@selvrin/core'
-import { api } from '@selvrin/core/contract'
+import { eveningApi } from '@selvrin/core/contract'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { call } from '../api/call'
@@ -29,7 +29,7 @@ const nowS = computed(() => (names.value ? (time.value - names.value.midnight) /
 const byItself = (task: PrepTask): boolean => task.kind === 'test'
 const tick = (task: PrepTask, isDone: boolean) =>
   act(async () => {
-    await call(api.evening.tick, { params: { id }, body: { task: task.id, done: isDone } })
+    await call(eveningApi.tick, { params: { id }, body: { task: task.id, done: isDone } })
     await page.load()
   })
 const jugWords = ({ label, partsMl, temperatureC }: JugToFill): string => {

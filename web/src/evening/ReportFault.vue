@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { faultThings, type FaultThing } from '@selvrin/core'
-import { api } from '@selvrin/core/contract'
+import { api, eveningApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
@@ -17,7 +17,7 @@ const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const faults = useFaults()
 const vessels = useVessels()
-const room = usePage((signal) => call(api.evening.room, { signal }))
+const room = usePage((signal) => call(eveningApi.room, { signal }))
 onMounted(() => {
   if (!session.isTechnician) return
   void vessels.load()
@@ -58,7 +58,7 @@ const report = () =>
       name: name.value,
       what: what.value,
     }
-    faults.put(await call(api.evening.report, { body }))
+    faults.put(await call(api.fault.report, { body }))
     emit('close')
   })
 </script>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { closuresOf, roomBody, type RoomBody } from '@selvrin/core'
-import { api, type Room } from '@selvrin/core/contract'
+import { type Room, eveningApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref, watch } from 'vue'
 import { call, sentence } from '../api/call'
@@ -22,7 +22,7 @@ const session = useSession()
 const show = useShow()
 const unit = computed(() => show.temperatureUnit())
 const page = usePage(
-  (signal) => call(api.evening.room, { signal }),
+  (signal) => call(eveningApi.room, { signal }),
   (event) => event.subject === 'room',
 )
 onMounted(() => void page.load())
@@ -52,7 +52,7 @@ async function keep(): Promise<void> {
   }
   // who was told of the other's says theirs again
   const version = (current.value as Room | null)?.version ?? seen.value.version
-  if (!(await act(async () => (seen.value = await call(api.evening.changeRoom, { body: { version, ...body } }))))) return
+  if (!(await act(async () => (seen.value = await call(eveningApi.changeRoom, { body: { version, ...body } }))))) return
   draft.value = writeRoom(seen.value, session.manner)
   said.value = 'Kept. Evenings are planned with it from now on.'
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { EveningLoad } from '@selvrin/core'
-import { api } from '@selvrin/core/contract'
+import { eveningApi } from '@selvrin/core/contract'
 import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
 import { usePage } from '../api/usePage'
@@ -13,7 +13,7 @@ import type { EveningView } from './useEvening'
 const { view, load } = defineProps<{ view: EveningView; load: EveningLoad }>()
 const emit = defineEmits<{ close: []; sent: [] }>()
 const { evening, house, names, time, busy, problem, act } = view
-const page = usePage((signal) => call(api.evening.list, { query: { limit: 60 }, signal }))
+const page = usePage((signal) => call(eveningApi.list, { query: { limit: 60 }, signal }))
 onMounted(() => void page.load())
 const others = computed(() =>
   (page.value.value?.rows ?? [])
@@ -28,7 +28,7 @@ async function send(): Promise<void> {
   const { value: other } = chosen
   if (!now || other === null) return
   const good = await act(async () => {
-    evening.value = await call(api.evening.send, { params: { id: now.id, loadId: load.id }, body: { version: now.version, to: other } })
+    evening.value = await call(eveningApi.send, { params: { id: now.id, loadId: load.id }, body: { version: now.version, to: other } })
   })
   if (good) emit('sent')
 }

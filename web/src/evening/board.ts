@@ -77,6 +77,7 @@ export interface Board {
   closet: Bar[]
   wash: Bar[]
   dryer: Bar[]
+  prints: (Bar & { name: string })[]
   blocks: Block[]
   rolls: number
   /** loads without a place, with why */
@@ -89,6 +90,8 @@ interface Known {
   orders: EveningOrder[]
   asIs: ReturnType<typeof eveningAsIs>
   names: EveningNames
+  /** names of those who print, by id */
+  printers: Record<string, string>
 }
 
 /** Bars in as few rows as they need. */
@@ -129,7 +132,7 @@ function bathOf(plan: Plan | undefined): string {
   return bottle ? `${bottle.name}${bottle.parts.length > 1 ? ` ${bottle.parts.join('+')}` : ''}` : (plan?.processName ?? '')
 }
 
-export function boardOf(body: EveningBody, { house, runs, asIs, names }: Known): Board {
+export function boardOf(body: EveningBody, { house, runs, asIs, names, printers }: Known): Board {
   const { problem, rota, plans } = asIs
   const timed = rota.placed.flatMap((placed) => {
     const load = problem.loads.find((one) => one.id === placed.load)
@@ -180,6 +183,13 @@ export function boardOf(body: EveningBody, { house, runs, asIs, names }: Known):
     baths: problem.baths.map(({ id }) => ({ id, name: names.bath(id), ...bathLine(problem, rota.placed, id) })),
     ...{ closet: uses('closet'), wash: uses('wash'), dryer: uses('dryer') },
     rolls: body.loads.reduce((sum, load) => sum + load.orders.length, 0),
+    prints: inRows(
+      body.prints.map(({ id, fromAt, untilAt }) => ({
+        load: id,
+        fromS: (fromAt - names.midnight) / 1000,
+        toS: (untilAt - names.midnight) / 1000,
+      })),
+    ).map((bar) => ({ ...bar, name: printers[body.prints.find((one) => one.id === bar.load)?.memberId ?? ''] ?? '' })),
     without: withoutPlace(body, { asIs, names, placed: rota.placed }),
   }
 }

@@ -1,7 +1,8 @@
 import { eveningAsIs, namesInEvening, unplacedWords, type EveningBody, type EveningHouse } from '@selvrin/core'
-import { api, type Evening, type EveningAct } from '@selvrin/core/contract'
-import { computed, shallowRef, watch } from 'vue'
+import { type Evening, type EveningAct, eveningApi } from '@selvrin/core/contract'
+import { computed, onBeforeUnmount, shallowRef, watch } from 'vue'
 import { call } from '../api/call'
+import { onChange } from '../api/live'
 import { useAction } from '../api/useAction'
 import { usePage } from '../api/usePage'
 import { catalogue } from '../chemical/chemistry'
@@ -10,15 +11,25 @@ import { boardOf } from './board'
 
 /** What an evening stands on changes with any of these. */
 const concerned = ['evening', 'order', 'room', 'fault', 'run', 'bottle', 'vessel', 'process', 'chart', 'rule']
+/** ms in which what is told belongs together */
+const gatherMs = 200
 /** ms between two looks at what has begun too late */
 const lookEveryMs = 30_000
 
 /** The evening of a day: as it is now, what it comes to, and how it is changed. */
 export function useEvening(id: string) {
-  const page = usePage(
-    (signal) => call(api.evening.get, { params: { id }, signal }),
-    (event) => concerned.includes(event.subject) && (event.subject !== 'evening' || event.id === id),
-  )
+  const page = usePage((signal) => call(eveningApi.get, { params: { id }, signal }))
+  /** What is told in one burst is asked for once: another plan tells of every order and bottle it moves. */
+  let asking = 0
+  const stop = onChange((event) => {
+    if (event === 'all' || !concerned.includes(event.subject) || (event.subject === 'evening' && event.id !== id)) return
+    clearTimeout(asking)
+    asking = window.setTimeout(() => void page.load(), gatherMs)
+  })
+  onBeforeUnmount(() => {
+    stop()
+    clearTimeout(asking)
+  })
   void page.load()
   const time = useTime(lookEveryMs)
   const evening = shallowRef<Evening | null>(null)
@@ -38,7 +49,14 @@ export function useEvening(id: string) {
   )
   const board = computed(() =>
     evening.value && house.value && asIs.value && names.value
-      ? boardOf(evening.value.body, { house: house.value, runs: runs.value, orders: orders.value, asIs: asIs.value, names: names.value })
+      ? boardOf(evening.value.body, {
+          house: house.value,
+          runs: runs.value,
+          orders: orders.value,
+          asIs: asIs.value,
+          names: names.value,
+          printers: people.value,
+        })
       : null,
   )
   const { busy, problem, current, act } = useAction({ keeps: false })
@@ -49,12 +67,12 @@ export function useEvening(id: string) {
   const send = (what: Exclude<EveningAct, 'undone' | 'planned'>, body: EveningBody): Promise<boolean> =>
     act(async () => {
       if (!evening.value) return
-      evening.value = await call(api.evening.change, { params: { id }, body: { version: evening.value.version, what, body } })
+      evening.value = await call(eveningApi.change, { params: { id }, body: { version: evening.value.version, what, body } })
     })
   const undo = (): Promise<boolean> =>
     act(async () => {
       if (!evening.value) return
-      evening.value = await call(api.evening.undo, { params: { id }, body: { version: evening.value.version } })
+      evening.value = await call(eveningApi.undo, { params: { id }, body: { version: evening.value.version } })
     })
   return { page, evening, house, runs, orders, people, asIs, names, board, time, busy, problem, act, send, undo, unplacedWords }
 }

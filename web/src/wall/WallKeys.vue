@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, type WallKey } from '@selvrin/core/contract'
+import { type WallKey, wallApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
@@ -14,7 +14,7 @@ import { useSession } from '../session/store'
 /** Screens on the wall: each has a key, which opens its page and nothing else, until it is revoked. */
 const session = useSession()
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
-const page = usePage((signal) => call(api.wall.keys, { signal }))
+const page = usePage((signal) => call(wallApi.keys, { signal }))
 onMounted(() => void page.load())
 const rows = computed(() => (page.value.value?.rows ?? []).filter((one) => one.revokedAt === null))
 const making = ref(false)
@@ -23,7 +23,7 @@ const made = ref<string | null>(null)
 const { busy, problem, act } = useAction()
 const make = () =>
   act(async () => {
-    const { token } = await call(api.wall.make, { body: { id: uuid(), name: name.value } })
+    const { token } = await call(wallApi.make, { body: { id: uuid(), name: name.value } })
     made.value = `${location.origin}/wall/${token}`
     making.value = false
     name.value = ''
@@ -31,7 +31,7 @@ const make = () =>
   })
 const revoke = (key: WallKey) =>
   act(async () => {
-    await call(api.wall.revoke, { params: { id: key.id } })
+    await call(wallApi.revoke, { params: { id: key.id } })
     await page.load()
   })
 </script>

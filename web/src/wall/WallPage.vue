@@ -19,8 +19,11 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 })
 const zone = computed(() => wall.value?.zone ?? 'UTC')
 const clock = (at: number): string => showClock(at, zone.value)
-/** '18:40', with its day where that is another than today's. */
-const when = (at: number): string => (sameDay(at, time.value, zone.value) ? clock(at) : `${showDate(at, zone.value)}, ${clock(at)}`)
+/** The day of what is next, where it is another than today. */
+const nextDay = computed(() => {
+  const [first] = wall.value?.next ?? []
+  return first && !sameDay(first.at, time.value, zone.value) ? showDate(first.at, zone.value) : ''
+})
 const jugs = computed(() => wall.value?.jugs ?? [])
 const dry = computed(() => (wall.value?.hanging ?? []).filter((film) => film.dryAt <= time.value))
 const wet = computed(() => (wall.value?.hanging ?? []).filter((film) => film.dryAt > time.value).sort((a, b) => a.dryAt - b.dryAt))
@@ -56,10 +59,10 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
             >
           </p>
         </div>
-        <h2>Next</h2>
+        <h2>Next{{ nextDay ? `, ${nextDay}` : '' }}</h2>
         <p v-if="wall.next.length === 0" class="text-[1.7vw]">Nothing is planned.</p>
         <p v-for="(one, i) in wall.next" :key="i" class="text-[1.9vw] leading-snug">
-          <b class="font-mono">{{ when(one.at) }}</b> {{ one.vessel }}: <b>{{ one.owners.join(', ') }}</b>, {{ one.what }}
+          <b class="font-mono">{{ clock(one.at) }}</b> {{ one.vessel }}: <b>{{ one.owners.join(', ') }}</b>, {{ one.what }}
         </p>
         <h2>Dry</h2>
         <p v-if="dry.length === 0" class="text-[1.7vw]">{{ wet.length === 0 ? 'Nothing hangs.' : 'Nothing is dry yet.' }}</p>
@@ -99,11 +102,11 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
         <table class="w-full text-[1.5vw] leading-[1.35]">
           <tbody>
             <tr v-for="(one, i) in wall.times.slice(0, 8)" :key="i" class="border-b border-line">
-              <th scope="row" class="text-left font-bold">
+              <th scope="row" class="pr-[0.6vw] text-left font-bold whitespace-nowrap">
                 {{ one.film }} <span class="font-normal">EI {{ one.ei }}</span>
               </th>
               <td>{{ one.developer }} {{ one.parts.length > 1 ? one.parts.join('+') : '' }}</td>
-              <td class="text-right font-mono">{{ temperatureWords(one.temperatureC) }}</td>
+              <td class="px-[0.6vw] text-right font-mono whitespace-nowrap">{{ temperatureWords(one.temperatureC) }}</td>
               <td class="text-right font-mono text-[1.9vw] font-bold">{{ showTime(one.seconds) }}</td>
             </tr>
           </tbody>

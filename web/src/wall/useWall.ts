@@ -1,5 +1,5 @@
 import { runClock, showTime } from '@selvrin/core'
-import { api, type Wall } from '@selvrin/core/contract'
+import { type Wall, wallApi } from '@selvrin/core/contract'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import { call, CallError } from '../api/call'
@@ -26,7 +26,7 @@ export function useWall(token: string) {
     if (asking) return void (again = true)
     asking = true
     try {
-      const answer = await call(api.wall.show, { params: { token } })
+      const answer = await call(wallApi.show, { params: { token } })
       aheadMs.value = answer.now - Date.now()
       heardAt.value = answer.now
       wall.value = answer

@@ -61,6 +61,16 @@ begin
   return null;
 end $$;
 create trigger tell after insert or delete on evening_bath for each row execute function tell_bottle_of_evening();
+-- an evening without somebody: their films have no owner, what they led has no place, and they neither work nor print in it
+create function evening_without(body jsonb, person text) returns jsonb language sql immutable as $$
+  select body || jsonb_build_object(
+    'people', coalesce((select jsonb_agg(p) from jsonb_array_elements(body -> 'people') p where p ->> 'personId' <> person), '[]'),
+    'prints', coalesce((select jsonb_agg(p) from jsonb_array_elements(body -> 'prints') p where p ->> 'memberId' <> person), '[]'),
+    'loads', coalesce((select jsonb_agg(l || jsonb_build_object(
+      'place', case when l -> 'place' ->> 'personId' = person then 'null'::jsonb else l -> 'place' end,
+      'request', l -> 'request' || jsonb_build_object('films', (select jsonb_agg(case when f ->> 'memberId' = person then f - 'memberId' else f end) from jsonb_array_elements(l -> 'request' -> 'films') f))
+    )) from jsonb_array_elements(body -> 'loads') l), '[]'))
+$$;
 create table evening_tick (
   evening_id uuid not null references evening on delete cascade,
   task text not null,
@@ -76,6 +86,9 @@ end $$;
 create trigger tell after insert or delete on evening_tick for each row execute function tell_of_tick();
 alter table film_order add column begins_at timestamptz, add column hangs_at timestamptz, add column cost numeric(14,4) check (cost >= 0);
 alter table roll add column order_id uuid references film_order on delete set null;
+-- of an order there is one notice somebody has not seen yet
+alter table notice add column order_id uuid references film_order on delete cascade;
+create unique index notice_order on notice (order_id) where order_id is not null and read_at is null;
 create index roll_order on roll (order_id) where order_id is not null;
 create trigger tell after insert or update on evening for each row execute function tell_change('evening', 'id');
 create trigger tell after insert or update on fault for each row execute function tell_change('fault', 'id');
@@ -87,6 +100,8 @@ end $$;
 create trigger tell after insert or update on room for each row execute function tell_room();
 `,
   down: /* sql */ `
+drop index notice_order;
+alter table notice drop column order_id;
 drop index roll_order;
 alter table roll drop column order_id;
 alter table film_order drop column begins_at, drop column hangs_at, drop column cost;
@@ -99,5 +114,6 @@ drop table evening;
 drop table fault;
 drop table room;
 drop function tell_room();
+drop function evening_without(jsonb, text);
 `,
 }
