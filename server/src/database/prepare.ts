@@ -33,7 +33,7 @@ export async function kindOf(db: Database): Promise<Kind | null> {
 export async function prepare(
   db: Database,
   clock: Clock,
-  ask: { kind: Kind; strict: boolean; fresh: boolean },
+  ask: { kind: Kind; strict: boolean; fresh: boolean; /** without its arranged evening a demo is there sooner */ evening?: boolean },
 ): Promise<{ kind: Kind; migrated: string[]; isNew: boolean; firstCode: string | null }> {
   return alone(db, async () => {
     const before = await kindOf(db)
@@ -59,7 +59,7 @@ export async function prepare(
     await firstRules(db)
     await shipProcesses(db, clock.now())
     if (migrated.length > 0 && before !== null) await rebuildCheckpoints(db, false)
-    if (isNew && kind === 'demo') await loadDemo(db, clock.now())
+    if (isNew && kind === 'demo') await loadDemo(db, clock.now(), ask)
     else await mendClock(db, clock.now())
     await forgetOldAnswers(db, clock.now())
     return { kind, migrated, isNew, firstCode: kind === 'house' ? await firstCode(db) : null }

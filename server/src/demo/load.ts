@@ -10,8 +10,8 @@ import { rota } from './rota'
 import { playSeason } from './season'
 import { writeSeason } from './writeSeason'
 
-/** Fills an empty demo database with the Tidewheel Darkroom, its dates relative to `today` (ms). */
-export async function loadDemo(db: Database, today: number): Promise<void> {
+/** Fills an empty demo database with the Tidewheel Darkroom, its dates relative to `today` (ms); with an evening that is arranged, unless that is not wanted. */
+export async function loadDemo(db: Database, today: number, { evening = true }: { evening?: boolean } = {}): Promise<void> {
   const passwordHash = await hashPassword(demoPassword)
   await db.transaction(async () => {
     const [ilse = '', ...others] = await people(db, passwordHash, today)
@@ -30,6 +30,6 @@ export async function loadDemo(db: Database, today: number): Promise<void> {
     await colourKits(db, ilse, today, formulas.ids)
     const strips = season.bottles.filter((bottle) => bottle.formula === 'softBorax')
     await instruments(db, ilse, today, strips)
-    await rota(db, staff, today)
+    if (evening) await rota(db, staff, today)
   })
 }

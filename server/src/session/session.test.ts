@@ -173,7 +173,7 @@ test('two technicians who demote each other: one of them stays, and neither wait
 }, 30_000)
 
 test('what is kept of a member comes out whole, and their name goes out of everything when they are erased', async () => {
-  const own = await testHouse()
+  const own = await testHouse('demo', undefined, { evening: true })
   const ilse = await own.as('ilse')
   const odo = (await ilse.send('GET', '/api/people')).body.rows?.find((row) => row.login === 'odo') as {
     id: string

@@ -79,12 +79,16 @@ function holdToContract(method: string, path: string, answer: unknown): void {
 }
 
 /** The application on a database of its own, listening on loopback. */
-export async function testHouse(kind: Kind = 'demo', at?: string, options: Options = {}): Promise<TestHouse> {
+export async function testHouse(
+  kind: Kind = 'demo',
+  at?: string,
+  { evening = false, ...options }: Options & { /** with the demo’s evening, which takes a while to arrange */ evening?: boolean } = {},
+): Promise<TestHouse> {
   const databaseUrl = at ?? (await newDatabase())
   const db = connect(databaseUrl)
   let aheadMs = 0
   const clock = { now: () => Date.now() + aheadMs }
-  const { firstCode } = await prepare(db, clock, { kind, strict: false, fresh: false })
+  const { firstCode } = await prepare(db, clock, { kind, strict: false, fresh: false, evening })
   const { app, close } = createApp({ db, clock }, options)
   const server: Server = createServer(app)
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))

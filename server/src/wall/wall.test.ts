@@ -5,7 +5,7 @@ import { testHouse, type Caller, type TestHouse } from '../test/house'
 let house: TestHouse
 let [ilse, tilda, nobody]: Caller[] = []
 beforeAll(async () => {
-  house = await testHouse()
+  house = await testHouse('demo', undefined, { evening: true })
   ;[ilse, tilda, nobody] = [await house.as('ilse'), await house.as('tilda'), await house.as(null)]
 }, 60_000)
 afterAll(() => house.close())
