@@ -31,17 +31,26 @@ test('a load wants hands when its clock will call for them, and takes as long as
   expect(load).toMatchObject({ kind: 'hand', rolls: 1, temperatureC: 20 })
 })
 
-test('only what has to be within a degree stands in the bath; film waits in water and air alone', () => {
+test('only what has to be within a degree stands in the bath', () => {
   const plan = planOf('colour-negative')
   const load = loadOf(plan, as('l1', 0))
   const inBath = plan.steps.filter((_, i) => load.steps[i]?.inBath).map((step) => step.kind)
   expect(inBath).toContain('develop')
   expect(inBath).not.toContain('bleach-fix')
   expect([load.temperatureC, load.toleranceC]).toEqual([37.8, 0.15])
-  plan.steps.forEach((step, i) =>
-    expect([step.kind, (load.steps[i + 1]?.maxWaitS ?? 0) > 0]).toEqual([step.kind, step.waits && i + 1 < plan.steps.length]),
-  )
 })
+
+test.each(Object.keys(houseIds) as (keyof typeof houseIds)[])(
+  '%s waits when it is loaded and after its last wash, never between its chemicals',
+  (key) => {
+    const plan = planOf(key)
+    const { steps } = loadOf(plan, as('l1'))
+    const waits = steps.slice(1).flatMap((step, i) => (step.maxWaitS ? [i] : []))
+    const lastWash = plan.steps.map((step) => step.kind).lastIndexOf('wash')
+    expect(waits).toEqual([0, ...[...plan.steps.keys()].filter((i) => lastWash >= 0 && i > lastWash)])
+    expect(loadOf(plan, as('l1', 0)).steps[0]?.maxWaitS).toBeUndefined()
+  },
+)
 
 test('an evening of planned runs is arranged, its loading in one closet', () => {
   const loads = ['a', 'b', 'c'].map((id) => loadOf(planOf('bw-negative'), as(id)))

@@ -3,7 +3,7 @@ import { courseOf } from '../run/course'
 import { handsOnOf } from '../run/together'
 import type { RotaLoad } from './problem'
 
-/** s film may wait in water or air, between its last wash, its wetting agent and the dryer */
+/** s film may wait when its last wash is over: before its wetting agent or stabiliser, and before the dryer */
 const standsS = 600
 /** °C: a bath that may be further off than this is brought to temperature beside the tempering bath */
 const temperedC = 1
@@ -56,13 +56,15 @@ function lightOf({ kind, light, liquid }: PlanStep): string | null {
 const uses: Partial<Record<PlanStep['kind'], string>> = { wash: 'wash', dry: 'dryer' }
 
 /**
- * A planned run as a load of an evening: its hands-on times are the cues its clock will call, so that what is planned is what will be called out. It may wait where film
- * stands in water or air, and takes a place of the closet, the wash and the dryer.
+ * A planned run as a load of an evening: its hands-on times are the cues its clock will call, so that what is planned is what will be called out. It may wait when it is
+ * loaded and after its last wash, never between its chemicals, and takes a place of the closet, the wash and the dryer.
  * @example
  * loadOf(run, { id: 'l1', readyS: 64_800, dueS: 72_000, weight: 2, loadingS: 300 }).steps[0] // → { s: 300, handsOn: [[0, 300]], inBath: false, uses: ['closet'] }
  */
 export function loadOf(plan: Plan, { loadingS, rooms = {}, ...more }: AsLoad): RotaLoad {
   const tempered = plan.steps.filter(isTempered)
+  const lastWash = plan.steps.findLastIndex((step) => step.kind === 'wash')
+  const washed = (index: number) => lastWash >= 0 && index > lastWash
   const dark = rooms.loading === undefined ? {} : { light: { room: rooms.loading, light: 'dark' } }
   const loading =
     loadingS > 0 ? [{ s: loadingS, handsOn: [[0, loadingS]] as [number, number][], inBath: false, uses: ['closet'], ...dark }] : []
@@ -80,7 +82,7 @@ export function loadOf(plan: Plan, { loadingS, rooms = {}, ...more }: AsLoad): R
         return {
           ...{ s, handsOn: handsOf(plan, i, s), inBath: isTempered(step) },
           // a loaded tank stands closed as well
-          ...((i === 0 ? loadingS > 0 : plan.steps[i - 1]?.waits) ? { maxWaitS: standsS } : {}),
+          ...((i === 0 ? loadingS > 0 : washed(i)) ? { maxWaitS: standsS } : {}),
           ...(resource ? { uses: [resource] } : {}),
           ...(light === null ? {} : { light: { room: rooms.open as string, light } }),
         }

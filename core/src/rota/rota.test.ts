@@ -2,6 +2,10 @@ import fc from 'fast-check'
 import { arrange, arrangeEvening } from './arrange'
 import { impossibleTemperatures } from './checkBath'
 import { checkEvening } from './checkEvening'
+import { planOf } from './planOf'
+import { Decoder } from './search/decode'
+import { fixedOf } from './search/pins'
+import { shapeOf } from './search/shape'
 import { groupOrders } from './groupOrders'
 import type { Order, RotaLoad, RotaPlan, RotaProblem } from './problem'
 
@@ -257,6 +261,58 @@ test('no plan of any evening breaks a rule, and none is worse than the one befor
     { numRuns: 1000 },
   )
 })
+/** What is fixed has the hands when the rest of another would want them, and that rest is only tried at first. */
+const triedBesidePin: RotaProblem = {
+  ...{ opensS: 0, closesS: 900, cleanS: 0, hands: 1, resources: [], baths: [] },
+  loads: [
+    {
+      ...{ id: 'l0', kind: 'drum', rolls: 1, readyS: 0, dueS: 300, weight: 1, temperatureC: 20, toleranceC: 0.5 },
+      steps: [
+        { s: 562, handsOn: [], inBath: false, light: { room: 'loft', light: 'red' } },
+        { s: 130, handsOn: [[0, 27]], inBath: false },
+      ],
+    },
+    {
+      ...{ id: 'l1', kind: 'hand', rolls: 1, readyS: 0, dueS: 300, weight: 1, temperatureC: 20, toleranceC: 0.5 },
+      steps: [
+        { s: 20, handsOn: [], inBath: false },
+        { s: 42, maxWaitS: 600, handsOn: [[0, 1]], inBath: false, light: { room: 'loft', light: 'dark' } },
+      ],
+    },
+  ],
+  vessels: ['hand', 'drum'].map((kind) => ({ id: kind, kinds: [kind], rolls: 2, resetS: 0 })),
+  pinned: [{ load: 'l0', startS: 32, vessel: 'drum' }],
+}
+
+test('nor does what any change of the search would place: held back, placed later, in whichever bath', () => {
+  const entry = fc.record({
+    ...{ key: fc.nat(1000), person: fc.nat(1), bath: fc.integer({ min: -1, max: 1 }) },
+    ...{ delay: fc.constantFrom(0, 0, 7, 60, 300, 3000), lazy: fc.nat(4) },
+  })
+  fc.assert(
+    fc.property(anEvening(), fc.array(entry, { minLength: 7, maxLength: 7 }), (problem, entries) => {
+      const shape = shapeOf(problem)
+      const { fixed, failed } = fixedOf(problem, shape)
+      const of = (l: number) => entries[l]!
+      const left = new Set([...fixed.map((one) => one.load), ...failed])
+      const numbers = problem.loads.map((_, i) => i)
+      const tokens = [...numbers, ...shape.breaks.map((_, i) => numbers.length + i)].filter((token) => !left.has(token))
+      const decoder = new Decoder(shape, fixed)
+      decoder.decode({
+        order: tokens.sort((a, b) => of(a).key - of(b).key || a - b),
+        person: numbers.map((l) => of(l).person % problem.hands),
+        bath: numbers.map((l) => Math.min(of(l).bath, problem.baths.length - 1)),
+        delay: numbers.map((l) => of(l).delay),
+        lazy: numbers.map((l) => of(l).lazy),
+      })
+      const plan = planOf(problem, shape, decoder, () => 'full', 0)
+      const faults = checkEvening(problem, plan).filter((one) => !one.message.includes('break'))
+      expect(faults).toEqual([])
+    }),
+    { numRuns: 2000, examples: [[triedBesidePin, Array.from({ length: 7 }, () => ({ key: 0, person: 0, bath: 0, delay: 0, lazy: 1 }))]] },
+  )
+})
+
 /** A break that has no room in an evening where nothing is done. */
 const hopeless = (problem: RotaProblem): boolean =>
   checkEvening({ ...problem, loads: [], pinned: [] }, { ...nothing, endS: problem.opensS }).length > 0

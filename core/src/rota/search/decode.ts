@@ -36,6 +36,9 @@ interface Found {
 
 /** Turns a candidate into a plan: every part at its earliest second. One decoder holds one plan. */
 export class Decoder extends Room {
+  /** how often what was still to be placed has been, while a place was sought for another */
+  private settled = 0
+
   /**
    * Places all of it, a break that found no room before all loads. From `since` on, where what stands before is there already; `each` is told before every one of the order.
    */
@@ -120,7 +123,12 @@ export class Decoder extends Room {
     let held = candidate.delay[token] as number
     for (let tries = waiting === 0 && parts === load.blocks.length ? 1 : startsTried; tries > 0; tries--) {
       let found = this.find(load, { person, parts, wanted, from })
-      if (found && held > 0) found = this.find(load, { person, parts, wanted, from: found.at + held }) ?? found
+      if (found && held > 0) {
+        const { settled } = this
+        const later = this.find(load, { person, parts, wanted, from: found.at + held })
+        // what was placed meanwhile may stand where it was found
+        found = later ?? (this.settled === settled ? found : this.find(load, { person, parts, wanted, from }))
+      }
       held = 0
       if (!found) break
       const there = pending[slot] as number
@@ -221,12 +229,16 @@ export class Decoder extends Room {
   /** The earliest start of a load’s first parts, in the bath that is wanted or whichever is ready first; null where it has none. */
   private find(load: Load, { wanted, ...asked }: { person: number; parts: number; wanted: number; from: number }): Found | null {
     if (load.stays.length === 0 || wanted >= 0) return this.earliest(load, { ...asked, bath: load.stays.length === 0 ? -1 : wanted })
-    let best: Found | null = null
-    for (let bath = 0; bath < this.shape.baths.length; bath++) {
-      const found = this.earliest(load, { ...asked, bath })
-      if (found && (!best || found.at < best.at)) best = found
+    for (;;) {
+      const { settled } = this
+      let best: Found | null = null
+      for (let bath = 0; bath < this.shape.baths.length; bath++) {
+        const found = this.earliest(load, { ...asked, bath })
+        if (found && (!best || found.at < best.at)) best = found
+      }
+      // what was placed meanwhile may stand where another bath was found
+      if (this.settled === settled) return best
     }
-    return best
   }
 
   private earliest(load: Load, { person, parts, bath, from }: { person: number; parts: number; bath: number; from: number }): Found | null {
@@ -260,6 +272,7 @@ export class Decoder extends Room {
           if (before) this.state.set(before)
           return null
         }
+        this.settled++
         at = start
         continue
       }

@@ -85,13 +85,14 @@ export class Placed {
     for (const one of this.fixed) this.place(one)
   }
 
-  /** What is fixed is placed as it is. */
+  /** What is fixed is placed as it is, and is never taken back. */
   place({ load, starts, vessel, person, bath }: Fixed): void {
     const { blocks } = this.shape.loads[load] as Load
     starts.forEach((at, i) => this.commit(load, i, at, person))
     this.vesselOf[load] = vessel
     this.bathOf[load] = bath
     this.placed[load] = blocks.length
+    this.marks.length = 0
   }
 
   protected commit(load: number, block: number, at: number, person: number): void {
