@@ -228,7 +228,18 @@ export {
   type Printing,
 } from './evening/body'
 export { faultThings, type FaultThing } from './evening/fault'
-export { roomBody, usualRoom, type RoomBath, type RoomBody } from './evening/room'
+export {
+  printingLight,
+  roomBody,
+  roomFor,
+  roomLights,
+  roomUses,
+  usualRoom,
+  type RoomBath,
+  type RoomBody,
+  type RoomLight,
+  type RoomUse,
+} from './evening/room'
 export { dayOf, openOn, type OpenOn } from './evening/openOn'
 export type { EveningHouse, LoadRun } from './evening/house'
 export { darkroomOf, runOf } from './evening/darkroomOf'
@@ -241,7 +252,7 @@ export { prepOf, type JugToFill, type PrepTask } from './evening/prep'
 export { withOtherBottles } from './evening/otherBottles'
 export { freePrinting, requirePrinting } from './evening/printing'
 export { rearranged, stillStanding } from './evening/rearranged'
-export { clockAt, meetingWords, unplacedWords, type EveningNames } from './evening/words'
+export { clockAt, firstNames, meetingWords, unplacedWords, type EveningNames } from './evening/words'
 export { eveningAsIs, isMovable, namesInEvening, requireEvening, requireOrders, type EveningOrder } from './evening/require'
 export { asPlacedTimes, type OrderTimes } from './evening/times'
 export { groupOrders } from './rota/groupOrders'

@@ -63,7 +63,10 @@ export const eveningApi = {
   get: endpoint('GET', '/api/evenings/:id', 'technician', 'An evening with all it stands on', {
     params: idParams,
     response: z.object({
+      /** orders that are in it, and those that wait, the most pressing first; not all of them where many do */
       ...{ evening, house, runs, orders: z.array(orderRow), people: z.record(z.string(), z.string()) },
+      /** how many wait */
+      waiting: z.int(),
       /** tasks of its list that somebody has ticked off */ ticked: z.array(z.string()),
     }),
   }),

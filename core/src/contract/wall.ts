@@ -27,6 +27,7 @@ const wall = z.object({
       family: z.string(),
       volumeMl: z.number(),
       left: z.number().nullable(),
+      ageDays: z.number(),
       due: z.array(z.string()),
     }),
   ),

@@ -4,6 +4,7 @@ import type { PlacedLoad, RotaPin } from '../rota/problem'
 import type { EveningBody, EveningLoad, LoadPlace } from './body'
 import { vesselFor } from '../process/propose/vessel'
 import type { EveningHouse, LoadRun } from './house'
+import { printingLight, roomFor } from './room'
 
 /** ms of the midnight before opening: seconds of an evening are counted from there, 23 or 25 hours of them where the clocks are changed. */
 const midnightOf = ({ opensAt }: Pick<EveningBody, 'opensAt'>, zone: string): number => startOfDay(opensAt, zone)
@@ -82,6 +83,7 @@ export function darkroomOf(
   const midnight = midnightOf(body, zone)
   const inS = (at: number): number => Math.round((at - midnight) / 1000)
   const nowS = Math.ceil((now - midnight) / 1000)
+  const printRoom = roomFor(room, 'printing')
   const open = body.loads.filter((load) => !runOf(load, runs))
   const pinned = open.flatMap((load): RotaPin[] => {
     const placed = load.place && keeps(load) ? placedOf(load.id, load.place, body, midnight) : null
@@ -93,6 +95,7 @@ export function darkroomOf(
   return {
     ...{ midnight, zone, chart: house.chart, partOf: house.partOf, bottles: house.bottles, rules: house.rules },
     catalogue: house.catalogue,
+    rooms: { loading: roomFor(room, 'loading')?.name, open: roomFor(room, 'trays')?.name, lamp: roomFor(room, 'lamp')?.name },
     processes: { ...house.versions, ...processes },
     vessels: house.vessels
       .filter((vessel) => !out.includes(vessel.id))
@@ -121,6 +124,11 @@ export function darkroomOf(
         rest ? [{ person, s: 60 * rest.minutes, earliestS: inS(rest.fromAt), latestS: inS(rest.untilAt) }] : [],
       ),
       pinned,
+      lit: printRoom
+        ? body.prints.map(({ fromAt, untilAt }) => ({
+            ...{ room: printRoom.name, light: printingLight(room), fromS: inS(fromAt), toS: inS(untilAt) },
+          }))
+        : [],
     },
   }
 }

@@ -10,7 +10,7 @@ import { freePrinting } from './printing'
 import { withOtherBottles } from './otherBottles'
 import { rearranged } from './rearranged'
 import { eveningAsIs, requireEvening, type EveningOrder } from './require'
-import { usualRoom } from './room'
+import { printingLight, roomBody, usualRoom, type RoomBody, type RoomUse } from './room'
 import { movedIn, ordersMoved, withPlaces } from './taken'
 import { asPlacedTimes } from './times'
 
@@ -271,4 +271,32 @@ test('as many print at once as there are enlargers, while it is open', () => {
   const two = { ...three, prints: [print(0, 60), print(0, 90, 'b')] }
   expect((freePrinting(two, { printPlaces: 2 }, 30 * minute) ?? 0) - opens).toBe(60 * minute)
   expect(freePrinting(two, { printPlaces: 2 }, 300 * minute)).toBeNull()
+})
+
+test('a room has one light at a time: where prints are made nothing is put on reels meanwhile', () => {
+  const before = evening([loadNo(0)])
+  const after = evening([loadNo(0)], { prints: [{ id: 'p', memberId: 'm1', fromAt: opens, untilAt: opens + 30 * minute }] })
+  expect(() => asks(before, after)).not.toThrow()
+  const [closet, printRoom] = usualRoom.rooms as [RoomBody['rooms'][number], RoomBody['rooms'][number]]
+  const inOne = {
+    ...house,
+    room: {
+      ...house.room,
+      rooms: [
+        { ...closet, uses: [] },
+        { ...printRoom, uses: ['loading', 'printing'] as RoomUse[] },
+      ],
+    },
+  }
+  expect(() => asks(before, after, { house: inOne })).toThrow('Print room has another light until 18:30.')
+  expect(() => asks(before, move(after, 'l0', { startAt: opens + 30 * minute }), { house: inOne })).not.toThrow()
+})
+
+test('prints are made under the safelight their room has, else under red; what is done in two rooms, or two of one name, are refused', () => {
+  const [closet, printRoom] = usualRoom.rooms as [RoomBody['rooms'][number], RoomBody['rooms'][number]]
+  const light = (one: RoomBody['rooms'][number]['light']) => printingLight({ rooms: [{ ...printRoom, light: one }] })
+  expect([light('amber'), light('white'), light('dark'), printingLight({ rooms: [] })]).toEqual(['amber', 'red', 'red', 'red'])
+  const says = (rooms: RoomBody['rooms']) => roomBody.safeParse({ ...usualRoom, rooms }).error?.issues.map((one) => one.message)
+  expect(says([closet, { ...printRoom, uses: ['loading'] }])).toEqual(['Say of one room only what is done there: two have the same.'])
+  expect(says([closet, { ...printRoom, name: 'Closet' }])).toEqual(['Two rooms have the same name.'])
 })

@@ -9,7 +9,7 @@ import type { EveningBody, EveningLoad } from './body'
 import { darkroomOf, placedOf, runOf } from './darkroomOf'
 import type { EveningHouse, LoadRun } from './house'
 import { requirePrinting } from './printing'
-import { meetingWords, type EveningNames } from './words'
+import { firstNames, meetingWords, type EveningNames } from './words'
 
 /** An order as far as an evening has to know it. */
 export interface EveningOrder {
@@ -64,10 +64,7 @@ export function namesInEvening(
   }: { house: EveningHouse; orders: EveningOrder[]; people: Record<string, string>; plans: PlacedEvening['plans'] },
 ): EveningNames {
   const owner = (id: string): string => orders.find((order) => order.id === id)?.member ?? 'someone who left'
-  const owners = [...new Set(body.loads.flatMap((load) => load.orders.map(owner)))]
-  const firstOf = (name: string): string => name.split(' ')[0] ?? name
-  // a first name is enough where nobody else of the evening has it
-  const shorter = (name: string): string => (owners.filter((one) => firstOf(one) === firstOf(name)).length === 1 ? firstOf(name) : name)
+  const shorter = firstNames(body.loads.flatMap((load) => load.orders.map(owner)))
   const vesselName = (id: string): string => house.vessels.find((one) => one.id === id)?.name ?? 'That tank'
   return {
     ...{ midnight: startOfDay(body.opensAt, house.zone), zone: house.zone },

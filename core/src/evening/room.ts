@@ -18,6 +18,22 @@ const roomBath = z.strictObject({
 })
 export type RoomBath = z.output<typeof roomBath>
 
+/** What needs a light of its own: film is put on reels, lies open in trays, is shown to a lamp; prints are made. */
+export const roomUses = ['loading', 'trays', 'lamp', 'printing'] as const
+export type RoomUse = (typeof roomUses)[number]
+/** Lights a room has when nobody asks for another: none, a safelight, white. */
+export const roomLights = ['dark', 'red', 'amber', 'yellow', 'white'] as const
+export type RoomLight = (typeof roomLights)[number]
+const aRoom = z.strictObject({ id, name, light: z.enum(roomLights), uses: z.array(z.enum(roomUses)) })
+const rooms = z
+  .array(aRoom)
+  .max(12)
+  .refine((all) => new Set(all.map((one) => one.name)).size === all.length, 'Two rooms have the same name.')
+  .refine(
+    (all) => roomUses.every((use) => all.filter((one) => one.uses.includes(use)).length <= 1),
+    'Say of one room only what is done there: two have the same.',
+  )
+
 export const roomBody = z.strictObject({
   /** Monday to Sunday; null where it is closed */
   hours: z.array(z.strictObject({ opens: time, closes: time }).nullable()).length(7),
@@ -31,10 +47,32 @@ export const roomBody = z.strictObject({
   /** from rinsed to dry, minutes, of a hand tank and of a drum */
   resetMinutes: z.strictObject({ hand: z.int().min(0).max(240), rotary: z.int().min(0).max(240) }),
   baths: z.array(roomBath).max(10),
+  /** two things that need different light cannot share one */
+  rooms,
 })
 export type RoomBody = z.output<typeof roomBody>
 
 const weekday = { opens: '18:00', closes: '22:00' }
+/**
+ * The room in which something is done; none where nobody has said.
+ * @example
+ * roomFor(usualRoom, 'loading').name // → 'Closet'
+ */
+export const roomFor = ({ rooms: all }: Pick<RoomBody, 'rooms'>, use: RoomUse): RoomBody['rooms'][number] | undefined =>
+  all.find((one) => one.uses.includes(use))
+
+/** the safelight prints are made under, where their room says no other */
+const printLight = 'red'
+/**
+ * The light prints are made under: that of their room where it is a safelight.
+ * @example
+ * printingLight(usualRoom) // → 'red'
+ */
+export function printingLight(room: Pick<RoomBody, 'rooms'>): RoomLight {
+  const light = roomFor(room, 'printing')?.light
+  return light === undefined || light === 'dark' || light === 'white' ? printLight : light
+}
+
 /**
  * A small community darkroom, until somebody says what theirs is like. House default.
  * @example
@@ -45,6 +83,11 @@ export const usualRoom: RoomBody = {
   closures: [],
   ...{ cleanMinutes: 30, closets: 1, washPlaces: 2, printPlaces: 4 },
   resetMinutes: { hand: 10, rotary: 10 },
+  rooms: [
+    { id: '0190a000-0000-7000-8000-000000000002', name: 'Closet', light: 'dark', uses: ['loading'] },
+    { id: '0190a000-0000-7000-8000-000000000003', name: 'Print room', light: 'red', uses: ['printing', 'trays'] },
+    { id: '0190a000-0000-7000-8000-000000000004', name: 'Sink room', light: 'white', uses: ['lamp'] },
+  ],
   // a tray of tempered water, until somebody says what they have
   baths: [{ id: '0190a000-0000-7000-8000-000000000001', name: 'Water bath', startC: 20, heatCPerMin: 0.5, coolCPerMin: 0.3, places: 6 }],
 }

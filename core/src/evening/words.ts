@@ -30,6 +30,17 @@ export function clockAt({ midnight, zone }: Pick<EveningNames, 'midnight' | 'zon
   return DateTime.fromMillis(midnight + 1000 * s, { zone }).toFormat(s % 60 === 0 ? 'HH:mm' : 'HH:mm:ss')
 }
 
+/**
+ * How people are called among so many: by their first names where nobody else there has the same one.
+ * @example
+ * ['Ada Marsh', 'Ben Loft'].map(firstNames(['Ada Marsh', 'Ben Loft', 'Ben Weir'])) // → ['Ada', 'Ben Loft']
+ */
+export function firstNames(among: string[]): (name: string) => string {
+  const firstOf = (name: string): string => name.split(' ')[0] ?? name
+  const people = [...new Set(among)]
+  return (name) => (people.filter((one) => firstOf(one) === firstOf(name)).length === 1 ? firstOf(name) : name)
+}
+
 /** What a step of a load is called; its loading comes first where it has one. */
 function stepName({ plan }: EveningNames, load: string, step: number, steps: number): string {
   const known = plan(load)

@@ -8,10 +8,11 @@ const standsS = 600
 /** °C: a bath that may be further off than this is brought to temperature beside the tempering bath */
 const temperedC = 1
 
-/** Where film is handled: the closet it is loaded in, and the room in which it lies open in trays or under the lamp. */
+/** Where film is handled: the closet it is loaded in, the room in which it lies open in trays, and the one with the lamp it is shown to; trays and lamp stand in one room where none is said. */
 export interface LoadRooms {
   loading?: string | undefined
   open?: string | undefined
+  lamp?: string | undefined
 }
 
 /** What an evening has to know of a load beside its plan; s since the midnight before opening. */
@@ -78,13 +79,14 @@ export function loadOf(plan: Plan, { loadingS, rooms = {}, ...more }: AsLoad): R
       ...plan.steps.map((step, i) => {
         const s = Math.round(step.seconds)
         const resource = uses[step.kind]
-        const light = rooms.open === undefined ? null : lightOf(step)
+        const light = lightOf(step)
+        const room = light === 'white' ? (rooms.lamp ?? rooms.open) : rooms.open
         return {
           ...{ s, handsOn: handsOf(plan, i, s), inBath: isTempered(step) },
           // a loaded tank stands closed as well
           ...((i === 0 ? loadingS > 0 : washed(i)) ? { maxWaitS: standsS } : {}),
           ...(resource ? { uses: [resource] } : {}),
-          ...(light === null ? {} : { light: { room: rooms.open as string, light } }),
+          ...(light === null || room === undefined ? {} : { light: { room, light } }),
         }
       }),
     ],

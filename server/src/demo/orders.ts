@@ -28,7 +28,7 @@ const brought: [
   ['wanda', 4, null, { film: 'Harbour colour 200', ei: 200, process: 'colour-negative' }],
   ['otis', 3, 29, { film: 'Millrace 400', ei: 400, present: true }],
   ['nell', 2.8, 30, { film: 'Millrace 400', ei: 400, critical: true, note: 'The sister’s wedding.' }],
-  ['corin', 2.5, 30, { film: 'Millrace 400', ei: 400, count: 2 }],
+  ['corin', 2.5, 30, { film: 'Lantern 3200', ei: 3200, count: 2, note: 'By lamplight: the chart has it at 24 °C only.' }],
   ['tilda', 2, 30, { film: 'Harbour slide 100', ei: 100, process: 'slide-three' }],
   ['bram', 1.5, 29, { film: 'Millrace 100', ei: 100 }],
 ]

@@ -131,6 +131,8 @@ export const demoChart: ChartSource[] = [
     ],
     'wall chart',
   ],
+  // warm, or it would stand in it for a quarter of an hour
+  ['Lantern 3200', 'softBorax', [1], 3200, [[24, 10.5]], 'wall chart'],
   ['Millrace 400', 'softBorax', [1, 3], 400, [[20, 19]], 'Maren'],
   [
     'Millrace 100',

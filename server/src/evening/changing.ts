@@ -9,11 +9,21 @@ import type { Database } from '../table/database'
 import { follow } from './following'
 import { eveningPage, eveningRow } from './rows'
 
-/** All of an evening with its row locked: nobody else changes it until the end of the transaction. */
-export async function openEvening(db: Database, id: string, now: number): Promise<EveningPage & { house: EveningHouse }> {
+/** All of an evening with its row locked: nobody else changes it until the end of the transaction. `loads`: those that come into it. */
+export async function openEvening(
+  db: Database,
+  id: string,
+  now: number,
+  loads: EveningBody['loads'] = [],
+): Promise<EveningPage & { house: EveningHouse }> {
   const locked = await db.Evening.findByPk(id, { attributes: ['id'], lock: true })
   if (!locked) throw notFound('evening')
-  const page = await eveningPage(db, id, now)
+  const page = await eveningPage(
+    db,
+    id,
+    now,
+    loads.flatMap((load) => load.orders),
+  )
   return { ...page, house: { ...page.house, catalogue: await catalogueOf(db) } }
 }
 
@@ -61,7 +71,7 @@ async function change(
 
 /** Another plan: what stands in its way is looked at again with the shelf as it is now. */
 export const changeEvening: Handler<typeof eveningApi.change> = async ({ db, params, body, who, now }) => {
-  const page = await openEvening(db, params.id, now)
+  const page = await openEvening(db, params.id, now, body.body.loads)
   const { evening } = page
   if (evening.version !== body.version)
     throw new Refusal(409, 'stale', 'Someone changed this evening meanwhile. The board shows how it is now; do yours again.', {
@@ -80,7 +90,7 @@ export const sendLoad: Handler<typeof eveningApi.send> = async ({ db, params, bo
     throw new Refusal(409, 'stale', 'Someone changed this evening meanwhile. The board shows how it is now.', { current: evening })
   const rest: EveningBody = { ...evening.body, loads: evening.body.loads.filter((one) => one !== load) }
   await change(db, page, { version, what: 'sent', body: rest }, { by: who.id, now })
-  const other = await openEvening(db, to, now)
+  const other = await openEvening(db, to, now, [load])
   const more: EveningBody = { ...other.evening.body, loads: [...other.evening.body.loads, inEvening(load, other.evening.body)] }
   await change(db, other, { version: other.evening.version, what: 'put-in', body: more }, { by: who.id, now })
   return eveningRow(db, evening.id)
@@ -88,11 +98,11 @@ export const sendLoad: Handler<typeof eveningApi.send> = async ({ db, params, bo
 
 /** What was before the last change; what has begun since stays as it is. */
 export const undoEvening: Handler<typeof eveningApi.undo> = async ({ db, params, body: { version }, now }) => {
-  const page = await openEvening(db, params.id, now)
+  const last = await db.EveningChange.findOne({ where: { eveningId: params.id, undone: false }, order: [['id', 'desc']] })
+  const page = await openEvening(db, params.id, now, last?.before.loads)
   const { evening, house, runs, orders, people } = page
   if (evening.version !== version)
     throw new Refusal(409, 'stale', 'Someone changed this evening meanwhile. The board shows how it is now.', { current: evening })
-  const last = await db.EveningChange.findOne({ where: { eveningId: evening.id, undone: false }, order: [['id', 'desc']] })
   if (!last) throw new Refusal(409, 'nothing', 'There is no change of this evening to take back.')
   const begun = evening.body.loads.filter((load) => !isMovable(load, runs))
   const was: EveningBody = { ...last.before, loads: [...last.before.loads.filter((load) => !runOf(load, runs)), ...begun] }

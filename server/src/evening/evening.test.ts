@@ -1,4 +1,4 @@
-import { arrangeUntil, darkroomOf, eveningAsIs, withPlaces, type EveningBody, type EveningHouse } from '@selvrin/core'
+import { arrangeUntil, darkroomOf, eveningAsIs, loadsFor, withPlaces, type EveningBody, type EveningHouse } from '@selvrin/core'
 import type { Evening, EveningPage, FilmOrder } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { catalogueOf } from '../chemical/chemistry'
@@ -46,6 +46,17 @@ test('the demo’s evening holds as it stands, with two on duty and some still w
   expect(now.evening.body.people).toHaveLength(2)
   expect(asIs.rota.placed.length).toBeGreaterThan(4)
   expect(now.evening.body.loads.filter((load) => load.place === null).length).toBeGreaterThan(0)
+  // black-and-white at two temperatures, colour negative, slide
+  const named = now.house.processes.map(({ versionId, body }) => [versionId, body.name] as const)
+  const asked = now.evening.body.loads.map(
+    ({ request }) => `${new Map(named).get(request.processVersionId)?.split(',')[0]} ${Math.round(request.temperatureC)}`,
+  )
+  expect([...new Set(asked)].sort()).toEqual([
+    'Black-and-white negative 20',
+    'Black-and-white negative 24',
+    'Colour negative process 38',
+    'Colour slide process 38',
+  ])
 })
 
 test('an arrangement is taken, every order says when it is its turn, and its owner is told once', async () => {
@@ -228,4 +239,29 @@ test('who leaves is in no evening any more, by nothing that is kept of one', asy
   )
   expect(kept).toEqual([])
   expect((await page()).evening.body.loads.length).toBe(body.loads.length)
+})
+
+test('however many orders wait, the page is told of the most pressing, and the others come in by their names', async () => {
+  const before = await page()
+  const many = 150
+  await house.sql(
+    `insert into film_order
+     select (jsonb_populate_record(one, jsonb_build_object('id', overlay(gen_random_uuid()::text placing '7' from 15), 'number', 5000 + i, 'rack', null, 'state', 'waiting',
+       'wanted_by', now() + i * interval '1 hour', 'begins_at', null, 'hangs_at', null, 'cost', null, 'earliest', null))).*
+     from film_order one, generate_series(1, $1::int) i
+     where one.id = (select id from film_order where state = 'waiting' and member_id is not null limit 1) returning id`,
+    [many],
+  )
+  const now = await page()
+  const waiting = now.orders.filter((order) => order.state === 'waiting')
+  expect([now.waiting - before.waiting, waiting.length]).toEqual([many, 100])
+  const last = ((await ilse!.send('GET', `/api/orders?find=${5000 + many}`)).body.rows as unknown as FilmOrder[])[0]!
+  expect(waiting.map((one) => one.id)).not.toContain(last.id)
+  const { loads, left } = loadsFor([last], now.evening.body, await whole(now), uuid)
+  expect(left).toEqual([])
+  const added = await put(ilse!, now.evening, { ...now.evening.body, loads: [...now.evening.body.loads, ...loads] }, 'put-in')
+  expect(added.status).toBe(200)
+  expect((await page()).orders.find((order) => order.id === last.id)?.state).toBe('planned')
+  expect((await ilse!.send('POST', `/api/evenings/${id}/undo`, { version: (await page()).evening.version })).status).toBe(200)
+  expect((await ilse!.send('GET', `/api/orders/${last.id}`)).body.state).toBe('waiting')
 })

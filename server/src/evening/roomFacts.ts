@@ -7,7 +7,8 @@ import type { Database } from '../table/database'
 /** What the room has; a usual one until somebody has said what theirs is like. */
 export async function roomOf(db: Database): Promise<RoomBody & { version: number }> {
   const row = await db.Room.findOne({ attributes: ['version', 'body'], raw: true })
-  return row ? { ...row.body, version: row.version } : { ...usualRoom, version: 1 }
+  // what was said before there were rooms with lights in it
+  return row ? { ...row.body, rooms: row.body.rooms ?? usualRoom.rooms, version: row.version } : { ...usualRoom, version: 1 }
 }
 
 export const getRoom: Handler<typeof eveningApi.room> = ({ db }) => roomOf(db)

@@ -6,7 +6,7 @@ import { shown as shownChart, withNames } from '../chart/rows'
 import { newestFormulas } from '../formula/queries'
 import { nameOf, withName } from '../house/left'
 import { notFound } from '../house/refusal'
-import { ordersWhere } from '../order/rows'
+import { byWish, ordersWhere } from '../order/rows'
 import { newestProcesses } from '../process/queries'
 import { vesselRows } from '../run/queries'
 import type { Database, Row } from '../table/database'
@@ -79,11 +79,15 @@ export async function houseOf(db: Database, loads: Evening['body']['loads'], now
   }
 }
 
-/** An evening with all it stands on, and every order that is in it or waits. */
-export async function eveningPage(db: Database, id: string, now: number): Promise<EveningPage> {
+/** orders that wait which an evening's page is told of; more are found by their words */
+const mostWaiting = 100
+
+/** An evening with all it stands on, with the orders that are in it or `named`, and those that wait, the most pressing first. */
+export async function eveningPage(db: Database, id: string, now: number, named: string[] = []): Promise<EveningPage> {
   const evening = await eveningRow(db, id)
   const { loads, people, prints } = evening.body
-  const mine = loads.flatMap((load) => load.orders)
+  const mine = [...new Set([...named, ...loads.flatMap((load) => load.orders)])]
+  const waiting = { state: 'waiting', id: { [Op.notIn]: mine } }
   const names = await db.Person.findAll({
     attributes: ['id', 'name'],
     where: {
@@ -98,7 +102,8 @@ export async function eveningPage(db: Database, id: string, now: number): Promis
       db,
       loads.map((load) => load.id),
     ),
-    orders: await ordersWhere(db, { [Op.or]: [{ id: mine }, { state: { [Op.in]: ['waiting', 'planned'] } }] }),
+    orders: [...(await ordersWhere(db, { id: mine })), ...(await ordersWhere(db, waiting, { order: byWish, limit: mostWaiting }))],
+    waiting: await db.FilmOrder.count({ where: waiting }),
     people: Object.fromEntries(names.map(({ id: person, name }) => [person, name])),
     ticked: (await db.EveningTick.findAll({ attributes: ['task'], where: { eveningId: id }, raw: true })).map((row) => row.task),
   }

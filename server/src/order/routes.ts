@@ -1,6 +1,6 @@
 import { openStates } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
-import { Op } from 'sequelize'
+import { Op, type Order } from 'sequelize'
 import { newestFormulas } from '../formula/queries'
 import { pageOf, wordsOf } from '../http/page'
 import { answers, type Handler } from '../http/route'
@@ -9,6 +9,7 @@ import { handIn } from './handIn'
 import { getPhoto, photoOf, putPhoto } from './photo'
 import { ordersLike, ordersWhere, ownOrder, traceOf } from './rows'
 
+const newest: Order = [['id', 'desc']]
 /** Orders newest first; a member's own, or everyone's. */
 const list: Handler<typeof api.order.list> = async ({ db, query: { limit, after, which, find }, who }) => {
   const where = {
@@ -16,8 +17,8 @@ const list: Handler<typeof api.order.list> = async ({ db, query: { limit, after,
     ...(who.role === 'technician' ? {} : { memberId: who.id }),
     ...(after === undefined ? {} : { id: { [Op.lt]: after } }),
   }
-  if (find === '') return pageOf(await ordersWhere(db, where, 'desc', limit + 1), limit)
-  return pageOf(await ordersWhere(db, { id: await ordersLike(db, where, wordsOf(find), limit + 1) }, 'desc'), limit)
+  if (find === '') return pageOf(await ordersWhere(db, where, { order: newest, limit: limit + 1 }), limit)
+  return pageOf(await ordersWhere(db, { id: await ordersLike(db, where, wordsOf(find), limit + 1) }, { order: newest }), limit)
 }
 
 /** Every film the chart knows, with the developers it has times for. */

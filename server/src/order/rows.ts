@@ -1,5 +1,5 @@
 import type { FilmOrder, OrderLine } from '@selvrin/core/contract'
-import { col, fn, Op, where, type WhereOptions } from 'sequelize'
+import { col, fn, Op, where, type Order, type WhereOptions } from 'sequelize'
 import { newestFormulas } from '../formula/queries'
 import { nameOf, withName } from '../house/left'
 import { notFound, Refusal } from '../house/refusal'
@@ -10,9 +10,19 @@ import type { Database } from '../table/database'
 const include = [withName('member'), withName(), { association: 'photo', attributes: ['at'] }]
 const whole = { after: null, limit: null }
 
-/** Orders as they are shown, in the order of their ids. */
-export async function ordersWhere(db: Database, which: WhereOptions, order: 'asc' | 'desc' = 'asc', limit?: number): Promise<FilmOrder[]> {
-  const rows = await db.FilmOrder.findAll({ include, where: which, order: [['id', order]], ...(limit === undefined ? {} : { limit }) })
+/** Whose owner waits, then what is wanted soonest, then what came first. */
+export const byWish: Order = [
+  ['present', 'desc'],
+  ['wantedBy', 'asc nulls last'],
+  ['id', 'asc'],
+]
+/** Orders as they are shown, in the order of their ids where no other is asked for. */
+export async function ordersWhere(
+  db: Database,
+  which: WhereOptions,
+  { order = [['id', 'asc']], limit }: { order?: Order; limit?: number } = {},
+): Promise<FilmOrder[]> {
+  const rows = await db.FilmOrder.findAll({ include, where: which, order, ...(limit === undefined ? {} : { limit }) })
   if (rows.length === 0) return []
   const processIds = [...new Set(rows.map((row) => row.processId))]
   const processes = new Map((await newestProcesses(db, { ids: processIds, ...whole })).map((one) => [one.id, one.body.name]))

@@ -27,7 +27,15 @@ function inUse(bottles: Bottle[]): Bottle[] {
 
 const jugsOf = (bottles: Bottle[]): Wall['jugs'] =>
   bottles.map(({ label, name, family, state, due }) => ({
-    ...{ label, name, family, volumeMl: state.volumeMl, due: due.map((one) => one.name), left: Math.max(0, 1 - state.used) },
+    ...{
+      label,
+      name,
+      family,
+      volumeMl: state.volumeMl,
+      due: due.map((one) => one.name),
+      left: Math.max(0, 1 - state.used),
+      ageDays: state.ageDays,
+    },
   }))
 
 /** The newest reading of a tempering bath that stands near where film is developed. */

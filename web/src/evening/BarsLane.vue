@@ -1,20 +1,23 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { Bar } from './board'
+import type { Bar } from './lanes'
 import type { Zoom } from './useZoom'
 
-/** What shares a place: the closet, the wash, the dryer; one above another where several are there at once. */
-const { bars, zoom, scale } = defineProps<{
-  bars: Bar[]
+/** What shares a place: the closet, the wash, the dryer, the enlargers; one above another where several are there at once. */
+const { zoom, rowPx, word } = defineProps<{
+  bars: (Bar & { name?: string })[]
   zoom: Zoom
-  scale: number
+  rowPx: number
   colour: string
+  /** drawn as an outline, with letters in ink */
+  lined?: boolean
   marked: string | null
+  /** in each of them, where they have no name */
   word?: string
 }>()
-const rowPx = computed(() => 16 * scale)
-/** px its word needs */
-const wordPx = computed(() => 34 * scale)
+const width = (bar: Bar): number => (bar.toS - bar.fromS) * zoom.pxPerS.value
+const said = (bar: { name?: string }): string => bar.name ?? word ?? ''
+/** Whether its word has room: a letter is about half as wide as a row is high. */
+const fits = (bar: Bar & { name?: string }): boolean => said(bar) !== '' && width(bar) >= rowPx * (0.4 * said(bar).length + 0.6)
 </script>
 
 <template>
@@ -23,20 +26,21 @@ const wordPx = computed(() => 34 * scale)
       <rect
         :x="zoom.x(bar.fromS)"
         :y="4 + bar.row * rowPx"
-        :width="Math.max(2, (bar.toS - bar.fromS) * zoom.pxPerS.value)"
+        :width="Math.max(2, width(bar))"
         :height="rowPx - 3"
         :fill="colour"
-        :stroke="bar.load === marked ? 'var(--primary)' : 'none'"
-        stroke-width="3"
+        :stroke="bar.load === marked ? 'var(--primary)' : lined ? 'var(--ink)' : 'none'"
+        :stroke-width="lined ? 1.5 : 3"
       />
       <text
-        v-if="word && (bar.toS - bar.fromS) * zoom.pxPerS.value >= wordPx"
-        :x="zoom.x(bar.fromS) + 5"
-        :y="rowPx - 2 + bar.row * rowPx"
-        :font-size="13 * scale"
-        fill="var(--ground)"
+        v-if="fits(bar)"
+        :x="Math.max(zoom.x(bar.fromS), 0) + 5"
+        :y="4 + (bar.row + 0.72) * rowPx"
+        :font-size="rowPx * (lined ? 0.64 : 0.8)"
+        :fill="lined ? 'var(--ink)' : 'var(--ground)'"
+        dy="-1"
       >
-        {{ word }}
+        {{ said(bar) }}
       </text>
     </template>
   </svg>

@@ -28,6 +28,7 @@ import EveningPeople from './EveningPeople.vue'
 import HelpsPanel from './HelpsPanel.vue'
 import LoadCard from './LoadCard.vue'
 import MergePanel from './MergePanel.vue'
+import MovingSays from './MovingSays.vue'
 import PrintingPanel from './PrintingPanel.vue'
 import PutInPanel from './PutInPanel.vue'
 import SendPanel from './SendPanel.vue'
@@ -50,7 +51,7 @@ const load = computed(() => evening.value?.body.loads.find((one) => one.id === s
 const block = computed(() => board.value?.blocks.find((one) => one.load === selected.value) ?? null)
 const ground = () =>
   asIs.value && names.value ? { problem: asIs.value.problem, placed: asIs.value.rota.placed, names: names.value } : null
-const { moving, says, moveTo, leave } = useMoving(ground)
+const mover = useMoving(ground)
 const standing = computed(ground)
 const free = useFree(
   () => standing.value,
@@ -61,13 +62,13 @@ const nowS = computed(() => (names.value ? Math.floor((time.value - names.value.
 
 /** What is put down where it meets something goes back. */
 async function drop(): Promise<void> {
-  const { value: moved } = moving
+  const { value: moved } = mover.moving
   if (!moved || !evening.value) return
   if (moved.meets.length === 0) {
     const placed = { rota: { placed: [moved.place], unplaced: [] }, left: [] }
     await send('moved', withPlaces(evening.value.body, placed, zone.value))
-  } else problem.value = `It went back. ${says.value[0] ?? ''}`
-  leave()
+  } else problem.value = `It went back. ${mover.says.value[0] ?? ''}`
+  mover.leave()
 }
 const withLoad = (change: (one: EveningLoad) => EveningLoad): EveningBody | null =>
   evening.value && { ...evening.value.body, loads: evening.value.body.loads.map((one) => (one.id === selected.value ? change(one) : one)) }
@@ -114,6 +115,7 @@ const waiting = computed(() => {
   const inIt = new Set(evening.value?.body.loads.flatMap((one) => one.orders) ?? [])
   return orders.value.filter((order) => order.state === 'waiting' && !inIt.has(order.id))
 })
+const waits = computed(() => page.value.value?.waiting ?? 0)
 const late = computed(() => board.value?.blocks.filter((one) => one.lateS > 0) ?? [])
 /** What is wrong with the evening as it stands, load by load. */
 const troubles = computed((): string[] => {
@@ -191,8 +193,8 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
           <RouterLink class="button" :to="`/rota/evenings/${evening.id}/prep`">Before the doors</RouterLink>
           <button class="button" @click="panel = 'people'">People, hours</button>
           <button class="button" @click="panel = 'printing'">Who prints</button>
-          <button v-if="waiting.length > 0" class="button" @click="panel = 'put-in'">
-            Put in, {{ waiting.length }} wait<kbd class="ml-2 font-mono">I</kbd>
+          <button v-if="waits > 0" class="button" @click="panel = 'put-in'">
+            Put in, {{ waits }} wait<kbd class="ml-2 font-mono">I</kbd>
           </button>
           <button class="button" @click="panel = 'helps'">What would help?</button>
           <button class="button button-main" data-next @click="panel = 'arrange'">Arrange<kbd class="ml-2 font-mono">A</kbd></button>
@@ -208,28 +210,17 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
         Nobody is on duty: say who is, under People, hours.
       </p>
       <div class="relative">
-        <p
-          v-if="moving"
-          role="status"
-          class="pointer-events-none absolute top-0 left-32 z-30 max-w-2xl border-2 bg-panel px-3 py-1 text-lg"
-          :class="moving.meets.length > 0 ? 'border-alarm' : 'border-ink'"
-        >
-          <b class="font-mono">{{ clock(moving.place.startS) }}</b> {{ names.vessel(moving.place.vessel) }},
-          {{ names.person(moving.place.person) }}:
-          {{ says.length === 0 ? 'nothing is in its way.' : says.slice(0, 2).join(' ') }}
-        </p>
+        <MovingSays :mover="mover" :names="names" :clock="clock" />
         <BoardLanes
           ref="lanes"
           :board="board"
-          :moving="moving"
+          :mover="mover"
           :selected="selected"
           :free="free"
           :now-s="nowS"
           :clock="clock"
           @select="selected = $event"
-          @move="moveTo"
           @drop="drop"
-          @leave="leave"
         />
       </div>
       <div class="mt-2 flex flex-wrap items-center gap-2">
@@ -265,7 +256,7 @@ const movable = computed(() => load.value !== null && isMovable(load.value, runs
       <WithoutPlace v-if="board.without.length > 0" class="mt-4" :loads="board.without" @take-out="takeOut" @rebottle="rebottle" />
       <ArrangePanel v-if="panel === 'arrange'" :view="view" @close="panel = null" />
       <HelpsPanel v-if="panel === 'helps'" :view="view" @close="panel = null" />
-      <PutInPanel v-if="panel === 'put-in'" :view="view" :waiting="waiting" @close="panel = null" />
+      <PutInPanel v-if="panel === 'put-in'" :view="view" :waiting="waiting" :waits="waits" @close="panel = null" />
       <SendPanel
         v-if="panel === 'send' && load"
         :view="view"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { markOf } from '@selvrin/core'
 import { computed } from 'vue'
-import type { Board, Tick } from './board'
+import type { Board } from './board'
+import type { Tick } from './lanes'
 import type { Zoom } from './useZoom'
 
 /** Somebody's hands through the evening: each time they are taken, in the colour of its bath; in one path a colour, however many there are. */

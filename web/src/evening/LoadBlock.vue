@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { markOf } from '@selvrin/core'
 import { computed } from 'vue'
-import type { Block, Segment } from './board'
+import type { Block } from './board'
+import type { Segment } from './lanes'
 
 /** A load in its lane: whose, what, in what, and its steps along the time. Moved by dragging, or with the arrow keys. */
-const { block, x, pxPerS, scale, selected, moved, clock } = defineProps<{
+const { block, startS, x, pxPerS, scale, selected, moved, clock } = defineProps<{
   block: Block
+  /** where it is, or where it is being moved to */
+  startS: number
   /** px of its left edge */
   x: number
   pxPerS: number
@@ -20,6 +23,15 @@ const width = computed(() => (block.endS - block.startS) * pxPerS)
 const colourOf = ({ family }: Segment): string =>
   family === 'loading' ? 'var(--ink)' : family === 'dry' ? 'var(--line)' : `var(--${markOf(family).colour})`
 const letterOf = ({ family }: Segment): string => (family === 'loading' ? 'load' : family === 'dry' ? 'dry' : markOf(family).letter)
+/** The light above its steps: dark filled, in the closed tank a line, under a safelight outlined; what is in white light has none. */
+const bands = computed(() =>
+  block.segments
+    .filter((one) => one.light !== 'white')
+    .reduce<Segment[]>((all, one) => {
+      const last = all.at(-1)
+      return last?.light === one.light && last.toS >= one.fromS ? [...all.slice(0, -1), { ...last, toS: one.toS }] : [...all, one]
+    }, []),
+)
 /** px a letter needs */
 const letterPx = 12
 const letters = (count: number): number => 7.8 * scale * count + 16
@@ -39,7 +51,7 @@ const state = computed(() =>
 const spoken = computed(() =>
   [
     `${block.owners}: ${block.what}, ${block.how}`,
-    `${clock(block.startS)} to ${clock(block.endS)}`,
+    `${clock(startS)} to ${clock(startS + block.endS - block.startS)}`,
     block.lateS > 0 ? `${Math.ceil(block.lateS / 60)} minutes late` : '',
     block.critical ? 'only negatives' : '',
     state.value,
@@ -69,6 +81,15 @@ const spoken = computed(() =>
       }}<span v-if="block.critical"> ◆</span><span v-if="block.lateS > 0" class="text-alarm"> late</span></span
     >
     <span v-if="fits" class="block px-1.5 text-sm leading-tight whitespace-nowrap" aria-hidden="true">{{ block.what }}</span>
+    <span class="absolute inset-x-0 bottom-5 block h-1" aria-hidden="true">
+      <span
+        v-for="(one, i) in bands"
+        :key="i"
+        class="absolute inset-y-0 block"
+        :class="one.light === 'dark' ? 'bg-ink' : one.light === 'tank' ? 'border-b border-ink' : 'border border-alarm'"
+        :style="{ left: `${(one.fromS - block.startS) * pxPerS}px`, width: `${Math.max(1, (one.toS - one.fromS) * pxPerS)}px` }"
+      />
+    </span>
     <span class="absolute inset-x-0 bottom-0 block h-5" aria-hidden="true">
       <span
         v-for="(one, i) in block.segments"

@@ -1,26 +1,39 @@
 <script setup lang="ts">
-import { loadsFor } from '@selvrin/core'
+import { dayMs, loadsFor } from '@selvrin/core'
 import type { FilmOrder } from '@selvrin/core/contract'
+import { watchDebounced } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import ModalPanel from '../fields/ModalPanel.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import TextField from '../fields/TextField.vue'
 import TickBox from '../fields/TickBox.vue'
 import { counted, showMoment } from '../marks/words'
 import { byWish, filmWords } from '../order/orderWords'
 import type { EveningView } from './useEvening'
+import { useFound } from './useFound'
 
 /** Orders of the rack that come into this evening: which, and what they make together. */
-const { view, waiting } = defineProps<{ view: EveningView; waiting: FilmOrder[] }>()
+const { view, waiting, waits } = defineProps<{ view: EveningView; waiting: FilmOrder[]; /** in all */ waits: number }>()
 const emit = defineEmits<{ close: [] }>()
 const { evening, house, busy, problem, send } = view
 const zone = computed(() => house.value?.zone ?? 'UTC')
-const sorted = computed(() => [...waiting].sort(byWish))
+/** orders that are chosen without anybody's doing: as many as an evening may hold */
+const mostChosen = 40
+const words = ref('')
+const { kept: found, ask, problem: notFound } = useFound(view)
+watchDebounced(words, (now) => void ask(now), { debounce: 250 })
+/** Those whose owners wait and what is wanted soonest first; while one looks for words, what has them. */
+const sorted = computed(() =>
+  [...waiting].filter((order) => words.value.trim() === '' || found.value.has(order.id) || chosen.value.has(order.id)).sort(byWish),
+)
 /** Whose time comes before the evening is over, and who waits, is in it unless somebody says otherwise. */
 const chosen = ref(
   new Set(
     waiting
-      .filter((order) => order.present || order.wantedBy === null || order.wantedBy < (evening.value?.body.closesAt ?? 0) + 86_400_000 * 2)
+      .filter((order) => order.present || order.wantedBy === null || order.wantedBy < (evening.value?.body.closesAt ?? 0) + 2 * dayMs)
+      .sort(byWish)
+      .slice(0, mostChosen)
       .map((one) => one.id),
   ),
 )
@@ -49,6 +62,10 @@ async function putIn(): Promise<void> {
 <template>
   <ModalPanel open wide title="Put orders in" @close="$emit('close')">
     <p v-if="waiting.length === 0" class="text-lg">Nothing waits in the rack.</p>
+    <TextField v-if="waits > 12" v-model="words" class="mb-3" label="Find an order" hint="its number, member or film" />
+    <p v-if="words.trim() === '' && waits > waiting.length" class="mb-2 text-quiet">
+      {{ waiting.length }} of {{ waits }} that wait, the most pressing first. The others are found by their words.
+    </p>
     <ul class="max-h-[26rem] overflow-y-auto">
       <li v-for="order in sorted" :key="order.id" class="border-b border-line">
         <TickBox class="w-full" :checked="chosen.has(order.id)" @change="toggle(order.id)">
@@ -65,7 +82,7 @@ async function putIn(): Promise<void> {
     <p v-if="made" class="mt-3 text-lg" role="status">
       {{ made.loads.length === 0 ? 'No load comes of it.' : `They make ${counted(made.loads.length, 'load')}.` }}
     </p>
-    <ProblemLine :problem="problem" />
+    <ProblemLine :problem="problem ?? notFound" />
     <div class="mt-4 flex flex-wrap gap-3">
       <button class="button button-main" :disabled="busy || !made || made.loads.length === 0" @click="putIn">Put them in</button>
       <button class="button" @click="$emit('close')">Not now</button>

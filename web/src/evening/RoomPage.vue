@@ -15,6 +15,7 @@ import WallKeys from '../wall/WallKeys.vue'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import FaultList from './FaultList.vue'
+import LitRooms from './LitRooms.vue'
 import { readRoom, writeRoom, type RoomDraft } from './roomDraft'
 
 /** What the room has, and when it is open: evenings are planned with it. And what is out of order in it. */
@@ -140,6 +141,7 @@ function addClosure(): void {
         </div>
         <p class="mt-2 text-quiet">How many films the dryer holds is said in the settings; tanks and drums stand under Tanks.</p>
       </section>
+      <LitRooms v-model="draft.rooms" />
       <section aria-labelledby="baths">
         <h2 id="baths" class="mb-2 text-2xl font-bold">Tempering baths</h2>
         <div

@@ -1,4 +1,5 @@
-import { axisStepS, inRows } from './board'
+import { axisStepS } from './board'
+import { inRows } from './lanes'
 import { readRoom, writeRoom } from './roomDraft'
 import { usualManner, usualRoom } from '@selvrin/core'
 

@@ -1,5 +1,6 @@
 import {
   bathLine,
+  firstNames,
   runOf,
   timesOf,
   type BathAsked,
@@ -12,25 +13,13 @@ import {
   type LoadRun,
   type Plan,
   type PlacedLoad,
-  type Timed,
   unplacedWords,
 } from '@selvrin/core'
+import { awayOf, inRows, lightsOf, restOf, segmentsOf, ticksOf, type Bar, type LitSpan, type Segment, type Span, type Tick } from './lanes'
 
 /* An evening as lanes: what is drawn where, in seconds of the evening. */
 
-export interface Span {
-  fromS: number
-  toS: number
-}
-/** One step of a load as its block shows it. */
-export interface Segment extends Span {
-  name: string
-  family: string
-}
-export interface Tick extends Span {
-  load: string
-  family: string
-}
+/** A load in its tank. */
 export interface Block {
   load: string
   vessel: string
@@ -55,11 +44,6 @@ export interface Block {
   running: boolean
   over: boolean
 }
-export interface Bar extends Span {
-  load: string
-  /** from 0, where several are there at once */
-  row: number
-}
 export interface Board {
   opensS: number
   closesS: number
@@ -74,6 +58,8 @@ export interface Board {
   }[]
   vessels: { id: string; name: string; reels: number; kind: 'hand' | 'rotary'; blocks: Block[] }[]
   baths: { id: string; name: string; points: BathCorner[]; asked: BathAsked[] }[]
+  /** rooms that something needs a light of, but what is only loaded in: the closet’s lane shows that */
+  lights: { room: string; spans: LitSpan[] }[]
   closet: Bar[]
   wash: Bar[]
   dryer: Bar[]
@@ -92,35 +78,6 @@ interface Known {
   names: EveningNames
   /** names of those who print, by id */
   printers: Record<string, string>
-}
-
-/** Bars in as few rows as they need. */
-export function inRows(spans: (Span & { load: string })[]): Bar[] {
-  const ends: number[] = []
-  return [...spans]
-    .sort((a, b) => a.fromS - b.fromS || a.toS - b.toS)
-    .map((span) => {
-      const free = ends.findIndex((end) => end <= span.fromS)
-      const row = free < 0 ? ends.length : free
-      ends[row] = span.toS
-      return { ...span, row }
-    })
-}
-
-const families = { load: 'loading', dry: 'dry' }
-const familyOf = (plan: Plan | undefined, step: number): string => {
-  const planned = plan?.steps[step]
-  if (step < 0) return families.load
-  return planned?.kind === 'dry' ? families.dry : (planned?.family ?? 'other')
-}
-
-/** Segments of a load, its loading first. */
-function segmentsOf({ load, starts }: Timed, plan: Plan | undefined): Segment[] {
-  const before = load.steps.length - (plan?.steps.length ?? load.steps.length)
-  return load.steps.map((step, i) => ({
-    ...{ fromS: starts[i] ?? 0, toS: (starts[i] ?? 0) + step.s },
-    ...{ name: i < before ? 'Loading' : (plan?.steps[i - before]?.name ?? ''), family: familyOf(plan, i - before) },
-  }))
 }
 
 /** What is in a tank, in a few words: 'Millrace 400, Millrace 100'. */
@@ -164,7 +121,7 @@ export function boardOf(body: EveningBody, { house, runs, asIs, names, printers 
         ),
       ),
     )
-  const everyone = body.people.map((_, person) => names.person(person))
+  const shorter = firstNames(body.people.map((_, person) => names.person(person)))
   const inUse = new Set(blocks.map((block) => block.vessel))
   const usable = house.vessels.filter((vessel) => inUse.has(vessel.id) || !house.out.includes(vessel.id))
   return {
@@ -173,7 +130,7 @@ export function boardOf(body: EveningBody, { house, runs, asIs, names, printers 
       ...{
         person,
         name: names.person(person),
-        short: firstName(names.person(person), everyone),
+        short: shorter(names.person(person)),
         ticks: ticksOf(timed, plans, person),
         away: awayOf(problem, person),
       },
@@ -181,6 +138,7 @@ export function boardOf(body: EveningBody, { house, runs, asIs, names, printers 
     })),
     vessels: usable.map(({ id, name, reels, kind }) => ({ id, name, reels, kind, blocks: blocks.filter((block) => block.vessel === id) })),
     baths: problem.baths.map(({ id }) => ({ id, name: names.bath(id), ...bathLine(problem, rota.placed, id) })),
+    lights: lightsOf(problem, timed, house.room),
     ...{ closet: uses('closet'), wash: uses('wash'), dryer: uses('dryer') },
     rolls: body.loads.reduce((sum, load) => sum + load.orders.length, 0),
     prints: inRows(
@@ -192,42 +150,6 @@ export function boardOf(body: EveningBody, { house, runs, asIs, names, printers 
     ).map((bar) => ({ ...bar, name: printers[body.prints.find((one) => one.id === bar.load)?.memberId ?? ''] ?? '' })),
     without: withoutPlace(body, { asIs, names, placed: rota.placed }),
   }
-}
-
-const firstName = (name: string, among: string[]): string => {
-  const first = name.split(' ')[0] ?? name
-  return among.filter((one) => one.startsWith(`${first} `) || one === first).length === 1 ? first : name
-}
-
-/** Hands-on times of whoever leads, each with the family of its step. */
-function ticksOf(timed: Timed[], plans: Record<string, Plan>, person: number): Tick[] {
-  return timed
-    .filter((one) => one.placed.person === person)
-    .flatMap(({ load, starts }) => {
-      const plan = plans[load.id]
-      const before = load.steps.length - (plan?.steps.length ?? load.steps.length)
-      return load.steps.flatMap((step, i) =>
-        step.handsOn.map(([from, to]) => ({
-          ...{ load: load.id, family: familyOf(plan, i - before) },
-          ...{ fromS: (starts[i] ?? 0) + from, toS: (starts[i] ?? 0) + to },
-        })),
-      )
-    })
-}
-
-type Problem = Known['asIs']['problem']
-/** When somebody is not there, within the evening. */
-function awayOf({ duty = [], opensS, closesS }: Problem, person: number): Span[] {
-  const mine = duty.find((one) => one.person === person)
-  if (!mine) return []
-  return [
-    ...(mine.fromS > opensS ? [{ fromS: opensS, toS: mine.fromS }] : []),
-    ...(mine.toS < closesS ? [{ fromS: mine.toS, toS: closesS }] : []),
-  ]
-}
-function restOf({ breaks = [] }: Problem, person: number) {
-  const mine = breaks.find((one) => one.person === person)
-  return mine ? { s: mine.s, fromS: mine.earliestS, untilS: mine.latestS } : null
 }
 
 function withoutPlace(

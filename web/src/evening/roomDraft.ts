@@ -12,6 +12,7 @@ export interface RoomDraft {
   printPlaces: string
   resetHand: string
   resetRotary: string
+  rooms: RoomBody['rooms']
   baths: { id: string; name: string; startC: string; heatCPerMin: string; coolCPerMin: string; places: string }[]
 }
 
@@ -27,6 +28,7 @@ export const writeRoom = (room: RoomBody, manner: Manner): RoomDraft => ({
   closures: room.closures.map((one) => ({ ...one })),
   ...{ cleanMinutes: String(room.cleanMinutes), closets: String(room.closets), washPlaces: String(room.washPlaces) },
   ...{ printPlaces: String(room.printPlaces), resetHand: String(room.resetMinutes.hand), resetRotary: String(room.resetMinutes.rotary) },
+  rooms: room.rooms.map((one) => ({ ...one, uses: [...one.uses] })),
   baths: room.baths.map(({ id, name, startC, heatCPerMin, coolCPerMin, places }) => ({
     ...{ id, name, startC: written(shownC(startC, manner), manner), places: String(places) },
     heatCPerMin: written(heatCPerMin * degree(manner), manner),
@@ -61,6 +63,7 @@ export function readRoom(draft: RoomDraft, manner: Manner): RoomBody {
     washPlaces: figure(draft.washPlaces, 'In the wash'),
     printPlaces: figure(draft.printPlaces, 'Enlargers'),
     resetMinutes: { hand: figure(draft.resetHand, 'Hand tank'), rotary: figure(draft.resetRotary, 'Drum') },
+    rooms: draft.rooms.map((one) => ({ ...one, name: one.name.trim() })),
     baths: draft.baths.map((bath) => ({
       ...{ id: bath.id, name: bath.name.trim(), startC: exactly(asC(figure(bath.startC, `${bath.name || 'The bath'} stands at`), manner)) },
       heatCPerMin: exactly(figure(bath.heatCPerMin, `${bath.name || 'The bath'} heats`) / degree(manner)),

@@ -1,5 +1,5 @@
 import { eveningAsIs, namesInEvening, unplacedWords, type EveningBody, type EveningHouse } from '@selvrin/core'
-import { type Evening, type EveningAct, eveningApi } from '@selvrin/core/contract'
+import { type Evening, type EveningAct, eveningApi, type FilmOrder } from '@selvrin/core/contract'
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue'
 import { call } from '../api/call'
 import { onChange } from '../api/live'
@@ -38,8 +38,17 @@ export function useEvening(id: string) {
     if (now && (evening.value === null || now.evening.version >= evening.value.version)) evening.value = now.evening
   })
   const house = computed((): EveningHouse | null => (page.value.value ? { ...page.value.value.house, catalogue: catalogue() } : null))
+  /** orders that wait and were found by their words, where the page is told of the most pressing only */
+  const found = shallowRef<FilmOrder[]>([])
+  const addFound = (more: FilmOrder[]): void => {
+    const newer = new Set(more.map((order) => order.id))
+    found.value = [...found.value.filter((order) => !newer.has(order.id)), ...more]
+  }
   const runs = computed(() => page.value.value?.runs ?? [])
-  const orders = computed(() => page.value.value?.orders ?? [])
+  const orders = computed(() => {
+    const told = page.value.value?.orders ?? []
+    return [...told, ...found.value.filter((one) => !told.some((order) => order.id === one.id))]
+  })
   const people = computed(() => page.value.value?.people ?? {})
   const asIs = computed(() => (evening.value && house.value ? eveningAsIs(evening.value.body, house.value, runs.value, time.value) : null))
   const names = computed(() =>
@@ -74,6 +83,6 @@ export function useEvening(id: string) {
       if (!evening.value) return
       evening.value = await call(eveningApi.undo, { params: { id }, body: { version: evening.value.version } })
     })
-  return { page, evening, house, runs, orders, people, asIs, names, board, time, busy, problem, act, send, undo, unplacedWords }
+  return { page, evening, house, runs, orders, addFound, people, asIs, names, board, time, busy, problem, act, send, undo, unplacedWords }
 }
 export type EveningView = ReturnType<typeof useEvening>

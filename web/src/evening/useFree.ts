@@ -1,6 +1,6 @@
 import { meets, type PlacedLoad, type RotaProblem } from '@selvrin/core'
 import { shallowRef, watch } from 'vue'
-import type { Span } from './board'
+import type { Span } from './lanes'
 
 /** s between two starts that are looked at */
 const gridS = 60

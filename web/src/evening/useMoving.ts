@@ -54,3 +54,4 @@ export function useMoving(ground: () => Ground | null) {
   const leave = (): void => void (moving.value = null)
   return { moving, says, moveTo, leave, bestAt: (wanted: PlacedLoad) => (ground() ? bestAt(ground() as Ground, wanted) : null) }
 }
+export type Mover = ReturnType<typeof useMoving>

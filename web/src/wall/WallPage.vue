@@ -5,9 +5,10 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { light } from '../light/light'
 import BathMark from '../marks/BathMark.vue'
-import { showClock, showDate } from '../marks/words'
-import { temperatureWords } from './wallWords'
+import { showClock, showDate, showSpan } from '../marks/words'
 import { useWall } from './useWall'
+import WallList from './WallList.vue'
+import { temperatureWords } from './wallWords'
 
 /** A screen on the wall: what runs, what is next, what is in which jug, how long films develop tonight, whose films are dry. It is read from three metres and asks for nothing. */
 const route = useRoute()
@@ -24,7 +25,8 @@ const nextDay = computed(() => {
   const [first] = wall.value?.next ?? []
   return first && !sameDay(first.at, time.value, zone.value) ? showDate(first.at, zone.value) : ''
 })
-const jugs = computed(() => wall.value?.jugs ?? [])
+/** So many tanks that each has one line. */
+const many = computed(() => runs.value.length > 3)
 const dry = computed(() => (wall.value?.hanging ?? []).filter((film) => film.dryAt <= time.value))
 const wet = computed(() => (wall.value?.hanging ?? []).filter((film) => film.dryAt > time.value).sort((a, b) => a.dryAt - b.dryAt))
 const owners = (films: { owner: string }[]): [string, number][] => {
@@ -36,7 +38,7 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
 </script>
 
 <template>
-  <div class="wall grid min-h-full content-start gap-x-[2.5vw] gap-y-[1.5vh] p-[2vw]">
+  <div class="wall grid h-dvh gap-x-[2.5vw] gap-y-[1.5vh] p-[2vw]">
     <header class="col-span-full flex items-baseline gap-[2vw]">
       <h1 class="font-mono text-[6vw] leading-none font-bold">{{ clock(time) }}</h1>
       <p class="text-[2vw]">{{ wall?.darkroom }}<br />{{ showDate(time, zone) }}</p>
@@ -47,33 +49,37 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
     </header>
     <p v-if="revoked" class="col-span-full text-[2.4vw]">{{ revoked }}</p>
     <template v-else-if="wall">
-      <section aria-labelledby="on" class="on">
+      <section aria-labelledby="on" class="flex min-h-0 flex-col">
         <h2 id="on">On now</h2>
         <p v-if="runs.length === 0" class="text-[2vw]">No tank is on.</p>
         <div v-for="run in runs" :key="run.number" class="mb-[1vh] flex items-center gap-[1.2vw] border-b border-line pb-[1vh]">
-          <p class="font-mono text-[5.2vw] leading-none font-bold whitespace-nowrap">{{ run.over ? '+' : '' }}{{ run.remains }}</p>
-          <BathMark :family="run.family" :size="56" />
-          <p class="min-w-0 text-[1.9vw] leading-tight">
-            <b>{{ run.step }}</b><br />{{ run.vessel }}, {{ run.owners.join(', ') }}<br /><span v-if="run.next" class="text-quiet"
-              >then {{ run.next.toLowerCase() }}</span
+          <p class="font-mono leading-none font-bold whitespace-nowrap" :class="many ? 'text-[3vw]' : 'text-[5.2vw]'">
+            {{ run.over ? '+' : '' }}{{ run.remains }}
+          </p>
+          <BathMark :family="run.family" :size="many ? 32 : 56" />
+          <p class="min-w-0 leading-tight" :class="many ? 'text-[1.5vw]' : 'text-[1.9vw]'">
+            <b>{{ run.step }}</b><br v-if="!many" />{{ many ? ', ' : '' }}{{ run.vessel }}, {{ run.owners.join(', ')
+            }}<template v-if="run.next && !many"
+              ><br /><span class="text-quiet">then {{ run.next.toLowerCase() }}</span></template
             >
           </p>
         </div>
-        <h2>Next{{ nextDay ? `, ${nextDay}` : '' }}</h2>
-        <p v-if="wall.next.length === 0" class="text-[1.7vw]">Nothing is planned.</p>
-        <p v-for="(one, i) in wall.next" :key="i" class="text-[1.9vw] leading-snug">
-          <b class="font-mono">{{ clock(one.at) }}</b> {{ one.vessel }}: <b>{{ one.owners.join(', ') }}</b>, {{ one.what }}
-        </p>
+        <WallList id="next" :title="`Next${nextDay ? `, ${nextDay}` : ''}`">
+          <li v-if="wall.next.length === 0" class="text-[1.7vw]">Nothing is planned.</li>
+          <li v-for="(one, i) in wall.next" :key="i" class="text-[1.9vw] leading-snug">
+            <b class="font-mono">{{ clock(one.at) }}</b> {{ one.vessel }}: <b>{{ one.owners.join(', ') }}</b>, {{ one.what }}
+          </li>
+        </WallList>
         <h2>Dry</h2>
         <p v-if="dry.length === 0" class="text-[1.7vw]">{{ wet.length === 0 ? 'Nothing hangs.' : 'Nothing is dry yet.' }}</p>
-        <p class="text-[2vw] leading-snug font-bold">
+        <p class="line-clamp-3 flex-none text-[2vw] leading-snug font-bold">
           {{
             owners(dry)
               .map(([name, count]) => (count === 1 ? name : `${name} ×${count}`))
               .join(' · ')
           }}
         </p>
-        <p v-if="wet.length > 0" class="text-[1.5vw] text-quiet">
+        <p v-if="wet.length > 0" class="line-clamp-2 flex-none text-[1.5vw] text-quiet">
           still wet:
           {{
             wet
@@ -83,34 +89,36 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
           }}
         </p>
       </section>
-      <section aria-labelledby="jugs">
-        <h2 id="jugs">In the jugs</h2>
-        <ul>
-          <li v-for="jug in jugs.slice(0, 10)" :key="jug.label" class="flex items-center gap-[0.8vw] text-[1.5vw] leading-[1.3]">
+      <section aria-label="Baths" class="flex min-h-0 flex-col">
+        <WallList id="jugs" title="In the jugs" said="how old, and how much of it is left">
+          <li v-for="jug in wall.jugs" :key="jug.label" class="flex items-center gap-[0.8vw] text-[1.5vw] leading-[1.3]">
             <BathMark :family="jug.family" :size="28" />
             <b class="w-[4.2vw]">{{ jug.label }}</b>
             <span class="min-w-0 flex-1 truncate">{{ jug.name }}</span>
             <b v-if="jug.due.length > 0" class="whitespace-nowrap text-alarm">▲ test</b>
-            <b class="w-[6.5vw] text-right font-mono whitespace-nowrap">{{ percentLeft(jug.left) }}</b>
+            <span class="w-[6vw] text-right whitespace-nowrap">{{ showSpan(jug.ageDays) }}</span>
+            <b class="w-[5vw] text-right font-mono whitespace-nowrap">{{ percentLeft(jug.left) }}</b>
           </li>
-        </ul>
-        <h2>
-          Developing tonight<span v-if="wall.measured" class="ml-[1vw] text-[1.3vw] font-normal text-quiet"
-            >as {{ wall.measured.by }} stands, {{ clock(wall.measured.at) }}</span
+        </WallList>
+        <WallList
+          id="times"
+          title="Developing tonight"
+          :said="wall.measured ? `as ${wall.measured.by} stands, ${clock(wall.measured.at)}` : undefined"
+        >
+          <li v-if="wall.times.length === 0" class="text-[1.7vw]">No film that waits is in the chart of what stands here.</li>
+          <li
+            v-for="(one, i) in wall.times"
+            :key="i"
+            class="flex items-baseline gap-[0.8vw] border-b border-line text-[1.5vw] leading-[1.35]"
           >
-        </h2>
-        <table class="w-full text-[1.5vw] leading-[1.35]">
-          <tbody>
-            <tr v-for="(one, i) in wall.times.slice(0, 8)" :key="i" class="border-b border-line">
-              <th scope="row" class="pr-[0.6vw] text-left font-bold whitespace-nowrap">
-                {{ one.film }} <span class="font-normal">EI {{ one.ei }}</span>
-              </th>
-              <td>{{ one.developer }} {{ one.parts.length > 1 ? one.parts.join('+') : '' }}</td>
-              <td class="px-[0.6vw] text-right font-mono whitespace-nowrap">{{ temperatureWords(one.temperatureC) }}</td>
-              <td class="text-right font-mono text-[1.9vw] font-bold">{{ showTime(one.seconds) }}</td>
-            </tr>
-          </tbody>
-        </table>
+            <span class="flex-none whitespace-nowrap"
+              ><b>{{ one.film }}</b> EI {{ one.ei }}</span
+            >
+            <span class="min-w-0 flex-1 truncate">{{ one.developer }} {{ one.parts.length > 1 ? one.parts.join('+') : '' }}</span>
+            <span class="flex-none font-mono whitespace-nowrap">{{ temperatureWords(one.temperatureC) }}</span>
+            <b class="w-[5.5vw] flex-none text-right font-mono text-[1.9vw]">{{ showTime(one.seconds) }}</b>
+          </li>
+        </WallList>
       </section>
     </template>
     <p v-else class="col-span-full text-[2.4vw]" role="status">
@@ -121,9 +129,10 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
 
 <style scoped>
 .wall {
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr);
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) minmax(0, 1.05fr);
 }
-h2 {
+.wall :deep(h2) {
+  flex: none;
   margin: 0.6vh 0 0.4vh;
   border-bottom: 3px solid var(--ink);
   font-size: 1.7vw;
@@ -131,7 +140,8 @@ h2 {
 }
 @media (max-width: 700px) {
   .wall {
-    grid-template-columns: minmax(0, 1fr);
+    height: auto;
+    grid-template: none / minmax(0, 1fr);
     zoom: 1.6;
   }
 }
