@@ -84,6 +84,49 @@ test('every panel likewise, and it opens with the focus in it and gives it back'
   expect(found).toEqual([])
 })
 
+test('the wall holds long names whole at every screen, in white and in safelight, and never scrolls', async ({ page, browser, house }) => {
+  await crowded(house)
+  await signIn(page)
+  await page.goto('/rota/room')
+  await page.getByRole('button', { name: 'A new screen' }).click()
+  await page.getByLabel('Where it hangs').fill('by the sink')
+  await page.getByRole('button', { name: 'Make its key' }).click()
+  const address = (await page.getByText(/\/wall\//).textContent())?.trim() ?? ''
+  const context = await browser.newContext()
+  const wall = await context.newPage()
+  const found: string[] = []
+  for (const [width, height] of [
+    [1280, 800],
+    [1920, 1080],
+    [1024, 768],
+    [390, 844],
+  ] as const) {
+    await wall.setViewportSize({ width, height })
+    await wall.goto(address)
+    await expect(wall.getByRole('heading', { name: 'In the jugs' })).toBeVisible()
+    await settled(wall)
+    found.push(...(await layoutFaults(wall)).map((fault) => `at ${width}: ${fault}`))
+    const below = await wall.evaluate(() => document.documentElement.scrollHeight - innerHeight)
+    if (width > 700 && below > 0) found.push(`at ${width}: ${below} px are below the edge`)
+    // every line that is in sight is whole
+    const cut = await wall.getByRole('listitem').evaluateAll((lines) =>
+      lines.flatMap((line) => {
+        const [box, list] = [line.getBoundingClientRect(), line.parentElement!.getBoundingClientRect()]
+        return box.left < list.right - 1 && box.bottom > list.bottom + 1 ? [line.textContent.trim()] : []
+      }),
+    )
+    if (width > 700) found.push(...cut.map((text) => `at ${width} cut: ${text}`))
+  }
+  await wall.setViewportSize({ width: 1280, height: 800 })
+  found.push(...(await faultsOf(wall)).map((fault) => `axe: ${fault}`))
+  await wall.goto(`${address}?light=safelight`)
+  await expect(wall.locator('html')).toHaveAttribute('data-light', 'safelight')
+  await expect(wall.getByRole('heading', { name: 'In the jugs' })).toBeVisible()
+  found.push(...(await contrastFaults(wall)).map((fault) => `in safelight: ${fault}`))
+  expect(found).toEqual([])
+  await context.close()
+})
+
 const rooms = ['/shelf', '/formulary', '/scales', '/proofs', '/tanks', 'the rest'] as const
 for (const room of rooms)
   test(`in safelight every text stands out from black as it is shown: ${room}`, async ({ page, house }) => {

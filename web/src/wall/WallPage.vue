@@ -34,6 +34,9 @@ const owners = (films: { owner: string }[]): [string, number][] => {
   for (const { owner } of films) counts.set(owner, (counts.get(owner) ?? 0) + 1)
   return [...counts]
 }
+/** So many of them, and how many more there are. */
+const some = (all: string[], most: number): string =>
+  [...all.slice(0, most), ...(all.length > most ? [`and ${all.length - most} more`] : [])].join(' · ')
 const percentLeft = (left: number | null): string => (left === null ? '' : `${Math.round(left * 100)} %`)
 </script>
 
@@ -72,20 +75,21 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
         </WallList>
         <h2>Dry</h2>
         <p v-if="dry.length === 0" class="text-[1.7vw]">{{ wet.length === 0 ? 'Nothing hangs.' : 'Nothing is dry yet.' }}</p>
-        <p class="line-clamp-3 flex-none text-[2vw] leading-snug font-bold">
+        <p class="flex-none text-[2vw] leading-snug font-bold wrap-anywhere">
           {{
-            owners(dry)
-              .map(([name, count]) => (count === 1 ? name : `${name} ×${count}`))
-              .join(' · ')
+            some(
+              owners(dry).map(([name, count]) => (count === 1 ? name : `${name} ×${count}`)),
+              12,
+            )
           }}
         </p>
-        <p v-if="wet.length > 0" class="line-clamp-2 flex-none text-[1.5vw] text-quiet">
+        <p v-if="wet.length > 0" class="flex-none text-[1.5vw] text-quiet wrap-anywhere">
           still wet:
           {{
-            wet
-              .slice(0, 6)
-              .map((film) => `${film.owner} until ${clock(film.dryAt)}`)
-              .join(', ')
+            some(
+              wet.map((film) => `${film.owner} until ${clock(film.dryAt)}`),
+              4,
+            )
           }}
         </p>
       </section>
@@ -94,7 +98,7 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
           <li v-for="jug in wall.jugs" :key="jug.label" class="flex items-center gap-[0.8vw] text-[1.5vw] leading-[1.3]">
             <BathMark :family="jug.family" :size="28" />
             <b class="w-[4.2vw]">{{ jug.label }}</b>
-            <span class="min-w-0 flex-1 truncate">{{ jug.name }}</span>
+            <span class="min-w-0 flex-1 wrap-anywhere">{{ jug.name }}</span>
             <b v-if="jug.due.length > 0" class="whitespace-nowrap text-alarm">▲ test</b>
             <span class="w-[6vw] text-right whitespace-nowrap">{{ showSpan(jug.ageDays) }}</span>
             <b class="w-[5vw] text-right font-mono whitespace-nowrap">{{ percentLeft(jug.left) }}</b>
@@ -114,7 +118,7 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
             <span class="flex-none whitespace-nowrap"
               ><b>{{ one.film }}</b> EI {{ one.ei }}</span
             >
-            <span class="min-w-0 flex-1 truncate">{{ one.developer }} {{ one.parts.length > 1 ? one.parts.join('+') : '' }}</span>
+            <span class="min-w-0 flex-1 wrap-anywhere">{{ one.developer }} {{ one.parts.length > 1 ? one.parts.join('+') : '' }}</span>
             <span class="flex-none font-mono whitespace-nowrap">{{ temperatureWords(one.temperatureC) }}</span>
             <b class="w-[5.5vw] flex-none text-right font-mono text-[1.9vw]">{{ showTime(one.seconds) }}</b>
           </li>

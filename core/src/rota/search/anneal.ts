@@ -3,11 +3,14 @@ import { Decoder, type Candidate, type Cost } from './decode'
 import type { Fixed } from './placed'
 import type { Load, Shape } from './shape'
 
-/** changes without anything better, a place of the history, after which it begins anew */
-const staleAfter = 30
-/** places of the history at a new beginning; from the best on they are doubled every time */
-const freshLength = 50
-const longestLength = 20_000
+/** changes of the first cooling; from the best on there are half as many again every time */
+const firstLength = 4000
+const longestLength = 40_000
+/** by how much worse a change may be that is taken when a cooling begins, in units of a cost: about a minute of the evening's end; from the best on, half of it */
+const hot = 2000
+const warm = 1000
+/** 1,024 times −ln of 64 even chances: what a change may be worse by, of what is warm */
+const chances = Array.from({ length: 64 }, (_, i) => Math.round(-1024 * Math.log((i + 0.5) / 64)))
 
 export const copy = ({ order, person, bath, delay, lazy }: Candidate): Candidate => ({
   ...{ order: [...order], person: [...person], bath: [...bath], delay: [...delay], lazy: [...lazy] },
@@ -17,7 +20,8 @@ export const copy = ({ order, person, bath, delay, lazy }: Candidate): Candidate
 const better = (a: Cost, b: Cost): boolean => (a.unplaced - b.unplaced || a.lateS - b.lateS || a.endS - b.endS || a.all - b.all) < 0
 
 /**
- * Late acceptance: a change is taken where it is no worse than what was so many changes ago, or than now. Only whole numbers are compared, so it runs alike everywhere.
+ * Annealing: a change is taken where it is no worse than now, or by chance not worse by more than the evening is warm; it cools from cycle to cycle, each longer than the one before.
+ * Only whole numbers are compared, so it runs alike everywhere.
  */
 export class Search {
   readonly decoder: Decoder
@@ -26,14 +30,13 @@ export class Search {
   private now: Candidate
   private nowCost: Cost
   private readonly random: () => number
-  private history: number[] = []
-  private at = 0
-  private stale = 0
   private begun = false
-  /** the best since it began anew */
-  private chainCost: Cost
-  private turn = 0
-  private length = freshLength
+  /** of this cooling: changes tried, changes in all, warmth at its beginning, whether it found anything better, whether it began from nothing */
+  private tried = 0
+  private length = firstLength
+  private heat = hot
+  private found = false
+  private fresh = false
   private readonly free: number[]
   /** what stood before each of the order, of the present candidate */
   private readonly kept: Int32Array
@@ -54,11 +57,10 @@ export class Search {
     this.trial = new Int32Array(this.kept.length)
     this.now = { order: [], person: [], bath: [], delay: [], lazy: [] }
     this.best = this.now
-    this.nowCost = this.bestCost = this.chainCost = { unplaced: Infinity, lateS: Infinity, endS: Infinity, all: Infinity }
+    this.nowCost = this.bestCost = { unplaced: Infinity, lateS: Infinity, endS: Infinity, all: Infinity }
     // the first plan is there at once
     this.consider(this.byTurns())
     this.settle(copy(this.best))
-    this.begin(freshLength)
   }
 
   /** Takes a candidate for the best where it is. */
@@ -153,20 +155,12 @@ export class Search {
     return made
   }
 
-  private begin(length: number): void {
-    this.history = Array<number>(length).fill(this.nowCost.all)
-    this.at = 0
-    this.stale = 0
-    this.chainCost = this.nowCost
-  }
-
   /** So many changes are tried. */
   round(changes: number): void {
     if (!this.begun) {
       this.begun = true
       for (const patience of [0, 60, 300, 1200]) this.consider(this.greedy(patience))
       this.settle(copy(this.best))
-      this.begin(freshLength)
     }
     for (let i = 0; i < changes; i++) this.step()
   }
@@ -185,37 +179,36 @@ export class Search {
     const cost = this.decoder.decode(next, since, (at) => this.trial.set(this.decoder.state, at * size))
     // a break that found no room before all loads: all of it was placed anew
     const from = next.order[0] === first ? since : 0
-    const slot = this.at++ % this.history.length
-    if (cost.all <= this.nowCost.all || cost.all <= (this.history[slot] as number)) {
+    const left = this.length - this.tried++
+    const warmth = Math.floor((this.heat * left * left) / (this.length * this.length))
+    if (cost.all <= this.nowCost.all + ((warmth * (chances[this.int(chances.length)] as number)) >> 10)) {
       this.now = next
       this.nowCost = cost
       this.kept.set(this.trial.subarray(from * size), from * size)
     }
-    if (this.nowCost.all < (this.history[slot] as number)) this.history[slot] = this.nowCost.all
     if (better(cost, this.bestCost)) {
       this.best = copy(next)
       this.bestCost = cost
+      this.found = true
     }
-    if (better(cost, this.chainCost)) {
-      this.chainCost = cost
-      this.stale = 0
-    } else if (++this.stale > this.history.length * staleAfter) this.again()
+    if (this.tried === this.length) this.again()
   }
 
-  /** By turns from a new beginning, and from the best, shaken and more patient than before. */
+  /** Warm again: from the best, for longer than before; from a new beginning where that found nothing. */
   private again(): void {
-    if (this.turn++ % 2 === 0) {
+    this.fresh = !this.found && !this.fresh
+    this.tried = 0
+    this.found = false
+    if (this.fresh) {
       const made = this.greedy(this.int(1500), 20 + this.int(400))
       this.decoder.decode(copy(made))
       this.keepBaths(made)
       this.settle(made)
-      this.begin(freshLength)
+      this.heat = hot
     } else {
-      this.length = Math.min(longestLength, this.length * 2)
-      const next = copy(this.best)
-      for (let i = 0; i < 4; i++) this.change(next)
-      this.settle(next)
-      this.begin(this.length)
+      this.settle(copy(this.best))
+      this.heat = warm
+      this.length = Math.min(longestLength, Math.floor(1.5 * this.length))
     }
   }
 
