@@ -65,7 +65,7 @@ export const eveningApi = {
     response: z.object({
       /** orders that are in it, and those that wait, the most pressing first; not all of them where many do */
       ...{ evening, house, runs, orders: z.array(orderRow), people: z.record(z.string(), z.string()) },
-      /** how many wait */
+      /** how many wait that can be there before it closes */
       waiting: z.int(),
       /** tasks of its list that somebody has ticked off */ ticked: z.array(z.string()),
     }),

@@ -7,6 +7,7 @@ import { bathLine } from '../rota/bathLine'
 import type { EveningBody } from './body'
 import { runOf } from './darkroomOf'
 import type { EveningHouse, LoadRun } from './house'
+import { printingLight } from './room'
 
 /** Something that has to be done before a load can begin. */
 export type PrepTask = {
@@ -21,6 +22,10 @@ export type PrepTask = {
   | { kind: 'test'; bottleId: string; label: string; test: string; name: string; says: string }
   | { kind: 'heat'; bath: string; c: number }
   | { kind: 'fill'; load: string; vessel: string; jugs: JugToFill[] }
+  /** bottles that are poured from, each once */
+  | { kind: 'set-out'; bottles: { label: string; name: string; family: string }[] }
+  /** prints are made: the trays and their light are ready before the first */
+  | { kind: 'trays'; light: string }
 )
 /** A beaker to be made ready: what of which bottle, ml, and at how many °C. */
 export interface JugToFill {
@@ -32,8 +37,8 @@ export interface JugToFill {
   temperatureC: number
 }
 
-/** s before a load at which its baths have to be mixed, tested, measured out. House defaults. */
-const ahead = { mix: 3600, test: 1800, fill: 900 }
+/** s before a load at which its baths have to be mixed, tested, measured out, and before opening or the first print at which things are set out. House defaults. */
+const ahead = { mix: 3600, test: 1800, fill: 900, setOut: 1800 }
 /** what speaks against a load that a fresh bottle would answer */
 const wantsFresh = ['plan-capacity', 'plan-volume', 'plan-bottle']
 
@@ -62,10 +67,10 @@ interface Known {
 }
 
 /**
- * What is to be done before each load of an evening, by when, in that order: what to mix, which tests to take, when to set a bath, what to measure out. What stands in the record
+ * What is to be done before each load of an evening, by when, in that order: what to mix, which tests to take, when to set a bath, what to measure out, which bottles and trays to set out. What stands in the record
  * is ticked off by itself: a bottle mixed that day, a test taken that day, a load that is a run.
  * @example
- * prepOf(eveningOfOne, { house: eveningHouse, runs: [], asIs: eveningAsIs(eveningOfOne, eveningHouse, [], 0), ticked: [] }).map((one) => one.kind) // → ['fill']
+ * prepOf(eveningOfOne, { house: eveningHouse, runs: [], asIs: eveningAsIs(eveningOfOne, eveningHouse, [], 0), ticked: [] }).map((one) => one.kind) // → ['set-out', 'fill']
  */
 export function prepOf(body: EveningBody, { house, runs, asIs, ticked }: Known): PrepTask[] {
   const { rota, problem, plans, against, tests } = asIs
@@ -131,6 +136,19 @@ export function prepOf(body: EveningBody, { house, runs, asIs, ticked }: Known):
     const run = runOf(kept, runs)
     const done = (run !== undefined && run.state !== 'planned') || tickedOff(id)
     tasks.push({ id, kind: 'fill', load, vessel, jugs: jugsOf(plan), byS: startS - ahead.fill, done })
+  }
+
+  const poured = new Map(
+    Object.values(plans).flatMap((plan) => plan.steps.flatMap(({ bottle }) => (bottle ? [[bottle.label, bottle] as const] : []))),
+  )
+  const bottles = [...poured.values()]
+    .map(({ label, name, family }) => ({ label, name, family }))
+    .sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))
+  if (bottles.length > 0) tasks.push({ id: 'set-out', kind: 'set-out', bottles, byS: opens - ahead.setOut, done: tickedOff('set-out') })
+  if (body.prints.length > 0) {
+    const first = Math.min(...body.prints.map((one) => one.fromAt))
+    const byS = Math.round((first - dayBegins) / 1000) - ahead.setOut
+    tasks.push({ id: 'trays', kind: 'trays', light: printingLight(house.room), byS, done: tickedOff('trays') })
   }
   return tasks.sort((a, b) => a.byS - b.byS || (a.id < b.id ? -1 : 1))
 }

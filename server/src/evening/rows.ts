@@ -82,12 +82,13 @@ export async function houseOf(db: Database, loads: Evening['body']['loads'], now
 /** orders that wait which an evening's page is told of; more are found by their words */
 const mostWaiting = 100
 
-/** An evening with all it stands on, with the orders that are in it or `named`, and those that wait, the most pressing first. */
+/** An evening with all it stands on, with the orders that are in it or `named`, and those that wait and are there before it closes, the most pressing first. */
 export async function eveningPage(db: Database, id: string, now: number, named: string[] = []): Promise<EveningPage> {
   const evening = await eveningRow(db, id)
   const { loads, people, prints } = evening.body
   const mine = [...new Set([...named, ...loads.flatMap((load) => load.orders)])]
-  const waiting = { state: 'waiting', id: { [Op.notIn]: mine } }
+  const inTime = { [Op.or]: [{ earliest: null }, { earliest: { [Op.lt]: evening.body.closesAt } }] }
+  const waiting = { state: 'waiting', id: { [Op.notIn]: mine }, ...inTime }
   const names = await db.Person.findAll({
     attributes: ['id', 'name'],
     where: {

@@ -66,7 +66,7 @@ const marks = computed(() => {
   return found
 })
 const rows = (bars: { row: number }[]): number => 1 + Math.max(0, ...bars.map((bar) => bar.row))
-const { grab, pressed } = useDrag(
+const { grab, pressed, inHand } = useDrag(
   scroller,
   zoom,
   { board: () => board, moving: mover.moving },
@@ -88,11 +88,17 @@ useEventListener(
   },
   { passive: false },
 )
+/** What is chosen is not behind its own card; while a hand is on it nothing moves under that hand. */
+function reveal(): void {
+  if (!inHand()) scroller.value?.querySelector(`[data-load="${selected}"]`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+}
+useEventListener(scroller, 'pointerup', () => requestAnimationFrame(reveal))
 watch(
   () => selected,
   (load) => {
     const block = board.blocks.find((one) => one.load === load)
     if (block) void zoom.show(block.startS)
+    requestAnimationFrame(reveal)
   },
 )
 /** What is chosen stays in sight, where it is; else the middle. */

@@ -117,6 +117,8 @@ const spoken = computed(() =>
 .load {
   will-change: transform;
   touch-action: none;
+  /* the card of what is chosen lies over the lower end */
+  scroll-margin: 5rem 0 18rem;
 }
 .over {
   border-style: dotted;

@@ -41,14 +41,16 @@ const changed = computed(() =>
   <section class="card" :aria-label="`Load of ${block.owners}`">
     <div class="flex flex-wrap items-start gap-x-6 gap-y-3">
       <div class="min-w-64 flex-1">
-        <h2 class="text-2xl font-bold">{{ block.owners }}</h2>
-        <p class="text-lg">{{ block.how }}, {{ plan?.vessel.name }}, led by {{ leader }}</p>
-        <p class="text-lg">
-          <b class="font-mono">{{ clock(block.startS) }}</b> to <b class="font-mono">{{ clock(block.endS) }}</b>{{
-            block.lateS > 0 ? `, ${showTime(block.lateS)} past ${showClock(load.dueAt, zone)}` : ''
-          }}
-        </p>
-        <ul class="mt-2">
+        <div class="flex flex-wrap items-baseline gap-x-4">
+          <h2 class="text-2xl font-bold">{{ block.owners }}</h2>
+          <p class="text-lg">
+            <b class="font-mono">{{ clock(block.startS) }}</b> to <b class="font-mono">{{ clock(block.endS) }}</b>{{
+              block.lateS > 0 ? `, ${showTime(block.lateS)} past ${showClock(load.dueAt, zone)}` : ''
+            }}
+          </p>
+          <p class="text-lg">{{ block.how }}, {{ plan?.vessel.name }}, led by {{ leader }}</p>
+        </div>
+        <ul class="flex flex-wrap gap-x-6">
           <li v-for="order in orders" :key="order.id" class="flex flex-wrap items-center gap-x-3">
             <RouterLink :to="`/rota/orders/${order.id}`" class="link inline-flex min-h-11 items-center"
               >{{ order.number }} {{ order.member }}: {{ filmWords(order) }}</RouterLink
@@ -61,6 +63,7 @@ const changed = computed(() =>
         </p>
       </div>
       <ol
+        v-if="wide"
         class="grid min-w-64 flex-[2] grid-flow-col grid-rows-[repeat(5,auto)] gap-x-6 max-lg:grid-flow-row max-lg:grid-rows-none"
         aria-label="Steps"
       >
@@ -75,7 +78,7 @@ const changed = computed(() =>
       </ol>
     </div>
     <FindingList v-if="against.length > 0" class="mt-3" :findings="against" />
-    <p v-if="tests.length > 0" class="mt-2 border-l-4 border-ink pl-3">
+    <p v-if="tests.length > 0" class="border-l-4 border-ink pl-3">
       Before it:
       <template v-for="(test, i) in tests" :key="`${test.bottleId} ${test.kind}`"
         >{{ i > 0 ? '; ' : ''
@@ -90,7 +93,7 @@ const changed = computed(() =>
       >
       <template v-else>It could begin earlier: nothing is in its way. Drag it, or arrange anew.</template>
     </div>
-    <div class="mt-4 flex flex-wrap gap-2">
+    <div class="mt-2 flex flex-wrap gap-2">
       <RouterLink v-if="block.runId" :to="`/tanks/${block.runId}`" class="button button-main">To run {{ block.run }}</RouterLink>
       <button v-else class="button button-main" :disabled="busy" @click="$emit('begin')">To the tank</button>
       <button class="button" :aria-pressed="wide" @click="wide = !wide">Its steps</button>

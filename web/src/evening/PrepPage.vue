@@ -75,10 +75,10 @@ const jugWords = ({ label, partsMl, temperatureC }: JugToFill): string => {
             @change="tick(task, !task.done)"
           />
           <span v-else class="flex min-h-11 min-w-11 items-center justify-center text-2xl" :aria-label="task.done ? 'done' : 'to do'">{{
-            task.done ? '✓' : '·'
+            task.done ? '✓' : '○'
           }}</span>
           <b class="w-20 shrink-0 pt-2 font-mono text-xl" :class="!task.done && task.byS < nowS ? 'text-alarm' : ''">{{
-            clockAt(names, task.byS)
+            clockAt(names, 60 * Math.floor(task.byS / 60))
           }}</b>
           <div class="min-w-0 flex-1 pt-1.5">
             <template v-if="task.kind === 'mix'"
@@ -89,8 +89,8 @@ const jugWords = ({ label, partsMl, temperatureC }: JugToFill): string => {
             >
             <template v-else-if="task.kind === 'test'"
               ><p class="text-lg">
-                <b>Test</b>
-                <RouterLink class="link" :to="`/proofs/${task.test}/${task.bottleId}`"
+                <b>Test</b>{{ ' '
+                }}<RouterLink class="link" :to="`/proofs/${task.test}/${task.bottleId}`"
                   >{{ task.label }}: {{ task.name.toLowerCase() }}</RouterLink
                 >
               </p>
@@ -98,6 +98,17 @@ const jugWords = ({ label, partsMl, temperatureC }: JugToFill): string => {
             >
             <p v-else-if="task.kind === 'heat'" class="text-lg">
               <b>Set</b> {{ names.bath(task.bath) }} to <b class="font-mono">{{ show.temperature(task.c) }}</b>
+            </p>
+            <template v-else-if="task.kind === 'set-out'"
+              ><p class="text-lg"><b>Set out</b> the bottles</p>
+              <ul class="flex flex-wrap gap-x-6">
+                <li v-for="one in task.bottles" :key="one.label" class="flex items-center gap-2">
+                  <BathMark :family="one.family" :size="18" /><b>{{ one.label }}</b> {{ one.name }}
+                </li>
+              </ul></template
+            >
+            <p v-else-if="task.kind === 'trays'" class="text-lg">
+              <b>Set the trays</b> for printing: developer, stop bath, fixer, water; {{ task.light }} safelight on.
             </p>
             <template v-else
               ><p class="text-lg"><b>Measure out</b> for {{ names.load(task.load) }}, {{ names.vessel(task.vessel) }}</p>

@@ -119,5 +119,5 @@ export function useDrag(
       requestAnimationFrame(() => scroller.value?.querySelector<HTMLElement>(`[data-load="${load}"]`)?.focus({ preventScroll: true }))
     },
   )
-  return { grab, pressed }
+  return { grab, pressed, inHand: () => grabbed !== null }
 }

@@ -45,7 +45,7 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
     <header class="col-span-full flex items-baseline gap-[2vw]">
       <h1 class="font-mono text-[6vw] leading-none font-bold">{{ clock(time) }}</h1>
       <p class="text-[2vw]">{{ wall?.darkroom }}<br />{{ showDate(time, zone) }}</p>
-      <p v-if="light === 'safelight'" class="text-[1.3vw] text-quiet">No tested safelight until the coin test says so.</p>
+      <p v-if="light === 'safelight'" class="text-[1.3vw] text-quiet">This screen is no tested safelight until the coin test says so.</p>
       <p v-if="lost && wall" class="ml-auto border-4 border-alarm px-[1vw] text-[1.8vw] font-bold" role="status">
         As of {{ clock(heardAt) }}: the line to the house is lost.
       </p>
@@ -120,7 +120,7 @@ const percentLeft = (left: number | null): string => (left === null ? '' : `${Ma
             >
             <span class="min-w-0 flex-1 wrap-anywhere">{{ one.developer }} {{ one.parts.length > 1 ? one.parts.join('+') : '' }}</span>
             <span class="flex-none font-mono whitespace-nowrap">{{ temperatureWords(one.temperatureC) }}</span>
-            <b class="w-[5.5vw] flex-none text-right font-mono text-[1.9vw]">{{ showTime(one.seconds) }}</b>
+            <b class="w-[6.4vw] flex-none text-right font-mono text-[1.9vw] whitespace-nowrap">{{ showTime(one.seconds) }}</b>
           </li>
         </WallList>
       </section>
