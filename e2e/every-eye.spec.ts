@@ -112,7 +112,8 @@ test('the wall holds long names whole at every screen, in white and in safelight
     const cut = await wall.getByRole('listitem').evaluateAll((lines) =>
       lines.flatMap((line) => {
         const [box, list] = [line.getBoundingClientRect(), line.parentElement!.getBoundingClientRect()]
-        return box.left < list.right - 1 && box.bottom > list.bottom + 1 ? [line.textContent.trim()] : []
+        const seen = getComputedStyle(line).visibility !== 'hidden'
+        return seen && (box.left >= list.right - 1 || box.bottom > list.bottom + 1) ? [line.textContent.trim()] : []
       }),
     )
     if (width > 700) found.push(...cut.map((text) => `at ${width} cut: ${text}`))

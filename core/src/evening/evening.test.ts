@@ -209,6 +209,15 @@ test('the list before the doors: what is measured out when, and what stands in t
   ])
   expect(fills[0]?.jugs.map((jug) => jug.label)).toEqual(['D1', 'F1'])
   expect(list([runOf('l0')], ['fill l2']).flatMap((task) => (task.kind === 'fill' ? [task.done] : []))).toEqual([true, false, true])
+  // the bottles stand ready before the doors open, the trays before the first print
+  const printed = { ...three, prints: [{ id: 'p', memberId: 'm1', fromAt: opens + 60 * minute, untilAt: opens + 90 * minute }] }
+  const out = prepOf(printed, { house, runs: [], asIs, ticked: ['trays'] })
+  expect(out.flatMap((task) => (task.kind === 'set-out' ? [task.bottles.map((one) => one.label), task.byS, task.done] : []))).toEqual([
+    ['D1', 'F1'],
+    64_800 - 1800,
+    false,
+  ])
+  expect(out.flatMap((task) => (task.kind === 'trays' ? [task.light, task.byS, task.done] : []))).toEqual(['red', 68_400 - 1800, true])
   // what no bottle bears is mixed
   const little = { ...house, bottles: full(300) }
   const short = prepOf(three, { house: little, runs: [], asIs: eveningAsIs(three, little, [], 0), ticked: [] })

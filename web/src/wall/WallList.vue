@@ -6,13 +6,16 @@ import { ref, useTemplateRef } from 'vue'
 defineProps<{ id: string; title: string; /** beside the title, smaller */ said?: string }>()
 const list = useTemplateRef<HTMLUListElement>('list')
 const hidden = ref(0)
-// what has no room is in a column of its own, beside what is in sight
+// what has no room is in a column of its own, beside what is in sight; a line that is higher than all the room there is has none either
 function look(): void {
-  const edge = (list.value?.getBoundingClientRect().right ?? 0) - 1
-  hidden.value = [...(list.value?.children ?? [])].filter((line) => line.getBoundingClientRect().left >= edge).length
+  const { right = 0, bottom = 0 } = list.value?.getBoundingClientRect() ?? {}
+  const lines = [...(list.value?.children ?? [])] as HTMLElement[]
+  const cut = lines.map((line) => line.getBoundingClientRect()).map((box) => box.left >= right - 1 || box.bottom > bottom + 1)
+  lines.forEach((line, i) => (line.style.visibility = cut[i] ? 'hidden' : ''))
+  hidden.value = cut.filter(Boolean).length
 }
 useResizeObserver(list, look)
-useMutationObserver(list, look, { childList: true })
+useMutationObserver(list, look, { childList: true, characterData: true, subtree: true })
 </script>
 
 <template>
