@@ -38,7 +38,7 @@ const lightPx = computed(() => 24 * scale.value)
 const handsPx = computed(() => 36 * scale.value)
 const tankPx = computed(() => 76 * scale.value)
 /** a tank nothing is in */
-const emptyPx = computed(() => 34 * scale.value)
+const emptyPx = computed(() => 42 * scale.value)
 const tallOf = (lane: { blocks: Block[]; id: string }): number =>
   lane.blocks.length > 0 || movedTo.value === lane.id ? tankPx.value : emptyPx.value
 const bathPx = computed(() => 64 * scale.value)
