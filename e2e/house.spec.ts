@@ -258,3 +258,18 @@ test('the Shelf’s own JavaScript is at most 160 kB, gzipped; with what is fetc
     await page.context().close()
   }
 })
+
+test('a part of a page that does not come at once is asked for again; where it never comes, that is said', async ({ page, context }) => {
+  await signIn(page)
+  await page.getByRole('link', { name: /^D4/ }).click()
+  await expect(page.getByRole('heading', { name: 'D4', level: 1 })).toBeVisible()
+  let asked = 0
+  await context.route(/\/assets\/PourPanel-[^/]*\.js$/, (route) => (++asked < 3 ? route.abort() : route.continue()))
+  await page.getByRole('button', { name: /^Pour/ }).click()
+  await expect(page.getByLabel('How much', { exact: true })).toBeVisible()
+  expect(asked).toBe(3)
+  await page.keyboard.press('Escape')
+  await context.route(/\/assets\/MeasurePanel-[^/]*\.js$/, (route) => route.abort())
+  await page.getByRole('button', { name: /^Measured/ }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'could not be fetched' })).toBeVisible({ timeout: 20_000 })
+})

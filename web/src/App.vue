@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, defineAsyncComponent, useTemplateRef, watch } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import { clockDoubt } from './clock'
 import { useRoute } from 'vue-router'
 import BenchEdge from './room/BenchEdge.vue'
@@ -23,6 +23,7 @@ import { useCues } from './run/useCues'
 import { useDark } from './light/dark'
 import { useChemicals } from './stores'
 import { useSession } from './session/store'
+import { part } from './part/part'
 
 const session = useSession()
 const route = useRoute()
@@ -51,9 +52,9 @@ watch(
 const main = useTemplateRef<HTMLElement>('main')
 useScroll(main)
 useHeard(main)
-const SafelightNotice = defineAsyncComponent(safelightNotice)
-const LeavePanel = defineAsyncComponent(leavePanel)
-const ClockDoubt = defineAsyncComponent(() => import('./run/ClockDoubt.vue'))
+const SafelightNotice = part(safelightNotice)
+const LeavePanel = part(leavePanel)
+const ClockDoubt = part(() => import('./run/ClockDoubt.vue'))
 // a reload or a closed tab asks in the browser's own words
 useEventListener(window, 'beforeunload', (event) => {
   if (anythingTyped()) event.preventDefault()

@@ -1,8 +1,9 @@
-import { createRouter, createWebHistory, type Router } from 'vue-router'
+import { createRouter, createWebHistory, type Router, type RouteRecordRaw } from 'vue-router'
 import ShelfStation from './bottle/ShelfStation.vue'
 import { useSession } from './session/store'
 import { anythingTyped } from './hand/typed'
 import { leavingFor } from './room/leaving'
+import { again } from './part/again'
 
 declare module 'vue-router' {
   interface RouteMeta {
@@ -45,11 +46,20 @@ export function fetchAhead(role: keyof typeof ahead): void {
   later(() => [...ahead[role], safelightNotice, leavePanel].forEach((page) => void page().catch(() => undefined)))
 }
 
+/** Pages that are fetched when they are opened are asked for again where the line breaks off. */
+const withAgain = (routes: RouteRecordRaw[]): RouteRecordRaw[] =>
+  routes.map((route) => {
+    const { component } = route
+    if (typeof component !== 'function') return route
+    const load = component as () => Promise<unknown>
+    return { ...route, component: () => again(load) } as RouteRecordRaw
+  })
+
 /** Every page. Stations other than the Shelf are loaded when they are first opened. */
 export function makeRouter(): Router {
   const router = createRouter({
     history: createWebHistory(),
-    routes: [
+    routes: withAgain([
       { path: '/', redirect: '/shelf' },
       { path: '/sign-in', component: () => import('./entry/SignInPage.vue'), meta: { for: 'anyone', title: 'Sign in' } },
       { path: '/shelf', component: ShelfStation, meta: { for: 'members', title: 'Shelf' } },
@@ -105,7 +115,7 @@ export function makeRouter(): Router {
       { path: '/b/:code', component: () => import('./room/CodePage.vue'), meta: { for: 'members', title: 'Code' } },
       { path: '/settings', component: () => import('./person/SettingsPage.vue'), meta: { for: 'members', title: 'Settings' } },
       { path: '/:rest(.*)*', redirect: '/shelf' },
-    ],
+    ]),
   })
   router.beforeEach(async (to, from) => {
     // the same page with another question is no leaving

@@ -2,7 +2,7 @@
 import { showParts, type LifeCurve } from '@selvrin/core'
 import { api, type Bottle, type BottlePage, type LedgerEntry } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
@@ -21,22 +21,23 @@ import BottleFacts from './BottleFacts.vue'
 import { entryWords } from './entryWords'
 import LedgerTable from './LedgerTable.vue'
 import WouldTakeBack from './WouldTakeBack.vue'
+import { part } from '../part/part'
 
-const BottleTests = defineAsyncComponent(() => import('./BottleTests.vue'))
-const LifeChart = defineAsyncComponent(() => import('./LifeChart.vue'))
+const BottleTests = part(() => import('./BottleTests.vue'))
+const LifeChart = part(() => import('./LifeChart.vue'))
 // what is done now and then is fetched when it is asked for
-const DilutePanel = defineAsyncComponent(() => import('./DilutePanel.vue'))
-const PourPanel = defineAsyncComponent(() => import('./PourPanel.vue'))
-const RetirePanel = defineAsyncComponent(() => import('./RetirePanel.vue'))
-const UsedPanel = defineAsyncComponent(() => import('./UsedPanel.vue'))
-const DecantPanel = defineAsyncComponent(() => import('./DecantPanel.vue'))
-const MeasurePanel = defineAsyncComponent(() => import('./MeasurePanel.vue'))
-const PhWhyPanel = defineAsyncComponent(() => import('./PhWhyPanel.vue'))
-const PairPanel = defineAsyncComponent(() => import('./PairPanel.vue'))
-const ReplenishPanel = defineAsyncComponent(() => import('./ReplenishPanel.vue'))
-const SchoolPanel = defineAsyncComponent(() => import('./SchoolPanel.vue'))
-const StandPanel = defineAsyncComponent(() => import('./StandPanel.vue'))
-const WrongPanel = defineAsyncComponent(() => import('./WrongPanel.vue'))
+const DilutePanel = part(() => import('./DilutePanel.vue'))
+const PourPanel = part(() => import('./PourPanel.vue'))
+const RetirePanel = part(() => import('./RetirePanel.vue'))
+const UsedPanel = part(() => import('./UsedPanel.vue'))
+const DecantPanel = part(() => import('./DecantPanel.vue'))
+const MeasurePanel = part(() => import('./MeasurePanel.vue'))
+const PhWhyPanel = part(() => import('./PhWhyPanel.vue'))
+const PairPanel = part(() => import('./PairPanel.vue'))
+const ReplenishPanel = part(() => import('./ReplenishPanel.vue'))
+const SchoolPanel = part(() => import('./SchoolPanel.vue'))
+const StandPanel = part(() => import('./StandPanel.vue'))
+const WrongPanel = part(() => import('./WrongPanel.vue'))
 const session = useSession()
 const route = useRoute()
 const router = useRouter()

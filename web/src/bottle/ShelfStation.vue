@@ -2,7 +2,7 @@
 import { familyNames, isReused, mayBeUsed, takesPrints, type Family } from '@selvrin/core'
 import { api, type Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, defineAsyncComponent, nextTick, onDeactivated, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, onDeactivated, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
@@ -22,14 +22,15 @@ import { useQuickUse } from './useQuickUse'
 import { usualLoad } from './usualLoad'
 import { sink, useShelfDrag } from './useShelfDrag'
 import WaitFor from '../fields/WaitFor.vue'
+import { part } from '../part/part'
 
 /** only a house that is beginning has them */
-const FirstSteps = defineAsyncComponent(() => import('./FirstSteps.vue'))
+const FirstSteps = part(() => import('./FirstSteps.vue'))
 
 // fetched ahead: what was just written is taken back while the server is away too
-const UndoNotice = defineAsyncComponent(() => import('../fields/UndoNotice.vue'))
-const RetirePanel = defineAsyncComponent(() => import('./RetirePanel.vue'))
-const ShelvesPanel = defineAsyncComponent(() => import('./ShelvesPanel.vue'))
+const UndoNotice = part(() => import('../fields/UndoNotice.vue'))
+const RetirePanel = part(() => import('./RetirePanel.vue'))
+const ShelvesPanel = part(() => import('./ShelvesPanel.vue'))
 const session = useSession()
 const show = useShow()
 const router = useRouter()

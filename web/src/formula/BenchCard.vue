@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { showParts, showTime } from '@selvrin/core'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import PageState from '../fields/PageState.vue'
 import BathMark from '../marks/BathMark.vue'
@@ -13,12 +13,13 @@ import MixIt from './MixIt.vue'
 import OnTheShelf from './OnTheShelf.vue'
 import { schoolWords } from './schoolWords'
 import { useBenchCard } from './useBenchCard'
+import { part } from '../part/part'
 
-const PhCurves = defineAsyncComponent(() => import('../ph/PhCurves.vue'))
-const PhPanel = defineAsyncComponent(() => import('../ph/PhPanel.vue'))
-const CombinePanel = defineAsyncComponent(() => import('./CombinePanel.vue'))
-const OwnCapacity = defineAsyncComponent(() => import('./OwnCapacity.vue'))
-const VersionList = defineAsyncComponent(() => import('./VersionList.vue'))
+const PhCurves = part(() => import('../ph/PhCurves.vue'))
+const PhPanel = part(() => import('../ph/PhPanel.vue'))
+const CombinePanel = part(() => import('./CombinePanel.vue'))
+const OwnCapacity = part(() => import('./OwnCapacity.vue'))
+const VersionList = part(() => import('./VersionList.vue'))
 const router = useRouter()
 const session = useSession()
 const show = useShow()

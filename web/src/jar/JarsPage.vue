@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { searchText } from '@selvrin/core'
 import { belowReorder, catalogue, clashesOf } from '../chemical/chemistry'
@@ -13,9 +13,10 @@ import FindField from '../fields/FindField.vue'
 import PressOne from '../fields/PressOne.vue'
 import { matches } from '../fields/matches'
 import { useKept } from '../hand/useKept'
+import { part } from '../part/part'
 
 /** The jars of raw chemicals as they stand: by place, with what runs out and what must not stand together. */
-const JarTable = defineAsyncComponent(() => import('./JarTable.vue'))
+const JarTable = part(() => import('./JarTable.vue'))
 const show = useShow()
 const router = useRouter()
 const jars = useJars()

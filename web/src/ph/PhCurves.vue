@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { DomainError, type Formula } from '@selvrin/core'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { catalogue, chemicalOf, estimatePh, perLitre } from '../chemical/chemistry'
 import type { Line } from '../chart/LineChart.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -8,11 +8,12 @@ import { useFormulas } from '../stores'
 import { sweeps } from './sweeps'
 import { useShow } from '../session/useShow'
 import { digits } from '../session/manner'
+import { part } from '../part/part'
 
 const show = useShow()
 /** What if another amount goes in, and how the pH creeps up in the bottle; the second with another formula in the same picture. */
 const { formula } = defineProps<{ formula: Formula }>()
-const LineChart = defineAsyncComponent(() => import('../chart/LineChart.vue'))
+const LineChart = part(() => import('../chart/LineChart.vue'))
 const formulas = useFormulas()
 const amounts = computed(() => perLitre(formula))
 const known = computed(() => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api } from '@selvrin/core/contract'
-import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, ref, shallowRef } from 'vue'
 import type { z } from 'zod'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
@@ -13,10 +13,11 @@ import { showMoment } from '../marks/words'
 import { useSession } from '../session/store'
 import { usePeople } from '../stores'
 import { cameWords, whatWords } from './words'
+import { part } from '../part/part'
 
 /** What was practised, and the marks over time: one's own, of everybody for a technician. */
-const PracticeResult = defineAsyncComponent(() => import('./PracticeResult.vue'))
-const LineChart = defineAsyncComponent(() => import('../chart/LineChart.vue'))
+const PracticeResult = part(() => import('./PracticeResult.vue'))
+const LineChart = part(() => import('../chart/LineChart.vue'))
 const { of } = defineProps<{ /** of this person alone */ of?: string }>()
 const session = useSession()
 const who = ref<string | null>(of ?? '')

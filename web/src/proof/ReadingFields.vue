@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { Guide, TestKind } from '@selvrin/core'
-import { defineAsyncComponent } from 'vue'
 import { useBench } from '../device/readings'
 import TakeReading from '../device/TakeReading.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -12,12 +11,13 @@ import { useShow } from '../session/useShow'
 import MeasuredTemperature from './MeasuredTemperature.vue'
 import { showReading } from './readings'
 import type { Testing } from './useTest'
+import { part } from '../part/part'
 
 /** What is read in a test, with its conditions: seen, typed, taken from the meter, or off a photograph. */
 const { of, kind, guide } = defineProps<{ of: Testing; kind: TestKind; guide: Guide }>()
 /** a photograph is being measured */
 const measuring = defineModel<boolean>('measuring', { required: true })
-const PhotoReading = defineAsyncComponent(() => import('./PhotoReading.vue'))
+const PhotoReading = part(() => import('./PhotoReading.vue'))
 const { reference, mayBeFresh, judged, fromPhoto } = of
 const { form, figure, freshFigure, baseFigure, look, celsius, filmKind, doubtful, fresh, wrongFigure } = of.said
 const show = useShow()

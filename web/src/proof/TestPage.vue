@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import RetirePanel from '../bottle/RetirePanel.vue'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
@@ -16,8 +16,9 @@ import TestHead from './TestHead.vue'
 import TestsBefore from './TestsBefore.vue'
 import { useTest } from './useTest'
 import VerdictPanel from './VerdictPanel.vue'
+import { part } from '../part/part'
 
-const TrendChart = defineAsyncComponent(() => import('./TrendChart.vue'))
+const TrendChart = part(() => import('./TrendChart.vue'))
 const show = useShow()
 const session = useSession()
 const of = useTest()

@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import { guideOf, type TestKind } from '@selvrin/core'
 import type { Proof } from '@selvrin/core/contract'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { showDate } from '../marks/words'
 import TakeTestBack from './TakeTestBack.vue'
 import { showReading } from './readings'
 import type { Trend } from './trend'
 import { useShow } from '../session/useShow'
+import { part } from '../part/part'
 
 const show = useShow()
 /** The last tests of that kind of this bottle, and where they lead. */
 const { kind, proofs } = defineProps<{ kind: TestKind; proofs: Proof[]; trend: Trend | null; zone: string }>()
 defineEmits<{ changed: [] }>()
-const TrendChart = defineAsyncComponent(() => import('./TrendChart.vue'))
+const TrendChart = part(() => import('./TrendChart.vue'))
 const shownAtMost = 6
 const before = computed(() => proofs.filter((proof) => proof.kind === kind).slice(0, shownAtMost))
 </script>

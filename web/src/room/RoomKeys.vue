@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { defineAsyncComponent, ref } from 'vue'
+import { ref } from 'vue'
 import { useEventListener } from '@vueuse/core'
 import { useRouter } from 'vue-router'
 import { useSession } from '../session/store'
@@ -7,9 +7,10 @@ import { darker, light } from '../light/light'
 import { lAlone, useWayBack } from './useWayBack'
 import { useKeys } from '../hand/keys'
 import { memberStations, stations } from './stations'
+import { part } from '../part/part'
 
-const FinderPanel = defineAsyncComponent(() => import('./FinderPanel.vue'))
-const KeyList = defineAsyncComponent(() => import('./KeyList.vue'))
+const FinderPanel = part(() => import('./FinderPanel.vue'))
+const KeyList = part(() => import('./KeyList.vue'))
 const router = useRouter()
 const session = useSession()
 const finding = ref(false)

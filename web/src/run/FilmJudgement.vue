@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { densityAdvice, faultNames, faults, filmAdvice, showTime, wipingNames } from '@selvrin/core'
 import { api, type Roll } from '@selvrin/core/contract'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import PressOne from '../fields/PressOne.vue'
@@ -13,6 +13,7 @@ import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useTyped } from '../hand/typed'
 import FilmPlace from './FilmPlace.vue'
+import { part } from '../part/part'
 
 /** A film's record, and how its negatives came out. */
 const { roll } = defineProps<{ roll: Roll }>()
@@ -44,7 +45,7 @@ const advice = computed(() => [
   ...filmAdvice({ result: result.value, contrast: contrast.value, faults: seen.value, wiping: base.value.wiping }),
   ...densityAdvice(base.value.densities),
 ])
-const DensityPanel = defineAsyncComponent(() => import('../film/DensityPanel.vue'))
+const DensityPanel = part(() => import('../film/DensityPanel.vue'))
 const reading = ref(false)
 function read(roll: Roll): void {
   base.value = roll

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api } from '@selvrin/core/contract'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { usePaged } from '../api/usePaged'
 import { useSession } from '../session/store'
@@ -11,8 +11,9 @@ import FindField from '../fields/FindField.vue'
 import { useKept } from '../hand/useKept'
 import ChoiceField from '../fields/ChoiceField.vue'
 import PressOne from '../fields/PressOne.vue'
+import { part } from '../part/part'
 
-const FilmTable = defineAsyncComponent(() => import('./FilmTable.vue'))
+const FilmTable = part(() => import('./FilmTable.vue'))
 const session = useSession()
 const find = ref('')
 const state = ref<string | null>('all')

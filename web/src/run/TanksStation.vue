@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { reelsDryAt } from '@selvrin/core'
 import { api, type RunSummary } from '@selvrin/core/contract'
-import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { usePaged } from '../api/usePaged'
@@ -16,13 +16,14 @@ import { useRuns, useVessels } from '../stores'
 import AgainList from './AgainList.vue'
 import HangingFilms from './HangingFilms.vue'
 import RunningRuns from './RunningRuns.vue'
+import { part } from '../part/part'
 
 interface VesselNow {
   look: 'full' | 'wet' | 'dry'
   says: string
 }
 /** What now: what runs, what is planned, what can be done again, which vessel is wet, what hangs. What is over is found below. */
-const VesselsPanel = defineAsyncComponent(() => import('./VesselsPanel.vue'))
+const VesselsPanel = part(() => import('./VesselsPanel.vue'))
 const session = useSession()
 const runs = useRuns()
 const vessels = useVessels()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { showTime } from '@selvrin/core'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import PressOne from '../fields/PressOne.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import SwitchField from '../fields/SwitchField.vue'
@@ -11,9 +11,10 @@ import { useShow } from '../session/useShow'
 import BathNow from './BathNow.vue'
 import JugRows from './JugRows.vue'
 import { useTempering } from './useTempering'
+import { part } from '../part/part'
 
 /** The tempering bath: what it is, when it has to be switched on, what to set it to, and whether it holds. */
-const LineChart = defineAsyncComponent(() => import('../chart/LineChart.vue'))
+const LineChart = part(() => import('../chart/LineChart.vue'))
 const tempering = useTempering()
 const { asked, jugs, bench, device, fit, answer, findings, startsAt, roomC, water, time, zone, readings } = tempering
 const show = useShow()
