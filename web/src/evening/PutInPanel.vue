@@ -9,7 +9,7 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import TickBox from '../fields/TickBox.vue'
 import { counted, showMoment } from '../marks/words'
-import { byWish, filmWords } from '../order/orderWords'
+import { filmWords } from '../order/orderWords'
 import type { EveningView } from './useEvening'
 import { useFound } from './useFound'
 
@@ -23,16 +23,15 @@ const mostChosen = 40
 const words = ref('')
 const { kept: found, ask, problem: notFound } = useFound(view)
 watchDebounced(words, (now) => void ask(now), { debounce: 250 })
-/** Those whose owners wait and what is wanted soonest first; while one looks for words, what has them. */
-const sorted = computed(() =>
-  [...waiting].filter((order) => words.value.trim() === '' || found.value.has(order.id) || chosen.value.has(order.id)).sort(byWish),
+/** As they were told: whose owner waits, then what is wanted soonest. While one looks for words, what has them and what is chosen. */
+const offered = computed(() =>
+  waiting.filter((order) => words.value.trim() === '' || found.value.has(order.id) || chosen.value.has(order.id)),
 )
 /** Whose time comes before the evening is over, and who waits, is in it unless somebody says otherwise. */
 const chosen = ref(
   new Set(
     waiting
       .filter((order) => order.present || order.wantedBy === null || order.wantedBy < (evening.value?.body.closesAt ?? 0) + 2 * dayMs)
-      .sort(byWish)
       .slice(0, mostChosen)
       .map((one) => one.id),
   ),
@@ -67,7 +66,7 @@ async function putIn(): Promise<void> {
       {{ waiting.length }} of {{ waits }} that wait, the most pressing first. The others are found by their words.
     </p>
     <ul class="max-h-[26rem] overflow-y-auto">
-      <li v-for="order in sorted" :key="order.id" class="border-b border-line">
+      <li v-for="order in offered" :key="order.id" class="border-b border-line">
         <TickBox class="w-full" :checked="chosen.has(order.id)" @change="toggle(order.id)">
           <span class="flex min-w-0 flex-1 flex-wrap items-center gap-x-3">
             <b class="w-10">{{ order.number }}</b>
@@ -82,7 +81,7 @@ async function putIn(): Promise<void> {
     <p v-if="made" class="mt-3 text-lg" role="status">
       {{ made.loads.length === 0 ? 'No load comes of it.' : `They make ${counted(made.loads.length, 'load')}.` }}
     </p>
-    <ProblemLine :problem="problem ?? notFound" />
+    <ProblemLine :problem="problem || notFound" />
     <div class="mt-4 flex flex-wrap gap-3">
       <button class="button button-main" :disabled="busy || !made || made.loads.length === 0" @click="putIn">Put them in</button>
       <button class="button" @click="$emit('close')">Not now</button>
