@@ -113,7 +113,10 @@ const asking = ref<'why' | null>(null)
 const panel = ref<'arrange' | 'helps' | 'people' | 'put-in' | 'merge' | 'send' | 'printing' | null>(null)
 const waiting = computed(() => {
   const inIt = new Set(evening.value?.body.loads.flatMap((one) => one.orders) ?? [])
-  return orders.value.filter((order) => order.state === 'waiting' && !inIt.has(order.id))
+  const closesAt = evening.value?.body.closesAt ?? 0
+  // what is found by its words may come only later
+  const inTime = ({ earliest }: (typeof orders.value)[number]): boolean => earliest === null || earliest < closesAt
+  return orders.value.filter((order) => order.state === 'waiting' && inTime(order) && !inIt.has(order.id))
 })
 const waits = computed(() => page.value.value?.waiting ?? 0)
 const late = computed(() => board.value?.blocks.filter((one) => one.lateS > 0) ?? [])

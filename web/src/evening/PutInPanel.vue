@@ -23,10 +23,8 @@ const mostChosen = 40
 const words = ref('')
 const { kept: found, ask, problem: notFound } = useFound(view)
 watchDebounced(words, (now) => void ask(now), { debounce: 250 })
-/** As they were told: whose owner waits, then what is wanted soonest. While one looks for words, what has them and what is chosen. */
-const offered = computed(() =>
-  waiting.filter((order) => words.value.trim() === '' || found.value.has(order.id) || chosen.value.has(order.id)),
-)
+/** As they were told: whose owner waits, then what is wanted soonest; while one looks for words, what has them. */
+const offered = computed(() => (words.value.trim() === '' ? waiting : waiting.filter((order) => found.value.has(order.id))))
 /** Whose time comes before the evening is over, and who waits, is in it unless somebody says otherwise. */
 const chosen = ref(
   new Set(
@@ -78,7 +76,9 @@ async function putIn(): Promise<void> {
         <p v-if="leftOf(order.id)" class="mb-2 border-l-4 border-alarm pl-3">{{ leftOf(order.id) }}</p>
       </li>
     </ul>
+    <p v-if="words.trim() !== '' && offered.length === 0" role="status">No order that waits has these words.</p>
     <p v-if="made" class="mt-3 text-lg" role="status">
+      {{ counted(chosen.size, 'order') }} chosen.
       {{ made.loads.length === 0 ? 'No load comes of it.' : `They make ${counted(made.loads.length, 'load')}.` }}
     </p>
     <ProblemLine :problem="problem || notFound" />
