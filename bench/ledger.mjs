@@ -62,9 +62,9 @@ async function medians(houses) {
 }
 
 /** What a pour asks of the database at least: the lock, the line with its checkpoint and its notice, by the driver alone. */
-async function barePours(url, idOf) {
-  const pool = new pg.Pool({ connectionString: url, max: clients })
-  const result = await rate(clients, pours, async (job) => {
+async function barePours(url, idOf, atOnce = clients) {
+  const pool = new pg.Pool({ connectionString: url, max: atOnce })
+  const one = async (job) => {
     const client = await pool.connect()
     const id = idOf(job)
     await client.query('begin')
@@ -72,7 +72,10 @@ async function barePours(url, idOf) {
     await client.query(`insert into bottle_entry (id, bottle_id, kind, at, ml) values ($1, $2, 'pour-out', now(), -1)`, [uuid(), id])
     await client.query('commit')
     client.release()
-  })
+  }
+  // its connections have planned what they do before it is measured
+  await rate(atOnce, 200, one)
+  const result = await rate(atOnce, pours, one)
   await pool.end()
   return result
 }
@@ -105,7 +108,10 @@ async function throughput(name, mine) {
   }
   const alone = await rate(1, 60, (job) => pour(ids[job]))
   const together = await rate(clients, pours, (job) => pour(ids[job % ids.length]))
-  line(`p95 of ${clients} ÷ median of one`, '', '', (p95(together.times) / median(alone.times)).toFixed(2))
+  const spread = (many, one) => (p95(many.times) / median(one.times)).toFixed(2)
+  const anyBottle = (job) => ids[job % ids.length]
+  const bareSpread = spread(await barePours(url, anyBottle), await barePours(url, anyBottle, 1))
+  line(`p95 of ${clients} ÷ median of one`, spread(together, alone), bareSpread, '')
   // a pour is work nearly all of its time: more at once than there are cores wait for each other whoever serves them
   line(`  at best, on ${cpus().length} cores`, '', '', (clients / cpus().length).toFixed(2))
   const db = new pg.Client({ connectionString: url })

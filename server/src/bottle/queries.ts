@@ -88,7 +88,7 @@ export async function bottleRows(db: Database, asked: Asked): Promise<BottleRow[
          and (e.at, e.seq) > (coalesce(b.carried_at, '-infinity'::timestamptz), coalesce(b.carried_seq, 0)) and e.seq > coalesce(b.carried_seq, 0) group by e.bottle_id
      ), wrong as materialized (
        select e.bottle_id, array_agg((extract(epoch from r.at) * 1000)::float8 order by r.at) as times from roll r join bottle_entry e on e.run_id = r.run_id and e.kind in ('use', 'dilute-out')
-       where r.result <> 'right' and r.at > to_timestamp($since / 1000.0) group by e.bottle_id
+       where r.result <> 'right' and r.at > to_timestamp($since / 1000.0) and ($ids is null or e.bottle_id = any($ids)) group by e.bottle_id
      ), off as materialized (
        select * from batch t where t.ph_why is null and abs(t.ph - t.ph_expected) > t.ph_uncertainty
      ), fresh as materialized (
@@ -97,12 +97,12 @@ export async function bottleRows(db: Database, asked: Asked): Promise<BottleRow[
        select u.bottle_id, json_build_object('ml', coalesce(sum(u.ml) filter (where u.one_shot), 0), 'rolls', coalesce(sum(u.equivalents) filter (where not u.one_shot), 0),
            'runs', json_agg(distinct r.number order by r.number)) as reserved
        from run r join run_bath u on u.run_id = r.id where r.state in ('planned', 'running') and r.id is distinct from $exceptRun::uuid
-         and ((r.state = 'planned' and ($exceptRun::uuid is null or r.number < (select number from run where id = $exceptRun))) or (r.state = 'running' and not u.one_shot)) group by u.bottle_id
+         and ((r.state = 'planned' and ($exceptRun::uuid is null or r.number < (select number from run where id = $exceptRun))) or (r.state = 'running' and not u.one_shot)) and ($ids is null or u.bottle_id = any($ids)) group by u.bottle_id
      ), tonight as materialized (
        -- the next evening that wants it; what is a run by now is promised to that. “since” lies 28 days back
        select distinct on (u.bottle_id) u.bottle_id, json_build_object('day', e.day, 'ml', sum(u.ml), 'rolls', sum(u.rolls)) as evening
        from evening_bath u join evening e on e.id = u.evening_id
-       where e.closes_at > to_timestamp($since / 1000.0) + interval '28 days' and not exists (select from run r where r.id = u.load_id and r.state in ('planned', 'running', 'done'))
+       where ($ids is null or u.bottle_id = any($ids)) and e.closes_at > to_timestamp($since / 1000.0) + interval '28 days' and not exists (select from run r where r.id = u.load_id and r.state in ('planned', 'running', 'done'))
        group by u.bottle_id, e.id order by u.bottle_id, e.opens_at
      )
      select b.id, b.version, b.letter || b.number as label, b.code, v.formula_id as "formulaId", v.number as "formulaNumber", b.formula_version_id as "versionId", b.batch_id as "batchId", b.own_use as "ownUse", case when b.kit_set_id is not null then kit_of(b.kit_set_id) end as kitted,

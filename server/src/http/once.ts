@@ -16,18 +16,40 @@ interface Asked {
   now: number
 }
 
-/** Same key and body → the stored answer; the same key with another body is refused. Runs inside the request's transaction. */
-export async function once<T>({ db }: House, { endpoint, who, request, upload, now }: Asked, work: () => Promise<T>): Promise<T> {
+/**
+ * Does the work in one transaction under the request's key: same key and body → the stored answer; the same key with another body is refused. The key and the first
+ * statements of the work are said in one piece, since a key is nearly always new; a work that was begun under a taken one is undone with its transaction, so a work must do
+ * nothing but in the database.
+ */
+export async function once<T>(house: House, asked: Asked, work: () => Promise<T>): Promise<T> {
+  const { endpoint, who, request, upload, now } = asked
   const key = request.get('idempotency-key') ?? ''
   if (!keyPattern.test(key)) throw new Refusal(400, 'no-key', 'A write needs an Idempotency-Key header of 8 to 80 letters and digits.')
+  const { db } = house
   const hash = requestHash(request, upload, !endpoint.password)
-  if (!(await takeKey(db, { personId: who.id, key, hash, now }))) {
-    const kept = await db.Idempotency.findOne({ where: { personId: who.id, key } })
-    if (kept?.requestHash !== hash) throw new Refusal(422, 'key-reused', 'This Idempotency-Key was used for another request.')
-    if (kept.answer === null) throw new Refusal(409, 'shown-once', 'That code was shown already and is not kept. Make a new one.')
-    return kept.answer as T
+  let repeated = false
+  const first = async (): Promise<T> => {
+    const [taken, done] = await Promise.allSettled([takeKey(db, { personId: who.id, key, hash, now }), work()])
+    if (taken.status === 'rejected') throw taken.reason
+    repeated = !taken.value
+    if (repeated) throw new Error('Its key was taken before: what was begun is undone.')
+    if (done.status === 'rejected') throw done.reason
+    if (!endpoint.secret) await keepAnswer(db, { personId: who.id, key, answer: JSON.stringify(done.value) })
+    return done.value
   }
-  const answer = await work()
-  if (!endpoint.secret) await keepAnswer(db, { personId: who.id, key, answer: JSON.stringify(answer) })
-  return answer
+  try {
+    return await db.transaction(first)
+  } catch (error) {
+    // the database may have refused what was begun as well, as a line that is there already
+    if (!repeated) throw error
+    return kept<T>(house, { who, key, hash })
+  }
+}
+
+/** What was answered to the key when it was taken. */
+async function kept<T>({ db }: House, { who, key, hash }: { who: Who; key: string; hash: string }): Promise<T> {
+  const before = await db.Idempotency.findOne({ where: { personId: who.id, key } })
+  if (before?.requestHash !== hash) throw new Refusal(422, 'key-reused', 'This Idempotency-Key was used for another request.')
+  if (before.answer === null) throw new Refusal(409, 'shown-once', 'That code was shown already and is not kept. Make a new one.')
+  return before.answer as T
 }

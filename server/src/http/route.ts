@@ -84,9 +84,7 @@ export function serve(router: Router, house: House, { endpoint, handler, aside }
     call.before = await aside.before?.(call)
     const send = async () => told((await handler(call)) as never)
     const answer =
-      endpoint.method === 'GET' || endpoint.unkeyed
-        ? await send()
-        : await house.db.transaction(() => once(house, { endpoint, who, request, upload, now }, send))
+      endpoint.method === 'GET' || endpoint.unkeyed ? await send() : await once(house, { endpoint, who, request, upload, now }, send)
     if (endpoint.file) sendFile(response, answer as FileAnswer)
     else response.json(answer)
   })
