@@ -92,9 +92,28 @@ const line = (...cells) =>
       .join('')}`,
   )
 
-async function throughput(name, mine) {
-  const { ids, pour, url } = mine
-  console.log(`\n${name}: ${pours} pours by ${clients} at once`)
+/** The shelf as it stands before anybody pours: lines the bare transaction writes are never put into a checkpoint. */
+async function shelfShare({ url, jobs }) {
+  const db = new pg.Client({ connectionString: url })
+  await db.connect()
+  await db.query('set jit = off')
+  const bare = []
+  const shelf = []
+  for (let i = 0; i < rounds; i++) {
+    bare.push(await timed(() => db.query(bareShelf)))
+    shelf.push(await timed(jobs.shelf))
+  }
+  await db.end()
+  line(
+    'shelf ÷ its bare statement',
+    `${median(shelf).toFixed(1)} ms`,
+    `${median(bare).toFixed(1)} ms`,
+    (median(shelf) / median(bare)).toFixed(2),
+  )
+}
+
+async function throughput({ ids, pour, url }) {
+  console.log(`\n${pours} pours by ${clients} at once`)
   line('', 'here /s', 'bare /s', 'share')
   for (const [what, idOf] of [
     ['on many bottles', (job) => ids[job % ids.length]],
@@ -114,22 +133,6 @@ async function throughput(name, mine) {
   line(`p95 of ${clients} ÷ median of one`, spread(together, alone), bareSpread, '')
   // a pour is work nearly all of its time: more at once than there are cores wait for each other whoever serves them
   line(`  at best, on ${cpus().length} cores`, '', '', (clients / cpus().length).toFixed(2))
-  const db = new pg.Client({ connectionString: url })
-  await db.connect()
-  await db.query('set jit = off')
-  const bare = []
-  const shelf = []
-  for (let i = 0; i < rounds; i++) {
-    bare.push(await timed(() => db.query(bareShelf)))
-    shelf.push(await timed(mine.jobs.shelf))
-  }
-  await db.end()
-  line(
-    'shelf ÷ its bare statement',
-    `${median(shelf).toFixed(1)} ms`,
-    `${median(bare).toFixed(1)} ms`,
-    (median(shelf) / median(bare)).toFixed(2),
-  )
 }
 
 try {
@@ -150,8 +153,11 @@ try {
       line(job, ms.toFixed(1), theirsMs.toFixed(1), scale === 1 ? (ms / theirsMs).toFixed(2) : (theirsMs / ms).toFixed(2))
     }
   }
-  await throughput('here', now)
-  if (other) await throughput('the other checkout', others[0])
+  for (const [name, one] of [['here', now], ...(other ? [['the other checkout', others[0]]] : [])]) {
+    console.log(`\n${name}`)
+    await shelfShare(one)
+    await throughput(one)
+  }
   for (const one of [now, ...others]) await one.stop()
 } finally {
   await maker.end()

@@ -53,8 +53,19 @@ export interface StoredEntry extends BottleEntry {
   seq: number
 }
 
+/** A line as it is fetched with its bottle, by place: names said with every line take the database as long as the lines themselves. */
+type Fetched = [
+  ...[id: string, seq: number, kind: StoredEntry['kind'], at: number, ml: number, throughput: StoredEntry['throughput'], waterInMl: number],
+  ...[reverses: string | null, brings: StoredEntry['brings'], celsius: number | null, container: StoredEntry['container']],
+  ...[twoBath: StoredEntry['twoBath'], test: StoredEntry['test']],
+]
+function lineOf(bottleId: string, fetched: Fetched): StoredEntry {
+  const [id, seq, kind, at, ml, throughput, waterInMl, reverses, brings, celsius, container, twoBath, test] = fetched
+  return { id, bottleId, seq, kind, at, ml, throughput, waterInMl, reverses, brings, celsius, container, twoBath, test }
+}
+
 /** what most bottles have nothing of */
-type MostlyNone = 'tail' | 'odd' | 'fresh' | 'reserved'
+type MostlyNone = 'odd' | 'fresh' | 'reserved'
 
 interface Asked {
   /** null for all */
@@ -75,15 +86,16 @@ interface Asked {
  * time is kept to the ms there, and a line that came in with a finer one would be counted twice.
  */
 export async function bottleRows(db: Database, asked: Asked): Promise<BottleRow[]> {
-  const rows = await db.query<BottleRow & { [K in MostlyNone]: BottleRow[K] | null }>(
+  const rows = await db.query<
+    Omit<BottleRow, MostlyNone | 'tail'> & { [K in MostlyNone]: BottleRow[K] | null } & { tail: Fetched[] | null }
+  >(
     `with chosen as materialized (
        select b.*, c.ml, c.carry, c.carried_at, c.carried_seq from bottle b left join bottle_checkpoint c on c.bottle_id = b.id where ($ids::uuid[] is null or b.id = any($ids)) and ($retired::boolean or b.retired_at is null)
          and ($after::uuid is null or (b.letter, b.number) > (select letter, number from bottle where id = $after))
        order by b.letter, b.number limit $limit
      ), tails as materialized (
-       select e.bottle_id, json_agg(json_build_object('id', e.id, 'bottleId', e.bottle_id, 'seq', e.seq, 'kind', e.kind, 'at', (extract(epoch from e.at) * 1000)::float8, 'ml', e.ml,
-           'throughput', e.throughput, 'waterInMl', e.water_in_ml, 'reverses', e.reverses, 'brings', e.brings, 'celsius', e.celsius,
-           'container', e.container, 'twoBath', e.two_bath, 'test', e.test) order by e.at, e.seq) as tail
+       select e.bottle_id, json_agg(json_build_array(e.id, e.seq, e.kind, (extract(epoch from e.at) * 1000)::float8, e.ml, e.throughput, e.water_in_ml,
+           e.reverses, e.brings, e.celsius, e.container, e.two_bath, e.test) order by e.at, e.seq) as tail
        from chosen b join bottle_entry e on e.bottle_id = b.id
          and (e.at, e.seq) > (coalesce(b.carried_at, '-infinity'::timestamptz), coalesce(b.carried_seq, 0)) and e.seq > coalesce(b.carried_seq, 0) group by e.bottle_id
      ), wrong as materialized (
@@ -122,13 +134,14 @@ export async function bottleRows(db: Database, asked: Asked): Promise<BottleRow[
     asked,
   )
   // of most bottles there is nothing of these, and nothing is quicker read than an empty list
-  for (const row of rows) {
-    row.tail ??= []
-    row.odd ??= []
-    row.fresh ??= []
-    row.reserved ??= { ml: 0, rolls: 0, runs: [] }
-  }
-  return rows as BottleRow[]
+  return rows.map((row) =>
+    Object.assign(row, {
+      tail: row.tail?.map((one) => lineOf(row.id, one)) ?? [],
+      odd: row.odd ?? [],
+      fresh: row.fresh ?? [],
+      reserved: row.reserved ?? { ml: 0, rolls: 0, runs: [] },
+    }),
+  )
 }
 
 /** Ids of retired bottles whose label, code or name has every word, the last retired first. SQL because a page begins behind a pair of time and id, and a name stands in a version. */

@@ -83,9 +83,10 @@ export function serve(router: Router, house: House, { endpoint, handler, aside }
     const call = { ...house, params, query, body, who, now, upload, before: undefined, request, response } as Call<Endpoint>
     call.before = await aside.before?.(call)
     const send = async () => told((await handler(call)) as never)
-    const answer =
-      endpoint.method === 'GET' || endpoint.unkeyed ? await send() : await once(house, { endpoint, who, request, upload, now }, send)
-    if (endpoint.file) sendFile(response, answer as FileAnswer)
-    else response.json(answer)
+    if (endpoint.method !== 'GET' && !endpoint.unkeyed) {
+      const answer = await once(house, { endpoint, who, request, upload, now }, send)
+      response.setHeader('content-type', 'application/json; charset=utf-8').end(answer)
+    } else if (endpoint.file) sendFile(response, (await send()) as FileAnswer)
+    else response.json(await send())
   })
 }
