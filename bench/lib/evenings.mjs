@@ -1,7 +1,7 @@
 // Seeded evenings to measure on. Times in s, temperatures in °C. Drawn in this order, so that two implementations make one instance.
 
 /** Numbers from 0 up to 1. */
-const draws = (seed) => {
+export const draws = (seed) => {
   let state = seed >>> 0
   return () => {
     state = (state + 0x6d2b79f5) >>> 0

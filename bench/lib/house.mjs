@@ -12,8 +12,10 @@ export async function bundle(root) {
   const own = JSON.parse(readFileSync(join(root, 'server/package.json'), 'utf8'))
   const outfile = join(root, 'server/dist/bench.mjs')
   await build({
-    entryPoints: [join(root, 'server/src/main.ts')],
-    outfile,
+    // beside it, what it runs in a thread of its own
+    entryPoints: { bench: join(root, 'server/src/main.ts'), 'weeks-thread': join(root, 'server/src/weeks/weeks.thread.ts') },
+    outdir: join(root, 'server/dist'),
+    outExtension: { '.js': '.mjs' },
     bundle: true,
     platform: 'node',
     format: 'esm',
@@ -64,6 +66,8 @@ export async function serve(file, databaseUrl, args = []) {
     })
   const take = (path) => send('GET', path, {})
   const get = async (path) => JSON.parse((await take(path)).toString())
+  const put = (path, body) =>
+    send('PUT', path, { 'content-type': 'application/json', 'idempotency-key': randomUUID() }, JSON.stringify(body))
   const post = (path, body) =>
     send('POST', path, { 'content-type': 'application/json', 'idempotency-key': randomUUID() }, JSON.stringify(body))
   const stop = async () => {
@@ -71,7 +75,7 @@ export async function serve(file, databaseUrl, args = []) {
     child.kill('SIGTERM')
     await new Promise((ended) => child.once('exit', ended))
   }
-  return { address, cookie, pid: child.pid, take, get, post, stop }
+  return { address, cookie, pid: child.pid, take, get, post, put, stop }
 }
 
 /** A year of bottles of several formulas, each filled, used and topped up; of `retired` of them nobody thinks any more. Answers their ids in use. */

@@ -39,7 +39,11 @@ export async function build() {
   await Promise.all([
     bundle({
       // beside the server, what it runs in threads of their own
-      entryPoints: { main: join(root, 'server/src/main.ts'), 'arrange-thread': join(root, 'server/src/rota/arrange.thread.ts') },
+      entryPoints: {
+        main: join(root, 'server/src/main.ts'),
+        'arrange-thread': join(root, 'server/src/rota/arrange.thread.ts'),
+        'weeks-thread': join(root, 'server/src/weeks/weeks.thread.ts'),
+      },
       outdir: join(root, 'server/dist'),
       outExtension: { '.js': '.mjs' },
       bundle: true,

@@ -38,6 +38,7 @@ import { ruleRoutes } from './proof/rules'
 import { runRoutes } from './run/routes'
 import { sessionRoutes } from './session/routes'
 import { shelfRoutes } from './shelf/routes'
+import { weeksRoutes } from './weeks/routes'
 import { wallRoutes } from './wall/routes'
 import { wallStream } from './wall/stream'
 
@@ -65,6 +66,7 @@ const routes = [
   orderRoutes,
   eveningRoutes,
   wallRoutes,
+  weeksRoutes,
   permissionRoutes,
   practiceRoutes,
   chemicalRoutes,

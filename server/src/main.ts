@@ -12,6 +12,8 @@ import { demoSignIns } from './demo/people'
 import { readDevices } from './device/reader'
 import { WrongSetting } from './http/proxy'
 import { pointSimulated } from './device/rows'
+import { startJobs } from './job/jobs'
+import { spreadWeeks } from './weeks/spreading'
 
 /** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, SELVRIN_CHECKPOINTS (rebuild the ledgers' checkpoints and end), SELVRIN_DEVICES (ports of the simulated devices), SELVRIN_EVENING (off: no tank is on when the demo is opened first), TLS_CERT, TLS_KEY, TRUST_PROXY (a number of proxies, or their addresses), HOSTNAMES (names the house is opened under, beside those set in it). */
 async function main(): Promise<void> {
@@ -42,7 +44,8 @@ async function main(): Promise<void> {
     ...(env.TRUST_PROXY === undefined || env.TRUST_PROXY === '' ? {} : { trustProxy: env.TRUST_PROXY }),
     hosts: [host, ...(env.HOSTNAMES ?? '').split(',')].map((name) => name.trim()).filter(Boolean),
   }
-  const { app, close } = createApp({ db, clock }, options)
+  const jobs = await startJobs(db, { weeks: spreadWeeks({ db, clock }, new URL('./weeks-thread.mjs', import.meta.url)) })
+  const { app, close } = createApp({ db, clock, jobs }, options)
   const stopReading = readDevices({ db, clock })
   const tls = env.TLS_CERT && env.TLS_KEY ? { cert: readFileSync(env.TLS_CERT), key: readFileSync(env.TLS_KEY) } : null
   const server = tls ? createHttps(tls, app) : createHttp(app)
@@ -64,6 +67,7 @@ async function main(): Promise<void> {
   const stop = async () => {
     server.closeAllConnections()
     server.close()
+    await jobs.close()
     await stopReading()
     await close()
     await db.close()

@@ -42,4 +42,5 @@ export {
 } from './proof'
 export type { ConsumptionRow, Shelf, SupplyRow, WasteRow } from './shelf'
 export type { Session } from './session'
+export { weeksApi, type WeeksPage } from './weeks'
 export { wallApi, type Wall, type WallKey } from './wall'

@@ -36,6 +36,7 @@ export const liveEvent = z.object({
     'order',
     'evening',
     'room',
+    'weeks',
     'fault',
     'person',
     'permission',

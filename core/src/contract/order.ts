@@ -21,6 +21,8 @@ export const orderRow = z.object({
   /** when its load begins, and when its films hang in the dryer, as the evening is planned; null where it is in none */
   beginsAt: z.number().nullable(),
   hangsAt: z.number().nullable(),
+  /** day of the calendar it was promised for; null while it is not */
+  promisedFor: z.string().nullable(),
   /** of its chemicals, in the darkroom’s currency; null where nothing of it has a price */
   cost: z.number().nullable(),
   by: z.string(),

@@ -38,6 +38,8 @@ export const roomBody = z.strictObject({
   /** Monday to Sunday; null where it is closed */
   hours: z.array(z.strictObject({ opens: time, closes: time }).nullable()).length(7),
   closures: z.array(z.strictObject({ from: day, until: day, why: name })).max(200),
+  /** people whose hands may be counted on at an opening nobody has planned yet */
+  hands: z.int().min(1).max(12).default(1),
   /** kept free before closing, minutes */
   cleanMinutes: z.int().min(0).max(180),
   /** loads that can be put on reels in the dark at once */
@@ -81,7 +83,7 @@ export function printingLight(room: Pick<RoomBody, 'rooms'>): RoomLight {
 export const usualRoom: RoomBody = {
   hours: [null, weekday, weekday, weekday, weekday, { opens: '14:00', closes: '20:00' }, null],
   closures: [],
-  ...{ cleanMinutes: 30, closets: 1, washPlaces: 2, printPlaces: 4 },
+  ...{ hands: 1, cleanMinutes: 30, closets: 1, washPlaces: 2, printPlaces: 4 },
   resetMinutes: { hand: 10, rotary: 10 },
   rooms: [
     { id: '0190a000-0000-7000-8000-000000000002', name: 'Closet', light: 'dark', uses: ['loading'] },

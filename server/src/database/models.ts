@@ -50,6 +50,7 @@ import { runBathTable } from '../run/RunBath'
 import { runEventTable } from '../run/RunEvent'
 import { vesselTable } from '../run/Vessel'
 import { wallKeyTable } from '../wall/WallKey'
+import { weeksTable } from '../weeks/Weeks'
 import { sessionTable } from '../session/Session'
 import { shelfTable } from '../shelf/Shelf'
 import { wasteEntryTable } from '../shelf/WasteEntry'
@@ -110,6 +111,7 @@ const tables = {
   SignInAttempt: signInAttemptTable,
   Vessel: vesselTable,
   WallKey: wallKeyTable,
+  Weeks: weeksTable,
   WasteEntry: wasteEntryTable,
 } satisfies Record<keyof Tables, unknown>
 
@@ -149,6 +151,7 @@ function associate(m: Tables): void {
   belongs(m.FilmOrder, m.Person, 'by', 'handedBy')
   belongs(m.OrderChange, m.Person, 'by', 'byPerson')
   belongs(m.WallKey, m.Person, 'by', 'byPerson')
+  belongs(m.Weeks, m.Person, 'asker', 'askedBy')
   belongs(m.EveningChange, m.Person, 'by', 'byPerson')
   belongs(m.Fault, m.Person, 'by', 'byPerson')
   belongs(m.Fault, m.Person, 'closer', 'closedBy')

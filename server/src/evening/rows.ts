@@ -44,7 +44,7 @@ export const eveningSummaries = async (db: Database, where: WhereOptions, limit:
   )
 
 /** Runs that loads have become. */
-async function runsOf(db: Database, ids: string[]): Promise<LoadRun[]> {
+export async function runsOf(db: Database, ids: string[]): Promise<LoadRun[]> {
   const rows = await db.Run.findAll({
     attributes: ['id', 'number', 'state', 'startedAt', 'endedAt', 'plan'],
     where: { id: ids },

@@ -39,6 +39,7 @@ export class FilmOrder extends Model<InferAttributes<FilmOrder>, InferCreationAt
   declare rack: CreationOptional<number | null>
   declare beginsAt: CreationOptional<number | null>
   declare hangsAt: CreationOptional<number | null>
+  declare promisedFor: CreationOptional<string | null>
   declare cost: CreationOptional<number | null>
   declare handedBy: CreationOptional<string | null>
   declare handedAt: number
@@ -69,6 +70,7 @@ export const filmOrderTable = table(FilmOrder, 'film_order', {
   rack: optional(whole()),
   beginsAt: optional(instant()),
   hangsAt: optional(instant()),
+  promisedFor: optional(text()),
   cost: optional(amount()),
   handedBy: optional(of('person')),
   handedAt: instant(),

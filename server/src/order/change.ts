@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid'
 import { asSeen, saveSeen } from '../http/changing'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
-import { requireNamed } from './handIn'
+import { requireNamed, soon } from './handIn'
 import { orderRow, ownOrder } from './rows'
 
 const wishOf = (order: FilmOrder) =>
@@ -14,7 +14,7 @@ const wishOf = (order: FilmOrder) =>
 const rowOf = (db: Database, { id, version }: FilmOrder) => asSeen(db.FilmOrder, { id, version })
 
 /** Something else is wanted of rolls that lie in the rack; what it was is kept beside it. */
-export const change: Handler<typeof api.order.change> = async ({ db, params, body: { version, ...wish }, who, now }) => {
+export const change: Handler<typeof api.order.change> = async ({ db, jobs, params, body: { version, ...wish }, who, now }) => {
   const order = await ownOrder(db, params.id, who)
   requireChangeable(order)
   const changes = wishChanges(wishOf(order), wish)
@@ -24,14 +24,16 @@ export const change: Handler<typeof api.order.change> = async ({ db, params, bod
   await saveSeen(rowOf(db, order).set(wish), version, () => orderRow(db, order.id))
   if (changes.length > 0)
     await db.OrderChange.create({ id: uuid(), orderId: order.id, at: now, byPerson: who.id, what: 'changed', changes })
+  await jobs?.ask('weeks', soon)
   return orderRow(db, order.id)
 }
 
 /** Rolls go back to their owner as they are: their place in the rack is free, what was wanted stays on the record. */
-export const withdraw: Handler<typeof api.order.withdraw> = async ({ db, params, body: { version, why }, who, now }) => {
+export const withdraw: Handler<typeof api.order.withdraw> = async ({ db, jobs, params, body: { version, why }, who, now }) => {
   const order = await ownOrder(db, params.id, who)
   requireChangeable(order)
   await saveSeen(rowOf(db, order).set({ state: 'withdrawn', rack: null, why }), version, () => orderRow(db, order.id))
   await db.OrderChange.create({ id: uuid(), orderId: order.id, at: now, byPerson: who.id, what: 'withdrawn', why })
+  await jobs?.ask('weeks', soon)
   return orderRow(db, order.id)
 }

@@ -9,6 +9,9 @@ import { processRow } from '../process/rows'
 import type { Database } from '../table/database'
 import { orderRow } from './rows'
 
+/** s in which more may be handed in before all are promised a day */
+export const soon = { inS: 3 }
+
 /** What a wish names has to be there. */
 export async function requireNamed(db: Database, { processId, developer }: OrderWish): Promise<void> {
   await processRow(db, processId)
@@ -19,7 +22,7 @@ export async function requireNamed(db: Database, { processId, developer }: Order
 }
 
 /** Rolls come into the drop-off rack; a technician hands in for anybody, a member for themselves. */
-export const handIn: Handler<typeof api.order.handIn> = async ({ db, body: { id, memberId, ...wish }, who, now }) => {
+export const handIn: Handler<typeof api.order.handIn> = async ({ db, jobs, body: { id, memberId, ...wish }, who, now }) => {
   if (who.role !== 'technician' && memberId !== who.id)
     throw new Refusal(403, 'not-yours', 'You hand in your own films. For someone else’s ask a technician.')
   const owner = await db.Person.findOne({ attributes: ['active'], where: { id: memberId }, raw: true })
@@ -34,5 +37,6 @@ export const handIn: Handler<typeof api.order.handIn> = async ({ db, body: { id,
   const rack = freePlace(taken.flatMap((row) => row.rack ?? []))
   await db.FilmOrder.create({ id, number: (last ?? 0) + 1, memberId, ...wish, rack, handedBy: who.id, handedAt: now })
   await db.OrderChange.create({ id: uuid(), orderId: id, at: now, byPerson: who.id, what: 'handed-in' })
+  await jobs?.ask('weeks', soon)
   return orderRow(db, id)
 }

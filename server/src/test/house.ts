@@ -7,6 +7,8 @@ import { createApp, type Options } from '../app'
 import { connect } from '../database/connection'
 import { prepare, type Kind } from '../database/prepare'
 import { demoPassword } from '../demo/people'
+import type { House } from '../house/house'
+import type { Jobs } from '../job/jobs'
 import type { Database } from '../table/database'
 
 export interface Answer {
@@ -78,18 +80,26 @@ function holdToContract(method: string, path: string, answer: unknown): void {
   if (!read.success) throw new Error(`${asked} answers otherwise than the contract says: ${read.error.message}`)
 }
 
+interface More {
+  /** with the demo’s evening, which takes a while to arrange */
+  evening?: boolean
+  /** with work in the background, which takes a while to set up */
+  jobs?: (house: House) => Promise<Jobs & { close: () => Promise<void> }>
+}
+
 /** The application on a database of its own, listening on loopback. */
 export async function testHouse(
   kind: Kind = 'demo',
   at?: string,
-  { evening = false, ...options }: Options & { /** with the demo’s evening, which takes a while to arrange */ evening?: boolean } = {},
+  { evening = false, jobs: starting, ...options }: Options & More = {},
 ): Promise<TestHouse> {
   const databaseUrl = at ?? (await newDatabase())
   const db = connect(databaseUrl)
   let aheadMs = 0
   const clock = { now: () => Date.now() + aheadMs }
   const { firstCode } = await prepare(db, clock, { kind, strict: false, fresh: false, evening })
-  const { app, close } = createApp({ db, clock }, options)
+  const jobs = await starting?.({ db, clock })
+  const { app, close } = createApp({ db, clock, jobs }, options)
   const server: Server = createServer(app)
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
@@ -138,6 +148,7 @@ export async function testHouse(
     if (!open.delete(closeHouse)) return
     server.closeAllConnections()
     await new Promise((resolve) => server.close(resolve))
+    await jobs?.close()
     await close()
     await db.close()
   }

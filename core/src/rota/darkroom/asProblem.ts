@@ -10,7 +10,7 @@ import type { DarkroomEvening, DecidedLoad } from './evening'
 const anyRolls = 1000
 
 /** Vessels with the same of these are like each other: a load has the same plan in each of them. */
-const likeness = ({ kind, format, reels, coversMl, also, carryMl }: Tank): string =>
+export const likeness = ({ kind, format, reels, coversMl, also, carryMl }: Tank): string =>
   JSON.stringify([kind, format ?? '135', reels, coversMl, also ?? [], carryMl])
 
 const vesselsOf = ({ vessels }: DarkroomEvening): RotaVessel[] =>

@@ -30,7 +30,7 @@ export interface Decision {
 }
 
 /** s in the closet a film on a reel takes. House default. */
-const loadingEachS = 150
+export const loadingEachS = 150
 
 /** s of the developing of one roll by itself: what may go into one tank with it follows from that. */
 function secondsOf(house: RotaHouse, wish: OrderWish, proposed: Proposed): number {
@@ -44,13 +44,17 @@ function secondsOf(house: RotaHouse, wish: OrderWish, proposed: Proposed): numbe
 const orderOf = (piece: string): string => piece.replace(/#\d+$/, '')
 
 /** An order as it would be by itself, with what it was proposed. */
-interface Candidate {
+export interface Candidate {
   wish: OrderWish
   proposed: Proposed
   order: Order
 }
 
-function candidateOf(house: RotaHouse, { id, wish }: Waiting, { midnight, opensS, closesS }: Hours): Candidate {
+/**
+ * An order by itself, with what it comes to with what stands in the house.
+ * @throws DomainError with what is missing
+ */
+export function candidateOf(house: RotaHouse, { id, wish }: Waiting, { midnight, opensS, closesS }: Hours): Candidate {
   const proposed = proposedFor(house, wish)
   const { baths, kind, processVersionId, options, temperatureC } = proposed
   const inDay = (at: number | null, otherwise: number): number => (at === null ? otherwise : Math.round((at - midnight) / 1000))
@@ -67,7 +71,7 @@ function candidateOf(house: RotaHouse, { id, wish }: Waiting, { midnight, opensS
 }
 
 /** Films that could share a tank, each by its order. */
-interface Group {
+export interface Group {
   id: string
   films: string[]
   readyS: number
@@ -75,7 +79,7 @@ interface Group {
 }
 
 /** Who goes together by times and tanks, format by format; whoever is due first comes first. */
-function groupsOf(house: RotaHouse, candidates: Map<string, Candidate>): Group[] {
+export function groupsOf(house: Pick<RotaHouse, 'vessels'>, candidates: Map<string, Candidate>): Group[] {
   const formats = [...new Set([...candidates.values()].map(({ order }) => order.format))]
   const groups = formats.flatMap((format) => {
     const vessels = house.vessels.map((vessel) => ({ kinds: [vessel.kind], rolls: filmsIn(vessel, format) }))

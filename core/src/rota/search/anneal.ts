@@ -16,6 +16,17 @@ export const copy = ({ order, person, bath, delay, lazy }: Candidate): Candidate
   ...{ order: [...order], person: [...person], bath: [...bath], delay: [...delay], lazy: [...lazy] },
 })
 
+/** Earliest due first, by turns. */
+export function byTurns({ loads, people, breaks }: Shape, free: number[]): Candidate {
+  const order = [...free].sort((a, b) => (loads[a] as Load).dueS - (loads[b] as Load).dueS || a - b)
+  const person = loads.map(() => 0)
+  order.forEach((load, i) => (person[load] = i % people))
+  return {
+    ...{ order: [...breaks.map((_, i) => loads.length + i), ...order], person, bath: loads.map(() => -1) },
+    ...{ delay: loads.map(() => 0), lazy: loads.map(() => 1) },
+  }
+}
+
 /** Fewer left out, then less late, then sooner over; and, all the same, more of it over sooner. */
 const better = (a: Cost, b: Cost): boolean => (a.unplaced - b.unplaced || a.lateS - b.lateS || a.endS - b.endS || a.all - b.all) < 0
 
@@ -59,7 +70,7 @@ export class Search {
     this.best = this.now
     this.nowCost = this.bestCost = { unplaced: Infinity, lateS: Infinity, endS: Infinity, all: Infinity }
     // the first plan is there at once
-    this.consider(this.byTurns())
+    this.consider(byTurns(shape, this.free))
     this.settle(copy(this.best))
   }
 
@@ -77,18 +88,6 @@ export class Search {
     made.bath = made.bath.map((_, i) =>
       this.shape.loads[i]?.stays.length && (this.decoder.placed[i] as number) > 0 ? (this.decoder.bathOf[i] as number) : -1,
     )
-  }
-
-  /** Earliest due first, by turns. */
-  private byTurns(): Candidate {
-    const { loads, people, breaks } = this.shape
-    const order = [...this.free].sort((a, b) => (loads[a] as Load).dueS - (loads[b] as Load).dueS || a - b)
-    const person = loads.map(() => 0)
-    order.forEach((load, i) => (person[load] = i % people))
-    return {
-      ...{ order: [...breaks.map((_, i) => loads.length + i), ...order], person, bath: loads.map(() => -1) },
-      ...{ delay: loads.map(() => 0), lazy: loads.map(() => 1) },
-    }
   }
 
   /** From a candidate on, with what is there before each of its order kept. */

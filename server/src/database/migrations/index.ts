@@ -17,6 +17,7 @@ import { practised } from './0016-practised'
 import { order } from './0017-order'
 import { evening } from './0018-evening'
 import { wall } from './0019-wall'
+import { weeks } from './0020-weeks'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -40,4 +41,5 @@ export const migrations: Migration[] = [
   order,
   evening,
   wall,
+  weeks,
 ]

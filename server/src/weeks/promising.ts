@@ -1,0 +1,33 @@
+import { DateTime } from 'luxon'
+import type { Weeks } from '@selvrin/core'
+import { v7 as uuid } from 'uuid'
+import { zoneOf } from '../darkroom/zone'
+import { ordersWhere } from '../order/rows'
+import { changeAll } from '../table/all'
+import type { Database } from '../table/database'
+
+const dayWords = (day: string, zone: string): string => DateTime.fromISO(day, { zone }).setLocale('en-GB').toFormat('cccc d LLLL')
+
+/** The day each order was spread to. */
+export const daysOf = ({ openings }: Pick<Weeks, 'openings'>): Map<string, string> =>
+  new Map(openings.flatMap(({ day, orders }) => orders.map((order): [string, string] => [order, day])))
+
+/**
+ * Promises orders the day they were spread to, and tells their owners: those that have no day yet, and those that come later than they were promised; with `all` every one whose day is another.
+ */
+export async function promiseDays(db: Database, result: Weeks, { now, all }: { now: number; all: boolean }): Promise<void> {
+  const zone = await zoneOf(db)
+  const days = daysOf(result)
+  const orders = await ordersWhere(db, { id: [...days.keys()], state: 'waiting' })
+  for (const { id, number, count, film, memberId, promisedFor: was } of orders) {
+    const day = days.get(id) as string
+    const keeps = was !== null && (all ? was === day : was >= day)
+    if (keeps) continue
+    await changeAll(db.FilmOrder, { promisedFor: day }, { id })
+    if (memberId === null) continue
+    const text = `Order ${number}, ${count} × ${film}: ${was === null ? 'promised for' : `not on ${dayWords(was, zone)}, but on`} ${dayWords(day, zone)}.`
+    const unseen = await db.Notice.findOne({ where: { orderId: id, readAt: null } })
+    if (unseen) await unseen.update({ text, at: now })
+    else await db.Notice.create({ id: uuid(), personId: memberId, at: now, text, orderId: id })
+  }
+}
