@@ -2,14 +2,13 @@ import { carryOf, stateFrom } from '../bottle/bottleState'
 import type { BathPlace, BottleEntry, BottleFacts } from '../bottle/bottle'
 import { pouredFirst } from '../bottle/orderOfUse'
 import type { Catalogue } from '../chemical/chemical'
-import type { FormulaBody } from '../contract/formula'
-import type { UsedFormula } from '../formula/use'
+import type { FormulaUse, UsedFormula } from '../formula/use'
 import type { RotaBottle, RotaHouse } from '../rota/darkroom/proposed'
 
 /** A formula of the house in its newest version. */
 export interface HouseFormula {
   id: string
-  body: FormulaBody
+  body: Omit<UsedFormula, 'id' | 'use'> & Pick<RotaBottle, 'rangeC' | 'temperatureCoefficient' | 'usualS'> & { use: FormulaUse | null }
 }
 
 /** ml of which nothing runs out in weeks */

@@ -1,6 +1,6 @@
 import { aWish, developer, eveningHouse, eveningOfOne, fixer } from '../samples'
 import { usualRoom } from '../evening/room'
-import type { FormulaBody } from '../contract/formula'
+import type { HouseFormula } from './plentiful'
 import type { OrderWish } from '../order/order'
 import { weeksOf, type WeeksAsked } from './weeks'
 import type { Weeks } from './result'
@@ -12,7 +12,7 @@ const house: WeeksAsked['house'] = {
   room: { ...eveningHouse.room, hands: 1 },
   bottles: eveningHouse.bottles.map((one) => ({ ...one, shelf: { ...one.shelf, ...one.facts } })),
 }
-const formulas = [developer, fixer].map(({ id, ...body }) => ({ id, body: body as unknown as FormulaBody }))
+const formulas = [developer, fixer].map(({ id, ...body }) => ({ id, body: body as unknown as HouseFormula['body'] }))
 const hour = 3_600_000
 const day = 24 * hour
 /** Tuesday 13 January 1970, noon: the next opening is that evening. */

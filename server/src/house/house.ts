@@ -1,5 +1,5 @@
 import type { Database } from '../table/database'
-import type { Jobs } from '../job/jobs'
+import type { Jobs } from './jobs'
 import type { Clock } from './clock'
 
 /** What every route works with. */

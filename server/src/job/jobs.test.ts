@@ -5,7 +5,8 @@ import { join } from 'node:path'
 import { connect } from '../database/connection'
 import type { Database } from '../table/database'
 import { newDatabase } from '../test/house'
-import { startJobs, type Jobs } from './jobs'
+import type { Jobs } from '../house/jobs'
+import { startJobs } from './jobs'
 
 /** Waits until it is so. */
 async function until(is: () => boolean): Promise<void> {

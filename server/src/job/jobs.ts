@@ -1,14 +1,8 @@
 import PgBoss from 'pg-boss'
+import type { JobName, Jobs } from '../house/jobs'
 import type { Database } from '../table/database'
 
-/** Work that is done by whichever server process is free, once asked for. */
-const jobNames = ['weeks'] as const
-export type JobName = (typeof jobNames)[number]
-
-/** How work is asked for: in the transaction it is asked from, so that it is there exactly where the rest is. */
-export interface Jobs {
-  ask: (name: JobName, more?: { /** s that may pass for more to come */ inS?: number }) => Promise<void>
-}
+const jobNames: readonly JobName[] = ['weeks']
 
 interface Options {
   /** s after which a job whose process was killed is taken up by another; a job has to be done sooner */

@@ -8,7 +8,7 @@ import { connect } from '../database/connection'
 import { prepare, type Kind } from '../database/prepare'
 import { demoPassword } from '../demo/people'
 import type { House } from '../house/house'
-import type { Jobs } from '../job/jobs'
+import type { Jobs } from '../house/jobs'
 import type { Database } from '../table/database'
 
 export interface Answer {

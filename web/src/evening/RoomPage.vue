@@ -137,6 +137,7 @@ function addClosure(): void {
           <TextField v-model="draft.printPlaces" label="Enlargers" />
           <TextField v-model="draft.resetHand" label="Hand tank, rinsed to dry" hint="minutes" />
           <TextField v-model="draft.resetRotary" label="Drum, rinsed to dry" hint="minutes" />
+          <TextField v-model="draft.hands" label="People at an ordinary opening" hint="whose hands may be counted on" />
           <TextField v-model="draft.cleanMinutes" label="Cleaning before closing" hint="minutes" />
         </div>
         <p class="mt-2 text-quiet">How many films the dryer holds is said in the settings; tanks and drums stand under Tanks.</p>

@@ -6,6 +6,7 @@ import { readClock } from '../order/when'
 export interface RoomDraft {
   hours: { opens: string; closes: string }[]
   closures: { from: string; until: string; why: string }[]
+  hands: string
   cleanMinutes: string
   closets: string
   washPlaces: string
@@ -26,7 +27,12 @@ const exactly = (value: number): number => Number(value.toFixed(4))
 export const writeRoom = (room: RoomBody, manner: Manner): RoomDraft => ({
   hours: room.hours.map((day) => ({ opens: day?.opens ?? '', closes: day?.closes ?? '' })),
   closures: room.closures.map((one) => ({ ...one })),
-  ...{ cleanMinutes: String(room.cleanMinutes), closets: String(room.closets), washPlaces: String(room.washPlaces) },
+  ...{
+    hands: String(room.hands),
+    cleanMinutes: String(room.cleanMinutes),
+    closets: String(room.closets),
+    washPlaces: String(room.washPlaces),
+  },
   ...{ printPlaces: String(room.printPlaces), resetHand: String(room.resetMinutes.hand), resetRotary: String(room.resetMinutes.rotary) },
   rooms: room.rooms.map((one) => ({ ...one, uses: [...one.uses] })),
   baths: room.baths.map(({ id, name, startC, heatCPerMin, coolCPerMin, places }) => ({
@@ -58,6 +64,7 @@ export function readRoom(draft: RoomDraft, manner: Manner): RoomBody {
       until: until.trim() === '' ? from.trim() : until.trim(),
       why: why.trim(),
     })),
+    hands: figure(draft.hands, 'People at an ordinary opening'),
     cleanMinutes: figure(draft.cleanMinutes, 'Cleaning before closing'),
     closets: figure(draft.closets, 'Loading in the dark'),
     washPlaces: figure(draft.washPlaces, 'In the wash'),
