@@ -7,6 +7,8 @@ import { pictureBytes } from './proof'
 export const orderRow = z.object({
   id,
   version,
+  /** raised only where its owner, or somebody for them, wants something else */
+  wishVersion: version,
   /** on the slip */
   number: z.int(),
   memberId: id.nullable(),
@@ -62,12 +64,12 @@ export const orderApi = {
   }),
   change: endpoint('PUT', '/api/orders/:id', 'member', 'Want something else of them, until they are in the tank', {
     params: idParams,
-    body: z.strictObject({ version, ...orderWish.shape }),
+    body: z.strictObject({ wishVersion: version, ...orderWish.shape }),
     response: orderRow,
   }),
   withdraw: endpoint('POST', '/api/orders/:id/withdraw', 'member', 'Take them back undeveloped', {
     params: idParams,
-    body: z.strictObject({ version, why: reason }),
+    body: z.strictObject({ wishVersion: version, why: reason }),
     response: orderRow,
   }),
   putPhoto: endpoint('PUT', '/api/orders/:id/photo', 'member', 'A photograph of the canister', {

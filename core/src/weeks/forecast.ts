@@ -69,7 +69,7 @@ export function forecastMixing(wanted: Wanted[], house: EveningHouse, formulas: 
       const unit = oneShot ? 'ml' : 'rolls'
       const [week, key] = [mondayOf(at, house.zone), `${formulaId} ${unit}`]
       const line = lines.get(`${key} ${week}`) ?? {
-        ...{ formulaId, name: formula.name, week, unit, wanted: 0, missing: 0, mixMl: 0, by: null },
+        ...{ formulaId, name: formula.name, family: formula.family, week, unit, wanted: 0, missing: 0, mixMl: 0, by: null },
       }
       const stock = stocks.get(key) ?? stockOf(house, formulaId, unit, now)
       stocks.set(key, stock)

@@ -104,7 +104,8 @@ export class Holding {
 
   /** The loads that orders come to in an opening; null where one has no tank. */
   loads(held: Held, ids: string[]): HeldLoad[] | null {
-    const candidates = new Map(ids.map((id) => [id, this.candidate(id, held)]))
+    // whoever came into it first, it comes to the same
+    const candidates = new Map([...ids].sort().map((id) => [id, this.candidate(id, held)]))
     const loads = groupsOf(this.house, candidates).map((group) => this.loadOf(group, candidates))
     return loads.some((load) => load === null) ? null : (loads as HeldLoad[])
   }

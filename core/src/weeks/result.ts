@@ -7,6 +7,7 @@ import { id } from '../shape/common'
 const mixForecast = z.object({
   formulaId: id,
   name: z.string(),
+  family: z.string(),
   /** Monday of the week, of the calendar */
   week: z.string(),
   /** poured and gone, in ml of stock; or what goes through, in roll equivalents */

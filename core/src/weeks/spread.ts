@@ -9,6 +9,8 @@ export interface ToSpread {
   readyAt: number
   /** null where there is no hurry */
   dueAt: number | null
+  /** where there is no hurry, an opening before that is sought all the same; nothing else gives way to it */
+  soonBy?: number | undefined
   /** of the same kind where they are the same: they are alike to an opening, and may share a tank */
   kind: string
 }
@@ -83,8 +85,10 @@ class Search {
     return opening === null || (this.lateIn[opening] as Set<string>).has(id)
   }
   /** Openings that could have it before it is wanted, by the hours alone, in their order. */
-  candidates = ({ readyAt, dueAt }: ToSpread): number[] =>
-    this.openings.flatMap(({ opensAt, closesAt }, i) => (readyAt < closesAt && (dueAt === null || dueAt > opensAt) ? [i] : []))
+  candidates = ({ readyAt, dueAt, soonBy }: ToSpread): number[] => {
+    const by = dueAt ?? soonBy ?? Infinity
+    return this.openings.flatMap(({ opensAt, closesAt }, i) => (readyAt < closesAt && by > opensAt ? [i] : []))
+  }
   /** Openings that are over before it is there do not take it. */
   takes = (item: ToSpread): number[] => this.openings.flatMap((one, i) => (item.readyAt < one.closesAt ? [i] : []))
 
@@ -105,12 +109,15 @@ class Search {
   private lateWith(id: string, opening: number, lateToo: boolean): Set<string> | null {
     const item = this.items.get(id) as ToSpread
     const there = this.inside[opening] as Set<string>
-    const key = `${item.kind} ${item.dueAt ?? ''} ${item.readyAt} ${lateToo}`
-    if (this.full[opening]?.get(key) === there.size) return null
+    // what is there when the doors open has room where its like has; when it is wanted matters only where it has
+    const room = item.readyAt <= (this.openings[opening]?.opensAt ?? 0) ? item.kind : `${item.kind} ${item.readyAt}`
+    const inTime = `${room} ${item.dueAt ?? ''} ${lateToo}`
+    const full = this.full[opening] as Map<string, number>
+    if (full.get(room) === there.size || full.get(inTime) === there.size) return null
     const late = this.judge(opening, [...there, id])
     const before = this.lateIn[opening] as Set<string>
     if (late !== null && [...late].every((one) => before.has(one) || (lateToo && one === id))) return late
-    this.full[opening]?.set(key, there.size)
+    full.set(late === null ? room : inTime, there.size)
     return null
   }
 
@@ -125,19 +132,21 @@ class Search {
   /** From the opening it is in into another, where that has room. */
   move(id: string, opening: number): boolean {
     const late = this.lateWith(id, opening, false)
-    if (late === null) return false
-    this.take(id)
+    if (late === null || !this.take(id)) return false
     this.set(id, opening, late)
     return true
   }
 
-  /** Takes it out, with all that stays standing as it is. */
-  take(id: string): void {
+  /** Takes it out; false, with nothing changed, where the rest would not find its places without it, as may be where they are not sought for long. */
+  take(id: string): boolean {
     const opening = this.at.get(id) ?? null
-    if (opening === null) return
+    if (opening === null) return true
     const rest = this.ids(opening).filter((one) => one !== id)
+    const late = rest.length === 0 ? new Set<string>() : this.judge(opening, rest)
+    if (late === null) return false
     this.set(id, null, new Set())
-    this.lateIn[opening] = rest.length === 0 ? new Set() : (this.judge(opening, rest) ?? (this.lateIn[opening] as Set<string>))
+    this.lateIn[opening] = late
+    return true
   }
 
   cost(): SpreadCost {
@@ -171,8 +180,10 @@ class Search {
   }
 }
 
+const inTurnBy = (a: number, b: number): number => (a === b ? 0 : a - b)
 const byDue = (a: ToSpread, b: ToSpread): number =>
-  (a.dueAt ?? Infinity) - (b.dueAt ?? Infinity) ||
+  inTurnBy(a.dueAt ?? Infinity, b.dueAt ?? Infinity) ||
+  inTurnBy(a.soonBy ?? Infinity, b.soonBy ?? Infinity) ||
   (a.kind < b.kind ? -1 : a.kind > b.kind ? 1 : 0) ||
   a.readyAt - b.readyAt ||
   (a.id < b.id ? -1 : 1)
@@ -185,6 +196,7 @@ const usedFirst = (search: Search, openings: number[]): number[] => [
 
 /** Somebody who is in no hurry makes room for one who is: moved to another opening in which nobody becomes late. */
 function makeRoom(search: Search, item: ToSpread): boolean {
+  if (item.dueAt === null) return false
   for (const opening of search.candidates(item)) {
     const others = search
       .ids(opening)
@@ -193,7 +205,7 @@ function makeRoom(search: Search, item: ToSpread): boolean {
       .sort((a, b) => byDue(b, a))
     for (const other of others.slice(0, mostMoved)) {
       const mark = search.mark()
-      search.take(other.id)
+      if (!search.take(other.id)) continue
       const elsewhere = (): boolean =>
         usedFirst(
           search,
@@ -212,7 +224,10 @@ const mostMoved = 6
 function empty(search: Search, opening: number): boolean {
   const mark = search.mark()
   const ids = search.ids(opening)
-  for (const id of ids) search.take(id)
+  if (!ids.every((id) => search.take(id))) {
+    search.back(mark)
+    return false
+  }
   const item = (id: string): ToSpread => search.items.get(id) as ToSpread
   const moved = ids
     .map(item)
@@ -247,8 +262,7 @@ function another(search: Search, random: () => number): void {
     random,
   ).slice(0, mostTaken / 2)
   const out = shuffled([...new Set([...some, ...late])], random)
-  for (const id of out) search.take(id)
-  const items = out.map((id) => search.items.get(id) as ToSpread)
+  const items = out.filter((id) => search.take(id)).map((id) => search.items.get(id) as ToSpread)
   if (random() < 0.5) items.sort(byDue)
   const anywhere = random() < 0.5
   for (const item of items) {
@@ -309,13 +323,18 @@ export function* spreadOrders(
   const search = new Search(openings, all, judge)
   const of = all.length + 2 * openings.length + rounds
   let done = 0
-  for (const part of [inOrderOfDates(search, all), fewerOpenings(search), sooner(search)]) for (const _ of part) yield { done: ++done, of }
+  for (const _ of inOrderOfDates(search, all)) yield { done: ++done, of }
+  for (const part of [fewerOpenings(search), sooner(search)])
+    for (const _ of part) {
+      if (ended()) break
+      yield { done: ++done, of }
+    }
   done = of - rounds
   const random = seeded(seed)
   for (let round = 0; round < rounds && !ended(); round++) {
     another(search, random)
     yield { done: ++done, of }
   }
-  if (rounds > 0) for (const _ of sooner(search));
+  if (rounds > 0) for (const _ of sooner(search)) if (ended()) break
   return { spread: search.at, cost: search.cost() }
 }

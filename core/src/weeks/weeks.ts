@@ -1,4 +1,5 @@
 import { startOfDay } from '../calendar/days'
+import { dayMs } from '../calendar/span'
 import { DomainError } from '../error'
 import type { EveningBody } from '../evening/body'
 import type { EveningHouse, LoadRun } from '../evening/house'
@@ -68,12 +69,15 @@ function heldOf(opening: Opening, planned: PlannedEvening | undefined, house: Ev
   }
 }
 
-/** What was promised is wanted by the end of that day, unless it is wanted sooner. */
+/** What was promised is wanted by the end of that day, unless it is wanted sooner; null where neither is said. */
 function dueOf({ wish, promised }: ToPromise, openings: Opening[]): number | null {
   const kept = promised === null ? undefined : openings.find((one) => one.day === promised)?.closesAt
   const both = [wish.wantedBy, kept].flatMap((at) => at ?? [])
   return both.length === 0 ? null : Math.min(...both)
 }
+/** days after it is there in which what nobody is in a hurry for is done all the same, where there is room: it does not wait for the fullest day. House default. */
+const patienceDays = 10
+const patience = ({ wish }: ToPromise, now: number): number => Math.max(now, wish.earliest ?? now) + patienceDays * dayMs
 
 /**
  * Spreads orders over the openings of the days that come: as few as can be past the time they are wanted by or the day they were promised for, then few openings, then early. With what has
@@ -105,7 +109,15 @@ export function* weeksOf(
       left.push({ order: order.id, message: error.message })
       return []
     }
-    return [{ id: order.id, readyAt: order.wish.earliest ?? 0, dueAt: due.get(order.id) ?? null, kind: holding.kind(order.id) }]
+    return [
+      {
+        id: order.id,
+        readyAt: order.wish.earliest ?? 0,
+        dueAt: due.get(order.id) ?? null,
+        soonBy: patience(order, now),
+        kind: holding.kind(order.id),
+      },
+    ]
   })
   const held = openings.map((opening) => heldOf(opening, planned.get(opening.day), house, now))
   const judge = (opening: number, ids: string[]): Set<string> | null => holding.lateIn(held[opening] as Held, ids)

@@ -113,7 +113,7 @@ test('an order that is changed or withdrawn stands against its load, which comes
   const now = await page()
   const load = now.evening.body.loads.find((one) => one.orders.length === 1 && one.place !== null)!
   const order = now.orders.find((one) => one.id === load.orders[0])!
-  await ilse!.send('POST', `/api/orders/${order.id}/withdraw`, { version: order.version, why: 'takes it home' })
+  await ilse!.send('POST', `/api/orders/${order.id}/withdraw`, { wishVersion: order.wishVersion, why: 'takes it home' })
   expect(said(await put(ilse!, now.evening, now.evening.body))).toEqual([409, 'order-closed'])
   const without = { ...now.evening.body, loads: now.evening.body.loads.filter((one) => one.id !== load.id) }
   expect((await put(ilse!, now.evening, without, 'taken-out')).status).toBe(200)

@@ -21,6 +21,7 @@ declare module '../table/database' {
 export class FilmOrder extends Model<InferAttributes<FilmOrder>, InferCreationAttributes<FilmOrder>> {
   declare id: string
   declare version: CreationOptional<number>
+  declare wishVersion: CreationOptional<number>
   declare number: number
   declare memberId: string | null
   declare state: CreationOptional<OrderState>
@@ -52,6 +53,7 @@ export class FilmOrder extends Model<InferAttributes<FilmOrder>, InferCreationAt
 export const filmOrderTable = table(FilmOrder, 'film_order', {
   id: key(),
   version: version(),
+  wishVersion: usually(whole(), 1),
   number: whole(),
   memberId: optional(of('person')),
   state: usually(text(), 'waiting'),

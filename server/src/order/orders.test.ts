@@ -23,8 +23,8 @@ const handIn = (who: Caller, more: Partial<OrderWish> & { memberId?: string } = 
   who.send('POST', '/api/orders', { id: uuid(), memberId: ids.tilda, ...wish, ...more })
 const said = ({ status, body }: Answer) => [status, body.code]
 const order = ({ body }: Answer) => body as unknown as FilmOrder
-const change = (who: Caller, { id, version }: Pick<FilmOrder, 'id' | 'version'>, more: Partial<OrderWish>) =>
-  who.send('PUT', `/api/orders/${id}`, { version, ...wish, ...more })
+const change = (who: Caller, { id, wishVersion }: Pick<FilmOrder, 'id' | 'wishVersion'>, more: Partial<OrderWish>) =>
+  who.send('PUT', `/api/orders/${id}`, { wishVersion, ...wish, ...more })
 
 test('rolls come in with a number and a place; their owner sees them and nobody else’s', async () => {
   const first = order(await handIn(tilda!))
@@ -81,9 +81,16 @@ test('a change leaves what it was; an older version is told what it is now; a ti
   ])
 })
 
+test('a day it is promised, or a time it is planned for, does not stand in the way of whoever wants something else', async () => {
+  const first = order(await handIn(tilda!))
+  await house.sql(`update film_order set promised_for = '2099-01-01', version = version + 1 where id = $1`, [first.id])
+  const changed = await change(tilda!, first, { note: 'thick base' })
+  expect([changed.status, order(changed).promisedFor, order(changed).version - first.version]).toEqual([200, '2099-01-01', 2])
+})
+
 test('withdrawn, its place is free for the next, and it is over; what is in the tank is neither changed nor withdrawn', async () => {
   const first = order(await handIn(tilda!))
-  const gone = await tilda!.send('POST', `/api/orders/${first.id}/withdraw`, { version: first.version, why: 'changed my mind' })
+  const gone = await tilda!.send('POST', `/api/orders/${first.id}/withdraw`, { wishVersion: first.wishVersion, why: 'changed my mind' })
   expect([gone.body.state, gone.body.rack]).toEqual(['withdrawn', null])
   expect(order(await handIn(bram!, { memberId: ids.bram })).rack).toBe(first.rack)
   expect(said(await change(tilda!, order(gone), { count: 1 }))).toEqual([409, 'closed'])
@@ -91,7 +98,7 @@ test('withdrawn, its place is free for the next, and it is over; what is in the 
   expect(over.map((one) => one.id)).toContain(first.id)
   const begun = order(await handIn(tilda!))
   await house.sql(`update film_order set state = 'begun' where id = $1`, [begun.id])
-  const answer = await tilda!.send('POST', `/api/orders/${begun.id}/withdraw`, { version: begun.version, why: 'too late' })
+  const answer = await tilda!.send('POST', `/api/orders/${begun.id}/withdraw`, { wishVersion: begun.wishVersion, why: 'too late' })
   expect([answer.status, answer.body.message]).toEqual([409, expect.stringMatching(/^Order \d+ is in the tank already/)])
 })
 

@@ -12,7 +12,7 @@ import { promiseDays } from './promising'
 /** Days ahead that orders are spread over. House default. */
 const aheadDays = 28
 /** changes by chance beyond the first spread, for each order and at most, and the longest it looks, ms */
-const [roundsEach, mostRounds, mostMs] = [3, 400, 5000]
+const [roundsEach, mostRounds, mostMs] = [3, 400, 6000]
 
 /** All that a spread stands on, as it is now. */
 async function askedOf(db: Database, now: number): Promise<WeeksAsked> {

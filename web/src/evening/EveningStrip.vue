@@ -45,6 +45,9 @@ const words = ({ loads, without }: EveningSummary): string =>
         <button class="button" @click="planning = true">Plan an evening</button>
         <RouterLink to="/rota/room" class="button">The room</RouterLink>
       </div>
+      <div class="flex flex-col gap-2">
+        <RouterLink to="/rota/weeks" class="button">The coming weeks</RouterLink>
+      </div>
     </div>
     <NewEvening v-if="planning" :there="evenings" @close="planning = false" @planned="router.push(`/rota/evenings/${$event}`)" />
   </section>

@@ -13,7 +13,7 @@ import ReadField from '../fields/ReadField.vue'
 import SuggestField from '../fields/SuggestField.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
-import { basedOn, useContractForm } from '../fields/useContractForm'
+import { useContractForm } from '../fields/useContractForm'
 import WaitFor from '../fields/WaitFor.vue'
 import { formats } from '../run/planChoices'
 import { useSession } from '../session/store'
@@ -49,7 +49,10 @@ const { form, fields, typed, busy, rest, submit } = useContractForm(api.order.ha
   }),
   send: async ({ id, memberId, ...wish }, theirs) => {
     const kept = await (seen
-      ? call(api.order.change, { params: { id: seen.id }, body: { version: basedOn(seen, theirs), ...wish } })
+      ? call(api.order.change, {
+          params: { id: seen.id },
+          body: { wishVersion: ((theirs as FilmOrder | null) ?? seen).wishVersion, ...wish },
+        })
       : call(api.order.handIn, { body: { id, memberId, ...wish } }))
     emit('kept', kept)
   },

@@ -47,7 +47,7 @@ const withdrawing = ref(false)
 const why = ref('')
 const { busy, problem, act } = useAction()
 const withdraw = () =>
-  act(() => call(api.order.withdraw, { params: { id }, body: { version: order.value?.version ?? 1, why: why.value } })).then(
+  act(() => call(api.order.withdraw, { params: { id }, body: { wishVersion: order.value?.wishVersion ?? 1, why: why.value } })).then(
     async (good) => {
       if (!good) return
       withdrawing.value = false

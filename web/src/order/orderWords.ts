@@ -1,6 +1,6 @@
 import type { FilmOrder, OrderLine } from '@selvrin/core/contract'
 import { loadKindOf } from '@selvrin/core'
-import { counted, showClock, showMoment } from '../marks/words'
+import { counted, showClock, showDate, showMoment } from '../marks/words'
 
 type Change = OrderLine['changes'][number]
 
@@ -61,13 +61,21 @@ export function countWords(orders: Pick<FilmOrder, 'count' | 'format'>[]): strin
 
 const inRack = (rack: number | null): string => (rack === null ? 'still to be brought' : `in the rack, place ${rack}`)
 
-/** When it goes into the tank and when its films hang, as the evening is planned; empty where it is in none. */
-export const whenWords = ({ state, beginsAt, hangsAt }: Pick<FilmOrder, 'state' | 'beginsAt' | 'hangsAt'>, zone: string): string =>
-  state === 'planned' && beginsAt !== null
-    ? `into the tank ${showMoment(beginsAt, zone)}${hangsAt === null ? '' : `, hangs about ${showClock(hangsAt, zone)}`}`
-    : state === 'planned'
-      ? 'its time is not settled yet'
-      : ''
+/** 'Tue 14 Apr', of a day of the calendar */
+export const dayWords = (day: string): string => showDate(Date.parse(`${day}T12:00:00Z`), 'UTC')
+
+/** When it goes into the tank and when its films hang, as the evening is planned; or the day it was promised for. Empty where it has neither. */
+export const whenWords = (
+  { state, beginsAt, hangsAt, promisedFor }: Pick<FilmOrder, 'state' | 'beginsAt' | 'hangsAt' | 'promisedFor'>,
+  zone: string,
+): string =>
+  state === 'waiting' && promisedFor !== null
+    ? `promised for ${dayWords(promisedFor)}`
+    : state === 'planned' && beginsAt !== null
+      ? `into the tank ${showMoment(beginsAt, zone)}${hangsAt === null ? '' : `, hangs about ${showClock(hangsAt, zone)}`}`
+      : state === 'planned'
+        ? 'its time is not settled yet'
+        : ''
 
 /** Where it stands, in words. */
 export const stateWords = ({ state, rack }: Pick<FilmOrder, 'state' | 'rack'>): string =>

@@ -23,10 +23,11 @@ begin
   return null;
 end $$;
 create trigger tell after update on weeks for each row execute function tell_weeks();
-alter table film_order add column promised_for text check (promised_for ~ '^[0-9]{4}-[0-9]{2}-[0-9]{2}$');
+-- what its owner wants has a version of its own: days and times that the house works out do not get in the way of whoever changes the wish
+alter table film_order add column promised_for text check (promised_for ~ '^[0-9]{4}-[0-9]{2}-[0-9]{2}$'), add column wish_version int not null default 1;
 `,
   down: /* sql */ `
-alter table film_order drop column promised_for;
+alter table film_order drop column promised_for, drop column wish_version;
 drop table weeks;
 drop function tell_weeks();
 `,
