@@ -220,6 +220,7 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   `/rota/evenings/${there.evening}`,
   `/rota/evenings/${there.evening}/prep`,
   '/rota/room',
+  '/rota/weeks',
   '/films/pairs',
   `/films/trace?bottle=${there.bottle}`,
   '/formulary/kits',

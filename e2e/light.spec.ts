@@ -99,6 +99,7 @@ test.describe('safelight: every pixel is black or red', () => {
       `/rota/evenings/${evening}`,
       `/rota/evenings/${evening}/prep`,
       '/rota/room',
+      '/rota/weeks',
       `/people/${member}`,
       '/devices',
       '/settings',

@@ -45,6 +45,8 @@ async function main(): Promise<void> {
     hosts: [host, ...(env.HOSTNAMES ?? '').split(',')].map((name) => name.trim()).filter(Boolean),
   }
   const jobs = await startJobs(db, { weeks: spreadWeeks({ db, clock }, new URL('./weeks-thread.mjs', import.meta.url)) })
+  // whoever waits has a day, or gets one
+  await jobs.ask('weeks')
   const { app, close } = createApp({ db, clock, jobs }, options)
   const stopReading = readDevices({ db, clock })
   const tls = env.TLS_CERT && env.TLS_KEY ? { cert: readFileSync(env.TLS_CERT), key: readFileSync(env.TLS_KEY) } : null

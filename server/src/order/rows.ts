@@ -10,9 +10,10 @@ import type { Database } from '../table/database'
 const include = [withName('member'), withName(), { association: 'photo', attributes: ['at'] }]
 const whole = { after: null, limit: null }
 
-/** Whose owner waits, then what is wanted soonest, then what came first. */
+/** Whose owner waits, then what was promised or is wanted soonest, then what came first. */
 export const byWish: Order = [
   ['present', 'desc'],
+  ['promisedFor', 'asc nulls last'],
   ['wantedBy', 'asc nulls last'],
   ['id', 'asc'],
 ]

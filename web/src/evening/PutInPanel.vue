@@ -9,7 +9,7 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import TickBox from '../fields/TickBox.vue'
 import { counted, showMoment } from '../marks/words'
-import { filmWords } from '../order/orderWords'
+import { dayWords, filmWords } from '../order/orderWords'
 import type { EveningView } from './useEvening'
 import { useFound } from './useFound'
 
@@ -25,11 +25,16 @@ const { kept: found, ask, problem: notFound } = useFound(view)
 watchDebounced(words, (now) => void ask(now), { debounce: 250 })
 /** As they were told: whose owner waits, then what is wanted soonest; while one looks for words, what has them. */
 const offered = computed(() => (words.value.trim() === '' ? waiting : waiting.filter((order) => found.value.has(order.id))))
-/** Whose time comes before the evening is over, and who waits, is in it unless somebody says otherwise. */
+/** What was promised for that day, or before it; and of what has no day yet whose time comes before the evening is over, and who waits. */
+const belongs = ({ promisedFor, present, wantedBy }: FilmOrder): boolean =>
+  promisedFor !== null
+    ? promisedFor <= (evening.value?.day ?? '')
+    : present || wantedBy === null || wantedBy < (evening.value?.body.closesAt ?? 0) + 2 * dayMs
+/** They are in it unless somebody says otherwise. */
 const chosen = ref(
   new Set(
     waiting
-      .filter((order) => order.present || order.wantedBy === null || order.wantedBy < (evening.value?.body.closesAt ?? 0) + 2 * dayMs)
+      .filter(belongs)
       .slice(0, mostChosen)
       .map((one) => one.id),
   ),
@@ -70,7 +75,10 @@ async function putIn(): Promise<void> {
             <b class="w-10">{{ order.number }}</b>
             <span class="w-32">{{ order.member }}</span>
             <span class="min-w-48 flex-1">{{ filmWords(order) }}{{ order.critical ? ' ◆' : '' }}</span>
-            <span class="text-quiet">{{ order.wantedBy === null ? 'no hurry' : `by ${showMoment(order.wantedBy, zone)}` }}</span>
+            <span class="text-quiet"
+              >{{ order.promisedFor === null ? '' : `promised for ${dayWords(order.promisedFor)}, `
+              }}{{ order.wantedBy === null ? 'no hurry' : `by ${showMoment(order.wantedBy, zone)}` }}</span
+            >
           </span>
         </TickBox>
         <p v-if="leftOf(order.id)" class="mb-2 border-l-4 border-alarm pl-3">{{ leftOf(order.id) }}</p>

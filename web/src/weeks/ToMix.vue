@@ -16,9 +16,9 @@ const why = ({ unit, missing, wanted }: MixForecast): string =>
     <p v-if="mixing.length === 0" class="text-quiet">{{ wanted ? 'What is on the shelf is enough.' : '' }}</p>
     <ul v-else aria-label="To mix">
       <li v-for="one in mixing" :key="`${one.formulaId} ${one.unit}`" class="flex items-start gap-2 py-0.5">
-        <BathMark :family="one.family" :size="22" class="mt-2.5" />
+        <BathMark :family="one.family" :size="22" class="mt-3" />
         <span>
-          <RouterLink :to="`/formulary/${one.formulaId}`" class="link min-h-9">{{ one.name }}</RouterLink><br />
+          <RouterLink :to="`/formulary/${one.formulaId}`" class="link">{{ one.name }}</RouterLink><br />
           mix <b class="font-mono">{{ show.volume(one.mixMl) }}</b>{{ one.by === null ? '' : ` by ${showDate(one.by, zone)}` }}
           <span class="text-quiet">({{ why(one) }})</span>
         </span>

@@ -86,7 +86,7 @@ const withoutDay = computed(() => {
       </section>
       <section v-for="week in rows" :key="week.monday" class="mb-3" :aria-label="`Week from ${week.monday}`">
         <div class="grid grid-cols-[minmax(0,1fr)_20rem] gap-4 max-lg:grid-cols-1">
-          <div class="grid grid-cols-7 gap-2 max-md:grid-cols-2">
+          <div class="grid grid-cols-[repeat(auto-fill,minmax(7rem,1fr))] content-start gap-2">
             <DayCell
               v-for="{ day, at, opening } in week.days"
               :key="day"
