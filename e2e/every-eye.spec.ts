@@ -267,6 +267,7 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   [`/rota/evenings/${at.evening}`, 'Who prints'],
   ['/rota/room', 'Something is wrong'],
   ['/rota/room', 'A new screen'],
+  ['/settings', 'A new address'],
   [`/rota/orders/${at.order}`, 'Want something else'],
   [`/rota/orders/${at.order}`, /^Take it back/],
   ['/formulary/kits', 'Write down a kit'],

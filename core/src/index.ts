@@ -256,6 +256,8 @@ export { clockAt, firstNames, meetingWords, unplacedWords, type EveningNames } f
 export { eveningAsIs, isMovable, namesInEvening, requireEvening, requireOrders, type EveningOrder } from './evening/require'
 export { asPlacedTimes, type OrderTimes } from './evening/times'
 export { weeksOf, type PlannedEvening, type ToPromise, type WeeksAsked } from './weeks/weeks'
+export { darkroomAgenda, ownAgenda, type AgendaEvening, type AgendaEvent } from './agenda/agenda'
+export type { AgendaOrder } from './agenda/words'
 export { byWeek, type OneWeek } from './weeks/byWeek'
 export type { HouseFormula } from './weeks/plentiful'
 export type { MixForecast, WeekOpening, Weeks } from './weeks/result'

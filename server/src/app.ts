@@ -4,6 +4,7 @@ import compression from 'compression'
 import cookieParser from 'cookie-parser'
 import express, { type Express } from 'express'
 import { bottleRoutes } from './bottle/routes'
+import { calendarRoutes } from './calendar/routes'
 import { chartRoutes } from './chart/routes'
 import { chemicalRoutes } from './chemical/routes'
 import { darkroomRoutes } from './darkroom/routes'
@@ -67,6 +68,7 @@ const routes = [
   eveningRoutes,
   wallRoutes,
   weeksRoutes,
+  calendarRoutes,
   permissionRoutes,
   practiceRoutes,
   chemicalRoutes,

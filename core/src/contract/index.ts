@@ -42,5 +42,6 @@ export {
 } from './proof'
 export type { ConsumptionRow, Shelf, SupplyRow, WasteRow } from './shelf'
 export type { Session } from './session'
+export { calendarApi, type CalendarKey } from './calendar'
 export { weeksApi, type WeeksPage } from './weeks'
 export { wallApi, type Wall, type WallKey } from './wall'

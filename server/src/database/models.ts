@@ -49,6 +49,7 @@ import { processVersionTable } from '../process/ProcessVersion'
 import { runBathTable } from '../run/RunBath'
 import { runEventTable } from '../run/RunEvent'
 import { vesselTable } from '../run/Vessel'
+import { calendarKeyTable } from '../calendar/CalendarKey'
 import { wallKeyTable } from '../wall/WallKey'
 import { weeksTable } from '../weeks/Weeks'
 import { sessionTable } from '../session/Session'
@@ -111,6 +112,7 @@ const tables = {
   SignInAttempt: signInAttemptTable,
   Vessel: vesselTable,
   WallKey: wallKeyTable,
+  CalendarKey: calendarKeyTable,
   Weeks: weeksTable,
   WasteEntry: wasteEntryTable,
 } satisfies Record<keyof Tables, unknown>
@@ -151,6 +153,7 @@ function associate(m: Tables): void {
   belongs(m.FilmOrder, m.Person, 'by', 'handedBy')
   belongs(m.OrderChange, m.Person, 'by', 'byPerson')
   belongs(m.WallKey, m.Person, 'by', 'byPerson')
+  belongs(m.CalendarKey, m.Person, 'person', 'personId')
   belongs(m.Weeks, m.Person, 'asker', 'askedBy')
   belongs(m.EveningChange, m.Person, 'by', 'byPerson')
   belongs(m.Fault, m.Person, 'by', 'byPerson')

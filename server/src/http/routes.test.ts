@@ -51,12 +51,16 @@ describe('every route, with the wrong role', () => {
     'PUT /api/me/password': [422, () => ({ current: 'not my password', password: 'a loft full of reels' })],
     'GET /api/faults': [200],
     'POST /api/faults': [200, () => ({ id: uuid(), thing: 'other', thingId: null, name: 'the tap', what: 'it drips' })],
+    'GET /api/calendars': [200],
+    'GET /api/calendars/file': [200],
+    'POST /api/calendars': [200, () => ({ id: uuid(), name: 'a phone', whose: 'mine' })],
+    'POST /api/calendars/:id/revoke': [404],
     'GET /api/orders': [200],
     'GET /api/orders/choices': [200],
     'POST /api/orders': [403, ({ ids }) => ({ id: uuid(), memberId: ids.people, ...wish })],
     'GET /api/orders/:id': [403],
-    'PUT /api/orders/:id': [403, () => ({ version: 1, ...wish })],
-    'POST /api/orders/:id/withdraw': [403, () => ({ version: 1, why: 'not mine' })],
+    'PUT /api/orders/:id': [403, () => ({ wishVersion: 1, ...wish })],
+    'POST /api/orders/:id/withdraw': [403, () => ({ wishVersion: 1, why: 'not mine' })],
     'PUT /api/orders/:id/photo': [403],
     'GET /api/orders/:id/photo': [403],
     'GET /api/print/orders/:id': [403],
@@ -102,6 +106,7 @@ describe('every route, with the wrong role', () => {
       rolls: await first('roll', `member_id in ${notBram}`),
       runs: await first('run', `planned_by in ${notBram}`),
       orders: await first('film_order', `member_id in ${notBram}`),
+      calendars: uuid(),
     }
     return { request, ids }
   }

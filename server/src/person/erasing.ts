@@ -19,6 +19,7 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['changes of evenings', db.EveningChange, 'byPerson', 'at'],
   ['tasks of evenings', db.EveningTick, 'byPerson', 'at'],
   ['keys of walls', db.WallKey, 'byPerson', 'at'],
+  ['spreads asked for', db.Weeks, 'askedBy', 'askedAt'],
   ['faults reported', db.Fault, 'byPerson', 'at'],
   ['faults closed', db.Fault, 'closedBy', 'closedAt'],
   ['permissions given', db.Permission, 'givenBy', 'givenAt'],
@@ -63,6 +64,11 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
       order: ['at'],
     }),
     permissions: await plain(db.Permission, { attributes: { exclude: ['givenBy'] }, where: { personId: id }, order: ['givenAt'] }),
+    'addresses of calendars': await plain(db.CalendarKey, {
+      attributes: ['name', 'whose', 'at', 'revokedAt'],
+      where: { personId: id },
+      order: ['at'],
+    }),
     orders: await plain(db.FilmOrder, { where: { memberId: id }, order: ['number'] }),
     'runs with their films': await runsWith(db, id),
   }

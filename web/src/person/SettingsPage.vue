@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import MyCalendars from '../calendar/MyCalendars.vue'
 import { useTyped } from '../hand/typed'
 import { useSession } from '../session/store'
 import DarkroomSettings from './DarkroomSettings.vue'
@@ -22,6 +23,7 @@ function say(what: string): void {
     <div class="grid grid-cols-2 gap-10 max-md:grid-cols-1" @submit.capture="kept = ''">
       <div>
         <MySettings @kept="say('Your settings are kept.')" />
+        <MyCalendars class="my-8" />
         <PasswordForm @kept="say('Your password is changed. Everywhere else you are signed out.')" />
       </div>
       <DarkroomSettings

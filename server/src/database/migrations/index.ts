@@ -18,6 +18,7 @@ import { order } from './0017-order'
 import { evening } from './0018-evening'
 import { wall } from './0019-wall'
 import { weeks } from './0020-weeks'
+import { calendar } from './0021-calendar'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -42,4 +43,5 @@ export const migrations: Migration[] = [
   evening,
   wall,
   weeks,
+  calendar,
 ]
