@@ -72,7 +72,7 @@ test('every panel likewise, and it opens with the focus in it and gives it back'
     for (const [at, width, height] of sizes.slice(0, 4)) {
       await page.setViewportSize({ width, height })
       await settled(page)
-      note(at, await layoutFaults(page))
+      note(at, await layoutFaults(page, '[role="dialog"]'))
     }
     await page.setViewportSize({ width: 1280, height: 800 })
     note('axe', await faultsOf(page, '[role="dialog"]'))

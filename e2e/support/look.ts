@@ -10,8 +10,12 @@ interface Violation {
   impact: string
   nodes: { html: string }[]
 }
+/** Brings what looks for faults into the page, where it is not in it yet: it is half a megabyte. */
+async function bringAxe(page: Page): Promise<void> {
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe)
+}
 async function violations(page: Page, within = 'html'): Promise<Violation[]> {
-  await page.evaluate(axe)
+  await bringAxe(page)
   return page.evaluate(
     async (part) =>
       (await (window as unknown as { axe: { run: (part: string) => Promise<{ violations: Violation[] }> } }).axe.run(part)).violations,
@@ -25,7 +29,7 @@ export const faultsOf = async (page: Page, within?: string): Promise<string[]> =
 
 /** Text that does not stand out enough from what is behind it (4.5:1, 3:1 where it is large). */
 export async function contrastFaults(page: Page): Promise<string[]> {
-  await page.evaluate(axe)
+  await bringAxe(page)
   const found = await page.evaluate(async () =>
     (
       await (window as unknown as { axe: { run: (at: string, how: object) => Promise<{ violations: Violation[] }> } }).axe.run('html', {

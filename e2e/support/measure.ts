@@ -1,9 +1,10 @@
 import type { Page } from '@playwright/test'
 
-/** What is wrong with how the page as it stands is laid out, in words, one line a fault. */
-export const layoutFaults = (page: Page): Promise<string[]> =>
-  page.evaluate(() => {
+/** What is wrong with how the page as it stands is laid out, or a part of it, in words, one line a fault. */
+export const layoutFaults = (page: Page, within = 'body'): Promise<string[]> =>
+  page.evaluate((part) => {
     const faults: string[] = []
+    const whole = document.querySelector(part) ?? document.body
     const visible = (element: Element): boolean => {
       const box = element.getBoundingClientRect()
       const style = getComputedStyle(element)
@@ -33,7 +34,7 @@ export const layoutFaults = (page: Page): Promise<string[]> =>
       if (held && (box.bottom > held.bottom + 1 || box.top < held.top - 1)) faults.push(`out of sight: ${words(one)}`)
     }
     // text in a column too narrow to read, and text that runs out of what holds it
-    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    const walker = document.createTreeWalker(whole, NodeFilter.SHOW_TEXT)
     const seen = new Set<Element>()
     for (let node = walker.nextNode(); node; node = walker.nextNode()) {
       const element = node.parentElement
@@ -54,7 +55,7 @@ export const layoutFaults = (page: Page): Promise<string[]> =>
         faults.push(`off the side: ${words(element)}`)
     }
     // what is pressed is large enough for a wet finger
-    for (const target of document.querySelectorAll('a[href], button, input, select, textarea, summary, [role="switch"], [role="option"]')) {
+    for (const target of whole.querySelectorAll('a[href], button, input, select, textarea, summary, [role="switch"], [role="option"]')) {
       if (!visible(target) || (target instanceof HTMLInputElement && target.type === 'file')) continue
       const { width, height } = target.getBoundingClientRect()
       // 56 where a wet glove reaches: the bench edge, and the clock
@@ -63,4 +64,4 @@ export const layoutFaults = (page: Page): Promise<string[]> =>
         faults.push(`only ${Math.round(width)} × ${Math.round(height)} px to press: ${words(target)}`)
     }
     return [...new Set(faults)]
-  })
+  }, within)
