@@ -28,27 +28,8 @@ export async function bundle(root) {
   return outfile
 }
 
-/** A running server on that database, with a signed-in technician. `args` go to Node, as --cpu-prof does. */
-export async function serve(file, databaseUrl, args = []) {
-  const child = spawn('node', [...args, file], {
-    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: '0', SELVRIN_KIND: 'demo', SELVRIN_EVENING: 'off' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  const address = await new Promise((found) => {
-    let said = ''
-    child.stdout.on('data', (text) => {
-      said += text
-      const match = /http:\/\/\S+/.exec(said)
-      if (match) found(match[0])
-    })
-  })
-  const signIn = await fetch(`${address}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ login: 'ilse', password: 'tide-mill-loft' }),
-  })
-  const cookie = signIn.headers.get('set-cookie').split(';')[0]
-  // the answers are taken as they come, not unpacked or read, by as light a client as there is: it is the server that is measured
+/** Ways to ask at an address as whoever that cookie is. The answers are taken as they come, not unpacked or read, by as light a client as there is: it is the server that is measured. */
+export function through(address, cookie) {
   const agent = new Agent({ keepAlive: true, maxSockets: 64 })
   const send = (method, path, headers, body) =>
     new Promise((resolve, reject) => {
@@ -70,12 +51,36 @@ export async function serve(file, databaseUrl, args = []) {
     send('PUT', path, { 'content-type': 'application/json', 'idempotency-key': randomUUID() }, JSON.stringify(body))
   const post = (path, body) =>
     send('POST', path, { 'content-type': 'application/json', 'idempotency-key': randomUUID() }, JSON.stringify(body))
+  return { take, get, post, put, end: () => agent.destroy() }
+}
+
+/** A running server on that database, with a signed-in technician. `args` go to Node, as --cpu-prof does. */
+export async function serve(file, databaseUrl, args = []) {
+  const child = spawn('node', [...args, file], {
+    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: '0', SELVRIN_KIND: 'demo', SELVRIN_EVENING: 'off' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  const address = await new Promise((found) => {
+    let said = ''
+    child.stdout.on('data', (text) => {
+      said += text
+      const match = /http:\/\/\S+/.exec(said)
+      if (match) found(match[0])
+    })
+  })
+  const signIn = await fetch(`${address}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ login: 'ilse', password: 'tide-mill-loft' }),
+  })
+  const cookie = signIn.headers.get('set-cookie').split(';')[0]
+  const ways = through(address, cookie)
   const stop = async () => {
-    agent.destroy()
+    ways.end()
     child.kill('SIGTERM')
     await new Promise((ended) => child.once('exit', ended))
   }
-  return { address, cookie, pid: child.pid, take, get, post, put, stop }
+  return { address, cookie, pid: child.pid, ...ways, stop }
 }
 
 /** A year of bottles of several formulas, each filled, used and topped up; of `retired` of them nobody thinks any more. Answers their ids in use. */
