@@ -1,3 +1,3 @@
 export function startDevices(options?: {
   anyPort?: boolean
-}): Promise<{ env: { SELVRIN_DEVICES: string }; ports: Record<string, number>; stop: () => void }>
+}): Promise<{ env: Record<string, string>; ports: Record<string, number>; pages: Record<string, number>; stop: () => void }>

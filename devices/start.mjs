@@ -2,12 +2,13 @@
 import { spawn } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 
-const usual = { scale: 4791, thermometer: 4792, 'ph-meter': 4793, bath: 4794 }
+const usual = { scale: 4791, thermometer: 4792, 'ph-meter': 4793, bath: 4794, post: 4795 }
 
 /** `env` for the server, and `stop`. With `anyPort` the usual ports are left to whoever wants them. */
 export async function startDevices({ anyPort = false } = {}) {
   const processes = []
   const ports = {}
+  const pages = {}
   await Promise.all(
     Object.entries(usual).map(
       ([kind, port]) =>
@@ -18,10 +19,17 @@ export async function startDevices({ anyPort = false } = {}) {
           device.once('exit', () => reject(new Error(`The simulated ${kind} did not start.`)))
           device.stdout.on('data', (chunk) => {
             ports[kind] = Number(/listening (\d+)/.exec(String(chunk))?.[1] ?? ports[kind])
+            pages[kind] = Number(/page (\d+)/.exec(String(chunk))?.[1] ?? pages[kind])
             if (ports[kind]) resolve()
           })
         }),
     ),
   )
-  return { env: { SELVRIN_DEVICES: JSON.stringify(ports) }, ports, stop: () => processes.forEach((device) => device.kill('SIGTERM')) }
+  const { post, ...read } = ports
+  const env = {
+    SELVRIN_DEVICES: JSON.stringify(read),
+    SELVRIN_SMTP: `smtp://127.0.0.1:${post}`,
+    SELVRIN_MAIL_FROM: 'darkroom@tidewheel.example',
+  }
+  return { env, ports, pages, stop: () => processes.forEach((device) => device.kill('SIGTERM')) }
 }

@@ -225,6 +225,7 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   `/films/trace?bottle=${there.bottle}`,
   '/formulary/kits',
   '/people',
+  '/people/letters',
   `/people/${there.member}`,
   '/practice',
   '/devices',

@@ -101,6 +101,7 @@ test.describe('safelight: every pixel is black or red', () => {
       '/rota/room',
       '/rota/weeks',
       `/people/${member}`,
+      '/people/letters',
       '/devices',
       '/settings',
     ])

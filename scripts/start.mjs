@@ -81,11 +81,12 @@ try {
   }
   if (kind === 'demo') {
     const { startDevices } = await import('../devices/start.mjs')
-    step('switching on the simulated scale, thermometer and pH meter …')
+    step('switching on the simulated scale, thermometer, pH meter and mail server …')
     devices = await startDevices().catch((error) => {
       step(`${error.message} The demo works without: weights are typed.`)
       return undefined
     })
+    if (devices) step(`what the demo writes to people is kept at http://127.0.0.1:${devices.pages.post}`)
   }
   step('opening the darkroom …')
   let soon = 0

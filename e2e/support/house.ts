@@ -11,6 +11,8 @@ export interface House {
   port: number
   /** sets the server's clock forward */
   advance: (ms: number) => void
+  /** where the demo's mail server shows what it got */
+  post: string
   /** asks the house's own database */
   ask: <T extends object>(sql: string, values?: unknown[]) => Promise<T[]>
 }
@@ -70,6 +72,7 @@ export async function startHouse(kind: 'demo' | 'house', name: string): Promise<
     faults: () => (/^\s+at /m.test(faults) ? faults : ''),
     firstCode: /with the code (\w+)/.exec(said)?.[1] ?? null,
     advance: (advanceMs) => void server.send({ advanceMs }),
+    post: `http://127.0.0.1:${devices?.pages.post}`,
     ask: async (sql, values) => (await asker.query(sql, values)).rows,
     fall: () => gone('SIGKILL'),
     rise: async () => {

@@ -25,6 +25,7 @@ import { importRoutes } from './import/routes'
 import { jarRoutes } from './jar/routes'
 import { kitRoutes } from './kit/routes'
 import { liveStream } from './live/stream'
+import { mailRoutes } from './mail/routes'
 import { mixRoutes } from './mix/routes'
 import { paperRoutes } from './paper/routes'
 import { personRoutes } from './person/routes'
@@ -80,12 +81,17 @@ export interface Options {
   /** folder of the built pages; none in tests of the API */
   webDir?: string
   trustProxy?: string
+  /** letters are sent: a mail server is set up */
+  sendsMail?: boolean
   /** further names the house is reached by, as the environment says; a technician adds more in the settings */
   hosts?: string[]
 }
 
 /** The application on a migrated database. `close` ends its event stream. */
-export function createApp(house: House, { webDir, trustProxy, hosts = [] }: Options = {}): { app: Express; close: () => Promise<void> } {
+export function createApp(
+  house: House,
+  { webDir, trustProxy, hosts = [], sendsMail = false }: Options = {},
+): { app: Express; close: () => Promise<void> } {
   const app = express()
   app.disable('x-powered-by')
   app.set('query parser', 'simple')
@@ -101,7 +107,7 @@ export function createApp(house: House, { webDir, trustProxy, hosts = [] }: Opti
     next()
   })
   app.use('/api', sameOrigin, cookieParser())
-  for (const one of routes) serve(app, house, one)
+  for (const one of [...routes, ...mailRoutes(sendsMail)]) serve(app, house, one)
   app.get('/api/openapi.json', (_request, response) => void response.json(openApi()))
   const { close: closeStream, onTold } = liveStream(app, house)
   const closeWalls = wallStream(app, house, onTold)

@@ -12,10 +12,11 @@ import { demoSignIns } from './demo/people'
 import { readDevices } from './device/reader'
 import { WrongSetting } from './http/proxy'
 import { pointSimulated } from './device/rows'
+import { sendingMail } from './mail/sending'
 import { startJobs } from './job/jobs'
 import { spreadWeeks } from './weeks/spreading'
 
-/** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, SELVRIN_CHECKPOINTS (rebuild the ledgers' checkpoints and end), SELVRIN_DEVICES (ports of the simulated devices), SELVRIN_EVENING (off: no tank is on when the demo is opened first), TLS_CERT, TLS_KEY, TRUST_PROXY (a number of proxies, or their addresses), HOSTNAMES (names the house is opened under, beside those set in it). */
+/** Read from the environment: DATABASE_URL, HOST, PORT, WEB_DIR, SELVRIN_KIND (demo|house), SELVRIN_STRICT, SELVRIN_FRESH, SELVRIN_CHECKPOINTS (rebuild the ledgers' checkpoints and end), SELVRIN_DEVICES (ports of the simulated devices), SELVRIN_EVENING (off: no tank is on when the demo is opened first), SELVRIN_SMTP (the mail server's address, smtp://… or smtps://…; none: nothing is sent), SELVRIN_MAIL_FROM (who letters are from), TLS_CERT, TLS_KEY, TRUST_PROXY (a number of proxies, or their addresses), HOSTNAMES (names the house is opened under, beside those set in it). */
 async function main(): Promise<void> {
   const { env } = process
   const url = env.DATABASE_URL
@@ -42,6 +43,7 @@ async function main(): Promise<void> {
   const options = {
     ...(env.WEB_DIR === undefined ? {} : { webDir: env.WEB_DIR }),
     ...(env.TRUST_PROXY === undefined || env.TRUST_PROXY === '' ? {} : { trustProxy: env.TRUST_PROXY }),
+    sendsMail: env.SELVRIN_SMTP !== undefined && env.SELVRIN_SMTP !== '',
     hosts: [host, ...(env.HOSTNAMES ?? '').split(',')].map((name) => name.trim()).filter(Boolean),
   }
   const jobs = await startJobs(db, { weeks: spreadWeeks({ db, clock }, new URL('./weeks-thread.mjs', import.meta.url)) })
@@ -49,6 +51,9 @@ async function main(): Promise<void> {
   await jobs.ask('weeks')
   const { app, close } = createApp({ db, clock, jobs }, options)
   const stopReading = readDevices({ db, clock })
+  const stopSending = options.sendsMail
+    ? sendingMail({ db, clock }, { url: env.SELVRIN_SMTP ?? '', from: env.SELVRIN_MAIL_FROM ?? 'darkroom@localhost' })
+    : null
   const tls = env.TLS_CERT && env.TLS_KEY ? { cert: readFileSync(env.TLS_CERT), key: readFileSync(env.TLS_KEY) } : null
   const server = tls ? createHttps(tls, app) : createHttp(app)
   // whoever dawdles over a request does not keep a place for ever
@@ -69,6 +74,7 @@ async function main(): Promise<void> {
   const stop = async () => {
     server.closeAllConnections()
     server.close()
+    await stopSending?.()
     await jobs.close()
     await stopReading()
     await close()

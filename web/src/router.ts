@@ -110,6 +110,7 @@ export function makeRouter(): Router {
       { path: '/films/pairs', component: () => import('./film/PairsPage.vue'), meta: { title: 'How films come out' } },
       { path: '/films/trace', component: () => import('./film/TracePage.vue'), meta: { title: 'Films and baths' } },
       { path: '/people', component: () => import('./person/PeoplePage.vue'), meta: { title: 'People' } },
+      { path: '/people/letters', component: () => import('./mail/LettersPage.vue'), meta: { title: 'Letters' } },
       { path: '/people/:id', component: () => import('./person/PermissionsPage.vue'), meta: { title: 'Developing alone' } },
       { path: '/devices', component: () => import('./device/DevicesPage.vue'), meta: { title: 'Devices' } },
       { path: '/wall/:token', component: () => import('./wall/WallPage.vue'), meta: { for: 'wall', title: 'Wall' } },

@@ -2,10 +2,11 @@ import { api } from './api'
 import { calendarApi } from './calendar'
 import type { Endpoint } from './endpoint'
 import { eveningApi } from './evening'
+import { mailApi } from './mail'
 import { wallApi } from './wall'
 import { weeksApi } from './weeks'
 
 /** Every route in one list, for what holds of them all. */
-export const endpoints: Endpoint[] = [...Object.values(api), eveningApi, wallApi, weeksApi, calendarApi].flatMap(
+export const endpoints: Endpoint[] = [...Object.values(api), eveningApi, wallApi, weeksApi, calendarApi, mailApi].flatMap(
   (subject) => Object.values(subject) as Endpoint[],
 )

@@ -42,6 +42,7 @@ export {
 } from './proof'
 export type { ConsumptionRow, Shelf, SupplyRow, WasteRow } from './shelf'
 export type { Session } from './session'
+export { mailApi, type Letter, type MailWish } from './mail'
 export { calendarApi, type CalendarKey } from './calendar'
 export { weeksApi, type WeeksPage } from './weeks'
 export { wallApi, type Wall, type WallKey } from './wall'

@@ -49,6 +49,8 @@ import { processVersionTable } from '../process/ProcessVersion'
 import { runBathTable } from '../run/RunBath'
 import { runEventTable } from '../run/RunEvent'
 import { vesselTable } from '../run/Vessel'
+import { letterTable } from '../mail/Letter'
+import { mailWishTable } from '../mail/MailWish'
 import { calendarKeyTable } from '../calendar/CalendarKey'
 import { wallKeyTable } from '../wall/WallKey'
 import { weeksTable } from '../weeks/Weeks'
@@ -113,6 +115,8 @@ const tables = {
   Vessel: vesselTable,
   WallKey: wallKeyTable,
   CalendarKey: calendarKeyTable,
+  MailWish: mailWishTable,
+  Letter: letterTable,
   Weeks: weeksTable,
   WasteEntry: wasteEntryTable,
 } satisfies Record<keyof Tables, unknown>
@@ -154,6 +158,7 @@ function associate(m: Tables): void {
   belongs(m.OrderChange, m.Person, 'by', 'byPerson')
   belongs(m.WallKey, m.Person, 'by', 'byPerson')
   belongs(m.CalendarKey, m.Person, 'person', 'personId')
+  belongs(m.Letter, m.Person, 'person', 'personId')
   belongs(m.Weeks, m.Person, 'asker', 'askedBy')
   belongs(m.EveningChange, m.Person, 'by', 'byPerson')
   belongs(m.Fault, m.Person, 'by', 'byPerson')

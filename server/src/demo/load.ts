@@ -2,7 +2,7 @@ import { hashPassword } from '../credential/password'
 import type { Database } from '../table/database'
 import { instruments } from './instruments'
 import { colourKits } from './kit'
-import { chartRows, devices, formulaRows, jars, people, shelves, vesselRows } from './loft'
+import { chartRows, devices, formulaRows, jars, people, shelves, vesselRows, mailWishes } from './loft'
 import { orders } from './orders'
 import { demoPassword, technicians } from './people'
 import { practices } from './practices'
@@ -31,5 +31,7 @@ export async function loadDemo(db: Database, today: number, { evening = true }: 
     const strips = season.bottles.filter((bottle) => bottle.formula === 'softBorax')
     await instruments(db, ilse, today, strips)
     if (evening) await rota(db, staff, today)
+    // what was told before is not written to anybody
+    await mailWishes(db)
   })
 }

@@ -20,6 +20,14 @@ export async function people(db: Database, passwordHash: string, today: number):
   return rows.map((row) => row.id)
 }
 
+/** Members are written to, by night as well: what the demo sends is seen at once. */
+export const mailWishes = (db: Database): Promise<unknown> =>
+  db.Person.findAll({ attributes: ['id', 'login'], where: { role: 'member' }, raw: true }).then((rows) =>
+    db.MailWish.bulkCreate(
+      rows.map(({ id: personId, login }) => ({ personId, address: `${login}@tidewheel.example`, quietFrom: '00:00', quietUntil: '00:00' })),
+    ),
+  )
+
 export async function formulaRows(
   db: Database,
   by: string,

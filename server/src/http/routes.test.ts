@@ -51,6 +51,8 @@ describe('every route, with the wrong role', () => {
     'PUT /api/me/password': [422, () => ({ current: 'not my password', password: 'a loft full of reels' })],
     'GET /api/faults': [200],
     'POST /api/faults': [200, () => ({ id: uuid(), thing: 'other', thingId: null, name: 'the tap', what: 'it drips' })],
+    'GET /api/mail/mine': [200],
+    'PUT /api/mail/mine': [409, () => ({ version: 99, address: '', wanted: true, quietFrom: '22:00', quietUntil: '08:00' })],
     'GET /api/calendars': [200],
     'GET /api/calendars/file': [200],
     'POST /api/calendars': [200, () => ({ id: uuid(), name: 'a phone', whose: 'mine' })],

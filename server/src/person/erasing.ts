@@ -64,6 +64,8 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
       order: ['at'],
     }),
     permissions: await plain(db.Permission, { attributes: { exclude: ['givenBy'] }, where: { personId: id }, order: ['givenAt'] }),
+    'where they are written to': await plain(db.MailWish, { where: { personId: id } }),
+    letters: await plain(db.Letter, { attributes: ['text', 'at', 'sentAt'], where: { personId: id }, order: ['at'] }),
     'addresses of calendars': await plain(db.CalendarKey, {
       attributes: ['name', 'whose', 'at', 'revokedAt'],
       where: { personId: id },

@@ -85,7 +85,8 @@ async function erase(): Promise<void> {
   <div class="station max-w-4xl">
     <div class="mb-4 flex items-center gap-5">
       <h1 class="text-3xl font-bold">People</h1>
-      <button class="button button-main ml-auto" @click="((inviting = true), invite.again())">Invite someone</button>
+      <RouterLink to="/people/letters" class="button ml-auto">Letters</RouterLink>
+      <button class="button button-main" @click="((inviting = true), invite.again())">Invite someone</button>
     </div>
     <WaitFor :of="[people]" what="the people">
       <FindField

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import MyCalendars from '../calendar/MyCalendars.vue'
+import MyMail from '../mail/MyMail.vue'
 import { useTyped } from '../hand/typed'
 import { useSession } from '../session/store'
 import DarkroomSettings from './DarkroomSettings.vue'
@@ -23,6 +24,7 @@ function say(what: string): void {
     <div class="grid grid-cols-2 gap-10 max-md:grid-cols-1" @submit.capture="kept = ''">
       <div>
         <MySettings @kept="say('Your settings are kept.')" />
+        <MyMail class="mt-8" @kept="say('Where you are written to is kept.')" />
         <MyCalendars class="my-8" />
         <PasswordForm @kept="say('Your password is changed. Everywhere else you are signed out.')" />
       </div>

@@ -19,6 +19,7 @@ import { evening } from './0018-evening'
 import { wall } from './0019-wall'
 import { weeks } from './0020-weeks'
 import { calendar } from './0021-calendar'
+import { mail } from './0022-mail'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -44,4 +45,5 @@ export const migrations: Migration[] = [
   wall,
   weeks,
   calendar,
+  mail,
 ]
