@@ -1,12 +1,14 @@
 import { filmDryAt, freePlaces, type Dryer, type Wiping } from '@selvrin/core'
 import type { api, Run } from '@selvrin/core/contract'
+import { DateTime } from 'luxon'
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
+import { zoneOf } from '../darkroom/zone'
 import { asSeen, saveNext, saveSeen } from '../http/changing'
 import { Refusal } from '../house/refusal'
 import { oneAtATime } from '../house/queries'
 import type { Handler } from '../http/route'
-import type { Database } from '../table/database'
+import type { Database, Row } from '../table/database'
 import { rollRow } from './rows'
 
 interface Hanging {
@@ -16,7 +18,7 @@ interface Hanging {
   by: string
 }
 
-/** Hangs the films of a run up in the lowest places that are free, and reminds whoever did it when they are dry. */
+/** Hangs the films of a run up in the lowest places that are free, tells their owners, and reminds whoever did it when they are dry. */
 export async function hangUp(db: Database, run: Run, { wiping, dryer, at, by }: Hanging): Promise<void> {
   await oneAtATime(db, 'dryer')
   const house = await db.Darkroom.findOne({ attributes: ['hangers'] })
@@ -30,6 +32,20 @@ export async function hangUp(db: Database, run: Run, { wiping, dryer, at, by }: 
   const named = more.length > 0 ? `${first} and ${more.length} more` : first
   const text = `Run ${run.number}: ${named} hung up to dry. Dry now: cut, sleeve and number.`
   await db.Notice.create({ id: uuid(), personId: by, at: filmDryAt(at, dryer), text, rollId: rolls[0]?.id ?? null })
+  await tellOwners(db, rolls, { at, dryAt: filmDryAt(at, dryer), by })
+}
+
+/** Whose films hang is told so, once however many they are; whoever hung them up knows. */
+async function tellOwners(db: Database, rolls: Row<'Roll'>[], { at, dryAt, by }: { at: number; dryAt: number; by: string }): Promise<void> {
+  const zone = await zoneOf(db)
+  const dry = DateTime.fromMillis(dryAt, { zone }).toFormat('HH:mm')
+  const owners = [...new Set(rolls.flatMap((roll) => roll.memberId ?? []))].filter((owner) => owner !== by)
+  for (const personId of owners) {
+    const mine = rolls.filter((roll) => roll.memberId === personId)
+    const films = [...new Set(mine.map((roll) => roll.film))].join(' and ')
+    const text = `Your ${films} ${mine.length === 1 ? 'hangs' : 'hang'} to dry, about ${dry} dry.`
+    await db.Notice.create({ id: uuid(), personId, at, text, rollId: mine[0]?.id ?? null })
+  }
 }
 
 /** A run that is taken back reminds nobody any more. */

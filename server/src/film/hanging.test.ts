@@ -38,7 +38,13 @@ test('films hang in the lowest free places until they are sleeved, their develop
   const put = await ilse.send('POST', `/api/rolls/${film.id}/sleeve`, { version: film.version, cut: 6, sleeve: '26-117' })
   expect(put.body).toMatchObject({ cut: 6, sleeve: '26-117', hanger: null })
   const tilda = await house.as('tilda')
-  const told = ((await tilda.send('GET', '/api/notices')).body.rows ?? []).filter((row) => String(row.text).includes('26-117'))
+  const toldOf = async (words: string) =>
+    ((await tilda.send('GET', '/api/notices')).body.rows ?? []).filter((row) => String(row.text).includes(words))
+  // of each of the two runs once, however many films
+  expect((await toldOf('to dry')).map((row) => row.text)).toEqual([
+    ...[expect.stringMatching(/^Your Millrace 400 hang to dry, about \d\d:\d\d dry\.$/), expect.stringMatching(/ hang to dry, about /)],
+  ])
+  const told = await toldOf('26-117')
   expect(told.map((row) => row.text)).toEqual(['Your Millrace 400 is dry, cut in strips of 6, and in your place: sleeve 26-117.'])
   const stale = await ilse.send('POST', `/api/rolls/${film.id}/sleeve`, { version: film.version, cut: 5, sleeve: '26-118' })
   expect([stale.status, stale.body.code]).toEqual([409, 'stale'])

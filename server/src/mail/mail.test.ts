@@ -71,9 +71,17 @@ test('what is said anew before it is sent is sent once, as it is said last', asy
   await wish()
   const id = await tell('in at 20:00')
   await house.sql(`update notice set text = 'in at 20:40' where id = $1 returning id`, [id])
-  await house.sql(`update notice set read_at = now() where id = $1 returning id`, [id])
   await send()
   expect([(await gotWith('in at 20:00')).length, (await gotWith('in at 20:40')).length]).toEqual([0, 1])
+})
+
+test('what was read meanwhile, or taken back before its time had come, is not sent', async () => {
+  await wish()
+  const id = await tell('seen on the page')
+  await house.sql(`update notice set read_at = now() where id = $1 returning id`, [id])
+  await send()
+  expect(await gotWith('seen on the page')).toEqual([])
+  expect(await send()).toBe(0)
 })
 
 test('a sender that dies after the letter was taken sends it again; the receiving side has one', async () => {

@@ -26,8 +26,12 @@ export async function sendDue({ db, clock }: House, transport: Pick<Transporter,
       const letter = await db.Letter.findOne({ where: { nextAt: { [Op.lte]: now } }, order: ['nextAt'], lock: true, skipLocked: true })
       if (!letter) return false
       const wish = await db.MailWish.findByPk(letter.personId)
-      if (!wish?.wanted || wish.address === '') {
-        await letter.update({ nextAt: null, error: 'Not wanted any more.' })
+      const notice = await db.Notice.findByPk(letter.noticeId, { attributes: ['readAt'] })
+      // read already, or taken back before its time had come
+      const why =
+        notice?.readAt != null ? 'Read already, or taken back.' : !wish?.wanted || wish.address === '' ? 'Not wanted any more.' : null
+      if (why !== null || !wish) {
+        await letter.update({ nextAt: null, error: why })
         return true
       }
       const may = afterQuiet(now, { from: wish.quietFrom, until: wish.quietUntil }, darkroom?.zone ?? 'UTC')
