@@ -1,5 +1,6 @@
 import { seeded } from '../chance/seeded'
-import { compareSpreads, spreadOrders, type Judge, type Spread, type SpreadCost, type SpreadOpening, type ToSpread } from './spread'
+import { spreadOrders } from './spread'
+import { compareSpreads, type Judge, type Spread, type SpreadCost, type SpreadOpening, type ToSpread } from './spreadState'
 
 const hour = 3_600_000
 /** Openings of four hours, a day apart. */

@@ -11,7 +11,8 @@ import { Holding, thereHandsS, wantedHandsS, type Held, type HeldLoad } from './
 import { openingsFrom, type Opening } from './openings'
 import { plentiful, type HouseFormula } from './plentiful'
 import type { WeekOpening, Weeks } from './result'
-import { spreadOrders, type SpreadProgress, type ToSpread } from './spread'
+import { spreadOrders, type SpreadProgress } from './spread'
+import type { ToSpread } from './spreadState'
 
 /** An order that waits, with the day it was promised for, if it was. */
 export interface ToPromise {

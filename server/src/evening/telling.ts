@@ -1,6 +1,6 @@
 import type { FilmOrder } from '@selvrin/core/contract'
 import { DateTime } from 'luxon'
-import { v7 as uuid } from 'uuid'
+import { tellOfOrder } from '../order/telling'
 import type { Database } from '../table/database'
 
 interface Times {
@@ -27,7 +27,5 @@ export async function tellOwner(db: Database, order: FilmOrder, times: Times, { 
   if (times.beginsAt !== null && order.beginsAt !== null && Math.abs(times.beginsAt - order.beginsAt) < 1000 * sameS) return
   const text = wordsFor(order, times, zone)
   if (text === null) return
-  const unseen = await db.Notice.findOne({ where: { orderId: order.id, readAt: null } })
-  if (unseen) await unseen.update({ text, at: now })
-  else await db.Notice.create({ id: uuid(), personId: order.memberId, at: now, text, orderId: order.id })
+  await tellOfOrder(db, { orderId: order.id, personId: order.memberId, text, now })
 }

@@ -1,8 +1,8 @@
 import { DateTime } from 'luxon'
 import type { Weeks } from '@selvrin/core'
-import { v7 as uuid } from 'uuid'
 import { zoneOf } from '../darkroom/zone'
 import { ordersWhere } from '../order/rows'
+import { tellOfOrder } from '../order/telling'
 import { changeAll } from '../table/all'
 import type { Database } from '../table/database'
 
@@ -26,8 +26,6 @@ export async function promiseDays(db: Database, result: Weeks, { now, all }: { n
     await changeAll(db.FilmOrder, { promisedFor: day }, { id })
     if (memberId === null) continue
     const text = `Order ${number}, ${count} × ${film}: ${was === null ? 'promised for' : `not on ${dayWords(was, zone)}, but on`} ${dayWords(day, zone)}.`
-    const unseen = await db.Notice.findOne({ where: { orderId: id, readAt: null } })
-    if (unseen) await unseen.update({ text, at: now })
-    else await db.Notice.create({ id: uuid(), personId: memberId, at: now, text, orderId: id })
+    await tellOfOrder(db, { orderId: id, personId: memberId, text, now })
   }
 }
