@@ -161,6 +161,8 @@ test('while the server is away no page says that nothing is there, and each reco
     '**/api/evenings**',
     '**/api/room**',
     '**/api/faults**',
+    '**/api/weeks**',
+    '**/api/mail**',
   ]
   for (const route of away) await context.route(route, (asked) => asked.abort())
   const [bottle, formula] = ['0198f000-0000-7000-8000-0000000000e1', '0198f000-0000-7000-8000-0000000000e2']
