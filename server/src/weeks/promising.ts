@@ -19,13 +19,15 @@ export async function promiseDays(db: Database, result: Weeks, { now, all }: { n
   const zone = await zoneOf(db)
   const days = daysOf(result)
   const orders = await ordersWhere(db, { id: [...days.keys()], state: 'waiting' })
-  for (const { id, number, count, film, memberId, promisedFor: was } of orders) {
-    const day = days.get(id) as string
-    const keeps = was !== null && (all ? was === day : was >= day)
-    if (keeps) continue
-    await changeAll(db.FilmOrder, { promisedFor: day }, { id })
+  const keeps = ({ id, promisedFor: was }: { id: string; promisedFor: string | null }): boolean =>
+    was !== null && (all ? was === days.get(id) : was >= (days.get(id) as string))
+  const changed = orders.filter((order) => !keeps(order))
+  for (const day of new Set(changed.map((order) => days.get(order.id) as string)))
+    await changeAll(db.FilmOrder, { promisedFor: day }, { id: changed.flatMap(({ id }) => (days.get(id) === day ? [id] : [])) })
+  for (const { id, number, count, film, memberId, promisedFor: was } of changed) {
     if (memberId === null) continue
-    const text = `Order ${number}, ${count} × ${film}: ${was === null ? 'promised for' : `not on ${dayWords(was, zone)}, but on`} ${dayWords(day, zone)}.`
+    const day = dayWords(days.get(id) as string, zone)
+    const text = `Order ${number}, ${count} × ${film}: ${was === null ? 'promised for' : `not on ${dayWords(was, zone)}, but on`} ${day}.`
     await tellOfOrder(db, { orderId: id, personId: memberId, text, now })
   }
 }

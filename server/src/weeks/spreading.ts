@@ -41,6 +41,7 @@ async function askedOf(db: Database, now: number): Promise<WeeksAsked> {
 export const spreadWeeks =
   ({ db, clock }: Pick<House, 'db' | 'clock'>, file: string | URL) =>
   async (signal: AbortSignal): Promise<void> => {
+    const began = clock.now()
     await changeAll(db.Weeks, { state: 'running', done: 0, of: 0, error: null }, { onlyRow: true })
     try {
       const asked = await askedOf(db, clock.now())
@@ -52,7 +53,10 @@ export const spreadWeeks =
       // the process ends: another takes it up
       if (result === null) throw new Error('It was ended before it was done.')
       await db.transaction(async () => {
-        await changeAll(db.Weeks, { state: 'done', result, finishedAt: clock.now(), error: null }, { onlyRow: true })
+        // what was asked for meanwhile is still to come
+        const { askedAt } = await db.Weeks.findOne({ attributes: ['askedAt'], rejectOnEmpty: true, raw: true })
+        const state = askedAt !== null && askedAt > began ? 'asked' : 'done'
+        await changeAll(db.Weeks, { state, result, finishedAt: clock.now(), error: null }, { onlyRow: true })
         await promiseDays(db, result, { now: clock.now(), all: false })
       })
     } catch (error) {
