@@ -217,24 +217,17 @@ export { asPlaced, type PlacedEvening } from './rota/darkroom/asPlaced'
 export { bathLine, type BathAsked, type BathCorner } from './rota/bathLine'
 export { timesOf, type Timed } from './rota/timed'
 export { meets, whyNotEarlier, type InTheWay } from './rota/meets'
-export {
-  eveningBody,
-  eveningLoad,
-  loadPlace,
-  type EveningBody,
-  type EveningLoad,
-  type EveningPerson,
-  type LoadPlace,
-  type Printing,
-} from './evening/body'
+export { eveningBody, eveningLoad, loadPlace, type EveningBody, type EveningLoad, type EveningPerson, type LoadPlace } from './evening/body'
 export { faultThings, type FaultThing } from './evening/fault'
 export {
   printingLight,
+  printingLimits,
   roomBody,
   roomFor,
   roomLights,
   roomUses,
   usualRoom,
+  type PrintingLimits,
   type RoomBath,
   type RoomBody,
   type RoomLight,
@@ -250,11 +243,17 @@ export { closingOf, type ClosingLine } from './evening/closing'
 export { closuresOf } from './evening/closures'
 export { prepOf, type JugToFill, type PrepTask } from './evening/prep'
 export { withOtherBottles } from './evening/otherBottles'
-export { freePrinting, requirePrinting } from './evening/printing'
+export { freePrinting, fullAt, printsIn, requirePrinting, type Printing } from './evening/printing'
 export { rearranged, stillStanding } from './evening/rearranged'
 export { clockAt, firstNames, meetingWords, unplacedWords, type EveningNames } from './evening/words'
 export { eveningAsIs, isMovable, namesInEvening, requireEvening, requireOrders, type EveningOrder } from './evening/require'
 export { asPlacedTimes, type OrderTimes } from './evening/times'
+export { bookingAgainst, type Against, type Booked, type BookingKnown, type OtherLight } from './printing/booking'
+export { printingCells, type PrintingCell } from './printing/cells'
+export { otherLightIn } from './printing/otherLight'
+export { countsFor, weekOf } from './printing/week'
+export { spanWords } from './printing/words'
+export { openingsFrom, type Opening } from './weeks/openings'
 export { weeksOf, type PlannedEvening, type ToPromise, type WeeksAsked } from './weeks/weeks'
 export { darkroomAgenda, ownAgenda, type AgendaEvening, type AgendaEvent } from './agenda/agenda'
 export type { AgendaOrder } from './agenda/words'

@@ -20,6 +20,7 @@ import { planFor } from './process/planFor'
 import type { RunRequest, Tank } from './process/shelf'
 import type { Process } from './process/process'
 import type { DarkroomEvening } from './rota/darkroom/evening'
+import type { BookingKnown } from './printing/booking'
 import type { Order, RotaProblem } from './rota/problem'
 import type { OrderWish } from './order/order'
 import type { RunEvent } from './run/runEvent'
@@ -206,7 +207,6 @@ export const darkroomEvening: DarkroomEvening = {
 /** The same evening as it is kept, with one load in it where it has its place. */
 export const eveningOfOne: EveningBody = {
   ...{ opensAt: tenDays + 64_800_000, closesAt: tenDays + 79_200_000 },
-  prints: [],
   people: [{ personId: 'p1', fromAt: tenDays + 64_800_000, untilAt: tenDays + 79_200_000, rest: null }],
   loads: [
     {
@@ -222,7 +222,7 @@ export const eveningOfOne: EveningBody = {
 }
 /** What it stands on. */
 export const eveningHouse: EveningHouse = {
-  ...{ zone: 'UTC', hangers: 8, room: { ...usualRoom, baths: [{ ...evening.baths[0]!, id: 'tub', name: 'Tub' }] }, out: [] },
+  ...{ zone: 'UTC', hangers: 8, room: { ...usualRoom, baths: [{ ...evening.baths[0]!, id: 'tub', name: 'Tub' }] }, prints: [], out: [] },
   ...{ processes: [], versions: darkroomEvening.processes, vessels: [tank], chart, partOf: {}, rules: [], catalogue },
   bottles: darkroomEvening.bottles as EveningHouse['bottles'],
 }
@@ -241,6 +241,12 @@ export const eveningNames: EveningNames = {
     person: (index) => `person ${index}`,
   },
   plan: () => undefined,
+}
+
+/** What a place at an enlarger stands on: an evening, two enlargers, nobody else there. */
+export const printingKnown: BookingKnown = {
+  ...{ open: { opensAt: 64_800_000, closesAt: 79_200_000 }, taken: [], own: [], places: 2, otherLight: [] },
+  ...{ limits: usualRoom.printing, cleanMinutes: 30, now: 0, zone: 'UTC' },
 }
 
 /** What the owner of two rolls wants of them. */

@@ -40,6 +40,7 @@ import { ruleRoutes } from './proof/rules'
 import { runRoutes } from './run/routes'
 import { sessionRoutes } from './session/routes'
 import { shelfRoutes } from './shelf/routes'
+import { bookingRoutes } from './booking/routes'
 import { weeksRoutes } from './weeks/routes'
 import { wallRoutes } from './wall/routes'
 import { wallStream } from './wall/stream'
@@ -69,6 +70,7 @@ const routes = [
   eveningRoutes,
   wallRoutes,
   weeksRoutes,
+  bookingRoutes,
   calendarRoutes,
   permissionRoutes,
   practiceRoutes,

@@ -18,7 +18,17 @@ export interface AgendaEvent {
 export interface AgendaEvening {
   id: string
   version: number
-  body: Pick<EveningBody, 'opensAt' | 'closesAt' | 'people' | 'prints'> & { loads: readonly unknown[] }
+  body: Pick<EveningBody, 'opensAt' | 'closesAt' | 'people'> & { loads: readonly unknown[] }
+  /** how many print in it */
+  printing: number
+}
+
+/** A place at an enlarger as a calendar has it. */
+export interface AgendaPrinting {
+  id: string
+  version: number
+  fromAt: number
+  untilAt: number
 }
 
 /** ms a load takes of which it is not known when its films hang */
@@ -36,17 +46,15 @@ function ofOrder({ id, version, number, count, film, state, beginsAt, hangsAt, p
 /**
  * What concerns one person: when their films go into the tank, or the day they were promised for; when they print; and when somebody counts on their hands.
  * @example
- * ownAgenda('m1', [], []) // → []
+ * ownAgenda('m1', [], [], []) // → []
  */
-export const ownAgenda = (personId: string, orders: AgendaOrder[], evenings: AgendaEvening[]): AgendaEvent[] => [
+export const ownAgenda = (personId: string, orders: AgendaOrder[], evenings: AgendaEvening[], places: AgendaPrinting[]): AgendaEvent[] => [
   ...orders.flatMap(ofOrder),
+  ...places.map(({ id, version, fromAt, untilAt }) => ({
+    ...{ uid: `print-${id}`, sequence: version, summary: 'Printing', description: 'An enlarger is yours for this time.' },
+    when: { fromAt, untilAt },
+  })),
   ...evenings.flatMap(({ id, version, body }) => [
-    ...body.prints
-      .filter((print) => print.memberId === personId)
-      .map(({ id: print, fromAt, untilAt }) => ({
-        ...{ uid: `print-${print}`, sequence: version, summary: 'Printing', description: 'An enlarger is yours for this time.' },
-        when: { fromAt, untilAt },
-      })),
     ...body.people
       .filter((one) => one.personId === personId)
       .map(({ fromAt, untilAt }) => ({
@@ -62,9 +70,9 @@ export const ownAgenda = (personId: string, orders: AgendaOrder[], evenings: Age
  * darkroomAgenda([], { closures: [{ from: '2026-04-14', until: '2026-04-14', why: 'floor painted' }] })[0].summary // → 'Closed: floor painted'
  */
 export const darkroomAgenda = (evenings: AgendaEvening[], { closures }: Pick<RoomBody, 'closures'>): AgendaEvent[] => [
-  ...evenings.map(({ id, version, body: { opensAt, closesAt, loads, prints } }) => ({
+  ...evenings.map(({ id, version, printing, body: { opensAt, closesAt, loads } }) => ({
     ...{ uid: `evening-${id}`, sequence: version, summary: 'Darkroom evening' },
-    description: `${loads.length} ${loads.length === 1 ? 'load' : 'loads'} to develop, ${prints.length} ${prints.length === 1 ? 'person' : 'people'} printing.`,
+    description: `${loads.length} ${loads.length === 1 ? 'load' : 'loads'} to develop, ${printing} ${printing === 1 ? 'person' : 'people'} printing.`,
     when: { fromAt: opensAt, untilAt: closesAt },
   })),
   ...closures.flatMap(({ from, until, why }) =>

@@ -4,9 +4,10 @@ import type { Endpoint } from './endpoint'
 import { eveningApi } from './evening'
 import { mailApi } from './mail'
 import { wallApi } from './wall'
+import { printingApi } from './printing'
 import { weeksApi } from './weeks'
 
 /** Every route in one list, for what holds of them all. */
-export const endpoints: Endpoint[] = [...Object.values(api), eveningApi, wallApi, weeksApi, calendarApi, mailApi].flatMap(
+export const endpoints: Endpoint[] = [...Object.values(api), eveningApi, printingApi, wallApi, weeksApi, calendarApi, mailApi].flatMap(
   (subject) => Object.values(subject) as Endpoint[],
 )

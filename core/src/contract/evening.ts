@@ -20,7 +20,6 @@ const eveningActs = [
   'put-in',
   'sent',
   'rebottled',
-  'printing',
   'people',
   'hours',
   'undone',
@@ -53,7 +52,8 @@ export const eveningApi = {
   room: endpoint('GET', '/api/room', 'technician', 'What the room has, and when it is open', { response: room }),
   changeRoom: endpoint('PUT', '/api/room', 'technician', 'Say what the room has, and when it is open', {
     body: z.strictObject({ version, ...roomBody.shape }),
-    response: room,
+    /** and how many places at enlargers were given back by it */
+    response: room.extend({ released: z.int() }),
   }),
   list: endpoint('GET', '/api/evenings', 'technician', 'Evenings, the latest first', { query: listQuery, response: page(summary) }),
   plan: endpoint('POST', '/api/evenings', 'technician', 'Plan the evening of a day', {

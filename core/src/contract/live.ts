@@ -37,6 +37,7 @@ export const liveEvent = z.object({
     'evening',
     'room',
     'weeks',
+    'printing',
     'fault',
     'person',
     'permission',
@@ -58,7 +59,21 @@ export const liveEvent = z.object({
 })
 /** Subjects members hear of as well, of runs and films their own; the rest is a technician's. */
 export const memberSubjects: readonly LiveEvent['subject'][] = [
-  ...(['bottle', 'roll', 'order', 'fault', 'run', 'run-event', 'notice', 'darkroom', 'shelf', 'process', 'person', 'permission'] as const),
+  ...([
+    'bottle',
+    'roll',
+    'order',
+    'fault',
+    'run',
+    'run-event',
+    'notice',
+    'darkroom',
+    'shelf',
+    'process',
+    'person',
+    'permission',
+    'printing',
+  ] as const),
 ]
 export type LiveEvent = z.infer<typeof liveEvent>
 

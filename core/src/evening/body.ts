@@ -48,15 +48,10 @@ export const eveningLoad = z.strictObject({
 })
 export type EveningLoad = z.output<typeof eveningLoad>
 
-/** Somebody prints: an enlarger is theirs for a time. */
-const printing = z.strictObject({ id, memberId: id, fromAt: millis, untilAt: millis })
-export type Printing = z.output<typeof printing>
-
 export const eveningBody = z.strictObject({
   opensAt: millis,
   closesAt: millis,
   people: z.array(eveningPerson).max(12),
   loads: z.array(eveningLoad).max(80),
-  prints: z.array(printing).max(60).default([]),
 })
 export type EveningBody = z.output<typeof eveningBody>

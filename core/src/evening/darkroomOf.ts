@@ -4,6 +4,7 @@ import type { PlacedLoad, RotaPin } from '../rota/problem'
 import type { EveningBody, EveningLoad, LoadPlace } from './body'
 import { vesselFor } from '../process/propose/vessel'
 import type { EveningHouse, LoadRun } from './house'
+import { printsIn } from './printing'
 import { printingLight, roomFor } from './room'
 
 /** ms of the midnight before opening: seconds of an evening are counted from there, 23 or 25 hours of them where the clocks are changed. */
@@ -125,7 +126,7 @@ export function darkroomOf(
       ),
       pinned,
       lit: printRoom
-        ? body.prints.map(({ fromAt, untilAt }) => ({
+        ? printsIn(body, house.prints).map(({ fromAt, untilAt }) => ({
             ...{ room: printRoom.name, light: printingLight(room), fromS: inS(fromAt), toS: inS(untilAt) },
           }))
         : [],

@@ -6,7 +6,7 @@ import type { EveningHouse, LoadRun } from './house'
 import { loadsFor, mergedLoads, rebottled, splitLoad, type WaitingOrder } from './loads'
 import { dayOf, openOn } from './openOn'
 import { prepOf } from './prep'
-import { freePrinting } from './printing'
+import { otherLightIn } from '../printing/otherLight'
 import { withOtherBottles } from './otherBottles'
 import { rearranged } from './rearranged'
 import { eveningAsIs, requireEvening, type EveningOrder } from './require'
@@ -210,8 +210,8 @@ test('the list before the doors: what is measured out when, and what stands in t
   expect(fills[0]?.jugs.map((jug) => jug.label)).toEqual(['D1', 'F1'])
   expect(list([runOf('l0')], ['fill l2']).flatMap((task) => (task.kind === 'fill' ? [task.done] : []))).toEqual([true, false, true])
   // the bottles stand ready before the doors open, the trays before the first print
-  const printed = { ...three, prints: [{ id: 'p', memberId: 'm1', fromAt: opens + 60 * minute, untilAt: opens + 90 * minute }] }
-  const out = prepOf(printed, { house, runs: [], asIs, ticked: ['trays'] })
+  const prints = [{ id: 'p', memberId: 'm1', fromAt: opens + 60 * minute, untilAt: opens + 90 * minute }]
+  const out = prepOf(three, { house: { ...house, prints }, runs: [], asIs, ticked: ['trays'] })
   expect(out.flatMap((task) => (task.kind === 'set-out' ? [task.bottles.map((one) => one.label), task.byS, task.done] : []))).toEqual([
     ['D1', 'F1'],
     64_800 - 1800,
@@ -265,30 +265,25 @@ test('whoever has a place keeps it: who comes later is left out of a bottle that
   expect(again.body.loads.map((load) => load.place !== null)).toEqual([true, true])
 })
 
-test('as many print at once as there are enlargers, while it is open', () => {
-  const print = (from: number, until: number, id = `${from} ${until}`) => ({
-    id,
-    memberId: 'm1',
-    fromAt: opens + from * minute,
-    untilAt: opens + until * minute,
-  })
-  const asked = (...prints: ReturnType<typeof print>[]) =>
-    asks(three, { ...three, prints }, { house: { ...house, room: { ...house.room, printPlaces: 2 } } })
-  asked(print(0, 60), print(0, 60, 'b'), print(60, 120))
-  expect(() => asked(print(0, 60), print(0, 60, 'b'), print(59, 120))).toThrow('All 2 enlargers are taken at that time. Take another.')
-  expect(() => asked(print(-5, 60))).toThrow(/while it is closed/)
-  const two = { ...three, prints: [print(0, 60), print(0, 90, 'b')] }
-  expect((freePrinting(two, { printPlaces: 2 }, 30 * minute) ?? 0) - opens).toBe(60 * minute)
-  expect(freePrinting(two, { printPlaces: 2 }, 300 * minute)).toBeNull()
+test('other hours lose nobody who has a place in them', () => {
+  const prints = [{ id: 'p', memberId: 'm1', fromAt: opens + 30 * minute, untilAt: opens + 90 * minute }]
+  const booked = { house: { ...house, prints }, people: { m1: 'Tilda Rook' } }
+  const later = (minutes: number) => asks(evening([]), { ...evening([]), opensAt: opens + minutes * minute }, booked)
+  later(30)
+  expect(() => later(31)).toThrow('Tilda Rook prints from 18:30 to 19:30, and it would be closed. Move that place or take it back first.')
+  // who was outside before stands in the way of nothing
+  const outside = { ...booked, house: { ...house, prints: [{ ...prints[0]!, fromAt: opens - minute }] } }
+  expect(() => asks(evening([]), { ...evening([]), opensAt: opens + 31 * minute }, outside)).not.toThrow()
 })
 
 test('a room has one light at a time: where prints are made nothing is put on reels meanwhile', () => {
   const before = evening([loadNo(0)])
-  const after = evening([loadNo(0)], { prints: [{ id: 'p', memberId: 'm1', fromAt: opens, untilAt: opens + 30 * minute }] })
-  expect(() => asks(before, after)).not.toThrow()
+  const after = evening([loadNo(0)])
+  const prints = [{ id: 'p', memberId: 'm1', fromAt: opens, untilAt: opens + 30 * minute }]
+  expect(() => asks(before, move(after, 'l0', { startAt: opens + 60_000 }), { house: { ...house, prints } })).not.toThrow()
   const [closet, printRoom] = usualRoom.rooms as [RoomBody['rooms'][number], RoomBody['rooms'][number]]
   const inOne = {
-    ...house,
+    ...{ ...house, prints },
     room: {
       ...house.room,
       rooms: [
@@ -297,7 +292,14 @@ test('a room has one light at a time: where prints are made nothing is put on re
       ],
     },
   }
-  expect(() => asks(before, after, { house: inOne })).toThrow('Print room has another light until 18:30.')
+  expect(() => asks(before, move(after, 'l0', { startAt: opens + 60_000 }), { house: inOne })).toThrow(
+    'Print room has another light until 18:30.',
+  )
+  // and where film is put on reels nobody prints
+  expect(otherLightIn(after, { house: { ...inOne, prints: [] }, runs: [], now: 0 })).toEqual([
+    { fromAt: opens, untilAt: opens + 1000 * loadNo(0).loadingS, light: 'dark' },
+  ])
+  expect(otherLightIn(after, { house, runs: [], now: 0 })).toEqual([])
   expect(() => asks(before, move(after, 'l0', { startAt: opens + 30 * minute }), { house: inOne })).not.toThrow()
 })
 

@@ -5,6 +5,7 @@ import type { ChartTime, Tank } from '../process/shelf'
 import type { DueRule } from '../proof/due'
 import type { EveningBottle } from '../rota/darkroom/evening'
 import type { RotaBottle } from '../rota/darkroom/proposed'
+import type { Printing } from './printing'
 import type { RoomBody } from './room'
 
 /** What stands in the house when an evening is looked at. */
@@ -22,6 +23,8 @@ export interface EveningHouse {
   partOf: Record<string, string>
   bottles: (EveningBottle & { shelf: RotaBottle })[]
   rules: DueRule[]
+  /** who prints when, as it is booked */
+  prints: Printing[]
   /** ids of tanks and baths that are out of order */
   out: string[]
   catalogue: Catalogue

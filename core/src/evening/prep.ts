@@ -7,6 +7,7 @@ import { bathLine } from '../rota/bathLine'
 import type { EveningBody } from './body'
 import { runOf } from './darkroomOf'
 import type { EveningHouse, LoadRun } from './house'
+import { printsIn } from './printing'
 import { printingLight } from './room'
 
 /** Something that has to be done before a load can begin. */
@@ -145,8 +146,9 @@ export function prepOf(body: EveningBody, { house, runs, asIs, ticked }: Known):
     .map(({ label, name, family }) => ({ label, name, family }))
     .sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))
   if (bottles.length > 0) tasks.push({ id: 'set-out', kind: 'set-out', bottles, byS: opens - ahead.setOut, done: tickedOff('set-out') })
-  if (body.prints.length > 0) {
-    const first = Math.min(...body.prints.map((one) => one.fromAt))
+  const prints = printsIn(body, house.prints)
+  if (prints.length > 0) {
+    const first = Math.max(body.opensAt, Math.min(...prints.map((one) => one.fromAt)))
     const byS = Math.round((first - dayBegins) / 1000) - ahead.setOut
     tasks.push({ id: 'trays', kind: 'trays', light: printingLight(house.room), byS, done: tickedOff('trays') })
   }

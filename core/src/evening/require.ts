@@ -188,7 +188,7 @@ export function requireEvening(before: EveningBody, after: EveningBody, known: K
     orders,
     after.loads.filter((load) => !isMovable(load, runs)),
   )
-  requirePrinting(after, house.room)
+  requirePrinting(before, after, { ...house, people })
   requireWaiting(before, after, orders)
   requireBegun(before, after, known)
   const was = eveningAsIs(before, house, runs, now)

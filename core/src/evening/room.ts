@@ -18,6 +18,23 @@ const roomBath = z.strictObject({
 })
 export type RoomBath = z.output<typeof roomBath>
 
+/** How places at enlargers are given out, so that everybody gets some. Minutes; 0: no limit. */
+export const printingLimits = z.strictObject({
+  /** places begin and end on so many minutes after opening */
+  spanMinutes: z.int().min(5).max(240),
+  /** of one place */
+  atOnceMinutes: z.int().min(0).max(1440),
+  /** of one member from Monday to Sunday */
+  weekMinutes: z.int().min(0).max(10_080),
+  /** days ahead they are given out */
+  aheadDays: z.int().min(1).max(90),
+  /** what is still free so long before it begins counts for nobody's week */
+  freeMinutes: z.int().min(0).max(10_080),
+})
+export type PrintingLimits = z.output<typeof printingLimits>
+/** House defaults. */
+export const usualLimits: PrintingLimits = { spanMinutes: 30, atOnceMinutes: 180, weekMinutes: 360, aheadDays: 14, freeMinutes: 120 }
+
 /** What needs a light of its own: film is put on reels, lies open in trays, is shown to a lamp; prints are made. */
 export const roomUses = ['loading', 'trays', 'lamp', 'printing'] as const
 export type RoomUse = (typeof roomUses)[number]
@@ -46,6 +63,7 @@ export const roomBody = z.strictObject({
   closets: z.int().min(0).max(10),
   washPlaces: z.int().min(0).max(40),
   printPlaces: z.int().min(0).max(40),
+  printing: printingLimits.default(usualLimits),
   /** from rinsed to dry, minutes, of a hand tank and of a drum */
   resetMinutes: z.strictObject({ hand: z.int().min(0).max(240), rotary: z.int().min(0).max(240) }),
   baths: z.array(roomBath).max(10),
@@ -83,7 +101,7 @@ export function printingLight(room: Pick<RoomBody, 'rooms'>): RoomLight {
 export const usualRoom: RoomBody = {
   hours: [null, weekday, weekday, weekday, weekday, { opens: '14:00', closes: '20:00' }, null],
   closures: [],
-  ...{ hands: 1, cleanMinutes: 30, closets: 1, washPlaces: 2, printPlaces: 4 },
+  ...{ hands: 1, cleanMinutes: 30, closets: 1, washPlaces: 2, printPlaces: 4, printing: usualLimits },
   resetMinutes: { hand: 10, rotary: 10 },
   rooms: [
     { id: '0190a000-0000-7000-8000-000000000002', name: 'Closet', light: 'dark', uses: ['loading'] },

@@ -48,7 +48,7 @@ const somebody = (id: number): string => `0190a000-0000-7000-8000-0000000000${St
 /** The evening of an opening as it is planned, or as it would be with the people who are usually there. */
 function bodyOf({ opensAt, closesAt }: Opening, planned: PlannedEvening | undefined, hands: number): EveningBody {
   const usual = Array.from({ length: hands }, (_, i) => ({ personId: somebody(i), fromAt: opensAt, untilAt: closesAt, rest: null }))
-  const body = planned?.body ?? { opensAt, closesAt, people: [], loads: [], prints: [] }
+  const body = planned?.body ?? { opensAt, closesAt, people: [], loads: [] }
   return body.people.length > 0 ? body : { ...body, people: usual }
 }
 

@@ -3,6 +3,7 @@ import type { FileAnswer } from '@selvrin/core/contract'
 import ical, { ICalCalendarMethod } from 'ical-generator'
 import { Op } from 'sequelize'
 import { roomOf } from '../evening/roomFacts'
+import { placesWhere } from '../printing/places'
 import type { Database } from '../table/database'
 
 /** days back from now that still stand in a calendar */
@@ -18,14 +19,25 @@ interface Whose {
 
 async function eventsOf(db: Database, { personId, whose }: Whose, now: number): Promise<AgendaEvent[]> {
   const rows = await db.Evening.findAll({ where: { closesAt: { [Op.gt]: now - backDays * dayMs } }, order: ['opensAt'], raw: true })
-  const evenings = rows.map(({ id, version, body }) => ({ id, version, body: { ...body, prints: body.prints ?? [] } }))
+  const places = await placesWhere(db, { untilAt: { [Op.gt]: now - backDays * dayMs } })
+  const evenings = rows.map(({ id, version, day, body }) => ({
+    id,
+    version,
+    body,
+    printing: places.filter((one) => one.day === day).length,
+  }))
   if (whose === 'darkroom') return darkroomAgenda(evenings, await roomOf(db))
   const orders = await db.FilmOrder.findAll({
     where: { memberId: personId, state: { [Op.in]: [...openStates] } },
     order: ['id'],
     raw: true,
   })
-  return ownAgenda(personId, orders, evenings)
+  return ownAgenda(
+    personId,
+    orders,
+    evenings,
+    places.filter((one) => one.memberId === personId),
+  )
 }
 
 /** A plan as an iCalendar file. */

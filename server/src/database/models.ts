@@ -15,6 +15,7 @@ import { eveningChangeTable } from '../evening/EveningChange'
 import { eveningTickTable } from '../evening/EveningTick'
 import { faultTable } from '../evening/Fault'
 import { roomTable } from '../evening/Room'
+import { printPlaceTable } from '../printing/PrintPlace'
 import { noticeTable } from '../film/Notice'
 import { rollTable } from '../film/Roll'
 import { rollMarkTable } from '../film/RollMark'
@@ -115,6 +116,7 @@ const tables = {
   Vessel: vesselTable,
   WallKey: wallKeyTable,
   CalendarKey: calendarKeyTable,
+  PrintPlace: printPlaceTable,
   MailWish: mailWishTable,
   Letter: letterTable,
   Weeks: weeksTable,
@@ -158,6 +160,7 @@ function associate(m: Tables): void {
   belongs(m.OrderChange, m.Person, 'by', 'byPerson')
   belongs(m.WallKey, m.Person, 'by', 'byPerson')
   belongs(m.CalendarKey, m.Person, 'person', 'personId')
+  belongs(m.PrintPlace, m.Person, 'person', 'personId')
   belongs(m.Letter, m.Person, 'person', 'personId')
   belongs(m.Weeks, m.Person, 'asker', 'askedBy')
   belongs(m.EveningChange, m.Person, 'by', 'byPerson')

@@ -13,10 +13,12 @@ import {
 } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import { catalogueOf } from '../chemical/chemistry'
+import { zoneOf } from '../darkroom/zone'
 import { follow } from '../evening/following'
 import { houseOf } from '../evening/rows'
 import { ordersWhere } from '../order/rows'
 import type { Database } from '../table/database'
+import { printing } from './printing'
 
 /** hour after which the demo plans the next day's evening */
 const lateHour = 19
@@ -38,11 +40,13 @@ const room = (): RoomBody => ({
 
 /** The evening of the demo, today's or tomorrow's: most of it arranged, and some who came later still without a place. */
 export async function rota(db: Database, staff: string[], today: number): Promise<void> {
-  await db.Room.create({ body: room() })
-  const house = { ...(await houseOf(db, [], today)), catalogue: await catalogueOf(db) }
-  const { zone } = house
+  const usual = room()
+  await db.Room.create({ body: usual })
+  const zone = await zoneOf(db)
   const late = today > timeOnDay(today, { hour: lateHour, minute: 0 }, zone)
   const day = late ? inDays(today, 1, zone) : today
+  await printing(db, usual, { from: day, zone, today })
+  const house = { ...(await houseOf(db, { loads: [], prints: { day: dayOf(day, zone) } }, today)), catalogue: await catalogueOf(db) }
   const at = (hour: number, minute = 0): number => timeOnDay(day, { hour, minute }, zone)
   const [opensAt, closesAt] = [at(18), at(22)]
   const people = staff.slice(0, 2).map((personId, i): EveningPerson => ({
@@ -51,12 +55,7 @@ export async function rota(db: Database, staff: string[], today: number): Promis
   }))
   const waiting = (await ordersWhere(db, { state: 'waiting' })).filter((order) => order.earliest === null || order.earliest < closesAt)
   const [first, later] = [waiting.slice(0, -cameLater), waiting.slice(-cameLater)]
-  const [early, second] = waiting.filter((order) => order.memberId !== null)
-  const prints = [
-    { id: uuid(), memberId: early?.memberId ?? '', fromAt: at(18, 30), untilAt: at(21) },
-    { id: uuid(), memberId: second?.memberId ?? '', fromAt: at(19), untilAt: at(21, 30) },
-  ]
-  const empty: EveningBody = { opensAt, closesAt, people, loads: [], prints }
+  const empty: EveningBody = { opensAt, closesAt, people, loads: [] }
   const made = loadsFor(first, empty, house, uuid).loads
   // who came later was put in beside what is there, into the bottle that stood in front
   const body: EveningBody = { ...empty, loads: made }

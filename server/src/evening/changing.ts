@@ -1,12 +1,25 @@
-import { inEvening, isMovable, requireEvening, runOf, stillStanding, type EveningBody, type EveningHouse } from '@selvrin/core'
+import {
+  inEvening,
+  isMovable,
+  openOn,
+  requireEvening,
+  requirePrinting,
+  runOf,
+  stillStanding,
+  type EveningBody,
+  type EveningHouse,
+} from '@selvrin/core'
 import type { EveningAct, EveningPage, eveningApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { catalogueOf } from '../chemical/chemistry'
+import { zoneOf } from '../darkroom/zone'
 import { saveSeen } from '../http/changing'
 import { notFound, Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
+import { givingOut, placesWhere } from '../printing/places'
 import { follow } from './following'
+import { roomOf } from './roomFacts'
 import { eveningPage, eveningRow } from './rows'
 
 /** All of an evening with its row locked: nobody else changes it until the end of the transaction. `loads`: those that come into it. */
@@ -39,12 +52,22 @@ async function write(
   await follow(db, { id: evening.id, before: evening.body, after: body }, page, { now })
 }
 
+/** Whoever has booked a place that day has it within other hours than the usual ones, too. */
+async function requireBooked(db: Database, { day, ...hours }: { day: string; opensAt: number; closesAt: number }): Promise<void> {
+  await givingOut(db)
+  const [zone, places] = [await zoneOf(db), await placesWhere(db, { day })]
+  const usual = openOn(await roomOf(db), day, zone)
+  const people = Object.fromEntries(places.map((one) => [one.memberId, one.member]))
+  requirePrinting('opensAt' in usual ? usual : hours, hours, { prints: places, people, zone })
+}
+
 /** The evening of a day that has none yet. */
 export const planEvening: Handler<typeof eveningApi.plan> = async ({ db, body: { id, day, opensAt, closesAt, people }, who, now }) => {
   if (closesAt <= opensAt) throw new Refusal(422, 'closes', 'It closes before it opens.', { field: 'closesAt' })
   const there = await db.Evening.findOne({ attributes: ['id'], where: { day }, raw: true })
   if (there) throw new Refusal(409, 'exists', 'That day has an evening already.', { current: await eveningRow(db, there.id) })
-  const body: EveningBody = { opensAt, closesAt, people, loads: [], prints: [] }
+  const body: EveningBody = { opensAt, closesAt, people, loads: [] }
+  await requireBooked(db, { day, opensAt, closesAt })
   await db.Evening.create({ id, day, body, opensAt, closesAt })
   await db.EveningChange.create({ id: uuid(), eveningId: id, at: now, byPerson: who.id, what: 'planned', before: body, undone: true })
   return eveningRow(db, id)

@@ -226,10 +226,10 @@ test('who leaves is in no evening any more, by nothing that is kept of one', asy
   )
   const now = await page()
   const { body } = now.evening
-  const prints = [...body.prints, { id: uuid(), memberId: left, fromAt: body.opensAt, untilAt: body.opensAt + 3_600_000 }]
-  expect((await put(ilse!, now.evening, { ...body, prints }, 'printing')).status).toBe(200)
+  const people = [...body.people, { personId: left, fromAt: body.opensAt, untilAt: body.opensAt + 3_600_000, rest: null }]
+  expect((await put(ilse!, now.evening, { ...body, people }, 'people')).status).toBe(200)
   const again = await page()
-  expect((await put(ilse!, again.evening, { ...again.evening.body, prints: body.prints }, 'printing')).status).toBe(200)
+  expect((await put(ilse!, again.evening, { ...again.evening.body, people: body.people }, 'people')).status).toBe(200)
   const { version } = (await house.one<{ version: number }>('select version from person where id = $1', [left]))!
   const gone = await ilse!.send('DELETE', `/api/people/${left}`, { version })
   expect(gone.status).toBe(200)

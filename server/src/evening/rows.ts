@@ -7,6 +7,7 @@ import { newestFormulas } from '../formula/queries'
 import { nameOf, withName } from '../house/left'
 import { notFound } from '../house/refusal'
 import { byWish, ordersWhere } from '../order/rows'
+import { printsWhere } from '../printing/places'
 import { newestProcesses } from '../process/queries'
 import { vesselRows } from '../run/queries'
 import type { Database, Row } from '../table/database'
@@ -24,14 +25,7 @@ export async function eveningRow(db: Database, id: string): Promise<Evening> {
   if (!row) throw notFound('evening')
   const last = await lastOf(db, id)
   const { version, day, body } = row
-  // what was kept before there were enlargers in it
-  return {
-    id,
-    version,
-    day,
-    body: { ...body, prints: body.prints ?? [] },
-    last: last && { what: last.what, by: nameOf(last.by), at: last.at },
-  }
+  return { id, version, day, body, last: last && { what: last.what, by: nameOf(last.by), at: last.at } }
 }
 
 /** Evenings the latest first. */
@@ -61,8 +55,12 @@ async function olderVersions(db: Database, named: string[], newest: EveningHouse
   return Object.fromEntries(rows.map(({ id, body }) => [id, { ...body, id }]))
 }
 
-/** All an evening stands on: the shelf, the chart, the room, as they are now. Chemicals are core's own and this darkroom's, which its reader has. */
-export async function houseOf(db: Database, loads: Evening['body']['loads'], now: number): Promise<Omit<EveningHouse, 'catalogue'>> {
+/** All an evening stands on: the shelf, the chart, the room, as they are now, and the places at enlargers that fit. Chemicals are core's own and this darkroom's, which its reader has. */
+export async function houseOf(
+  db: Database,
+  { loads, prints }: { loads: Evening['body']['loads']; prints: WhereOptions },
+  now: number,
+): Promise<Omit<EveningHouse, 'catalogue'>> {
   const darkroom = await db.Darkroom.findOne({ attributes: ['zone', 'hangers'], raw: true })
   const { version: _, ...room } = await roomOf(db)
   const processes = (await newestProcesses(db, all)).map(({ id, versionId, body }) => ({ id, versionId, body }))
@@ -75,6 +73,7 @@ export async function houseOf(db: Database, loads: Evening['body']['loads'], now
     partOf: partsOfBaths(await newestFormulas(db, all)),
     bottles: await bottlesOfEvening(db, now),
     rules: (await db.DueRule.findAll({ raw: true })) as DueRule[],
+    prints: await printsWhere(db, prints),
     out: await outOfOrder(db),
   }
 }
@@ -85,20 +84,23 @@ const mostWaiting = 100
 /** An evening with all it stands on, with the orders that are in it or `named`, and those that wait and are there before it closes, the most pressing first. */
 export async function eveningPage(db: Database, id: string, now: number, named: string[] = []): Promise<EveningPage> {
   const evening = await eveningRow(db, id)
-  const { loads, people, prints } = evening.body
+  const { loads, people } = evening.body
+  const house = await houseOf(db, { loads, prints: { day: evening.day } }, now)
   const mine = [...new Set([...named, ...loads.flatMap((load) => load.orders)])]
   const inTime = { [Op.or]: [{ earliest: null }, { earliest: { [Op.lt]: evening.body.closesAt } }] }
   const waiting = { state: 'waiting', id: { [Op.notIn]: mine }, ...inTime }
   const names = await db.Person.findAll({
     attributes: ['id', 'name'],
     where: {
-      [Op.or]: [{ id: [...people.map((one) => one.personId), ...prints.map((one) => one.memberId)] }, { role: 'technician', active: true }],
+      [Op.or]: [
+        { id: [...people.map((one) => one.personId), ...house.prints.map((one) => one.memberId)] },
+        { role: 'technician', active: true },
+      ],
     },
     raw: true,
   })
   return {
-    evening,
-    house: await houseOf(db, loads, now),
+    ...{ evening, house },
     runs: await runsOf(
       db,
       loads.map((load) => load.id),

@@ -66,6 +66,10 @@ describe('every route, with the wrong role', () => {
     'PUT /api/orders/:id/photo': [403],
     'GET /api/orders/:id/photo': [403],
     'GET /api/print/orders/:id': [403],
+    'GET /api/printing': [200],
+    'POST /api/printing': [403, ({ ids }) => ({ id: uuid(), memberId: ids.people, ...hour })],
+    'PUT /api/printing/:id': [404, () => ({ version: 1, ...hour })],
+    'POST /api/printing/:id/take-back': [404, () => ({ version: 1, why: '' })],
     'GET /api/permissions/mine': [200],
     'GET /api/practices': [200],
     'GET /api/practices/:id': [403],
@@ -89,6 +93,7 @@ describe('every route, with the wrong role', () => {
     ...{ film: 'Millrace 400', format: '135-36', count: 1, ei: 400, pushStops: 0, processId: houseIds['bw-negative'], developer: null },
     ...{ earliest: null, wantedBy: null, present: false, critical: false, note: '' },
   }
+  const hour = { fromAt: 0, untilAt: 3_600_000, overruled: null }
   const nothing = { seed: 1, speed: 1, troubles: [], answers: {}, steps: [] }
   interface Others {
     request: object
@@ -109,6 +114,7 @@ describe('every route, with the wrong role', () => {
       runs: await first('run', `planned_by in ${notBram}`),
       orders: await first('film_order', `member_id in ${notBram}`),
       calendars: uuid(),
+      printing: uuid(),
     }
     return { request, ids }
   }

@@ -31,6 +31,8 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['tests', db.Proof, 'byPerson', 'at'],
   ['tests taken back', db.ProofTakenBack, 'byPerson', 'at'],
   ['marks cleared', db.RollMark, 'clearedBy', 'at'],
+  ['places at enlargers booked', db.PrintPlace, 'byPerson', 'at'],
+  ['places at enlargers given back', db.PrintPlace, 'takenBackBy', 'takenBackAt'],
   ['waste', db.WasteEntry, 'byPerson', 'at'],
   ['imports', db.Import, 'byPerson', 'at'],
   ['chemicals', db.Chemical, 'changedBy', 'changedAt'],
@@ -71,6 +73,7 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
       where: { personId: id },
       order: ['at'],
     }),
+    'places at enlargers': await plain(db.PrintPlace, { where: { personId: id }, order: ['fromAt'] }),
     orders: await plain(db.FilmOrder, { where: { memberId: id }, order: ['number'] }),
     'runs with their films': await runsWith(db, id),
   }

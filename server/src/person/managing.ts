@@ -6,6 +6,7 @@ import { notFound, Refusal, stale } from '../house/refusal'
 import type { Handler } from '../http/route'
 import { changeAll } from '../table/all'
 import type { Database } from '../table/database'
+import { releaseOf } from '../printing/releasing'
 import { takeNameOut } from './erasing'
 import { personRow, shown } from './rows'
 
@@ -19,11 +20,14 @@ async function keepOneTechnician(db: Database): Promise<void> {
     throw new Refusal(409, 'last-technician', 'That would leave the darkroom without a technician. Make someone else one first.')
 }
 
-export const change: Handler<typeof api.person.change> = async ({ db, params: { id }, body: { version, ...facts } }) => {
+export const change: Handler<typeof api.person.change> = async ({ db, params: { id }, body: { version, ...facts }, who, now }) => {
   await alone(db)
   await saveSeen(asSeen(db.Person, { id, version }).set(facts), version, () => personRow(db, id))
   await keepOneTechnician(db)
-  if (facts.active === false) await db.Session.destroy({ where: { personId: id } })
+  if (facts.active === false) {
+    await db.Session.destroy({ where: { personId: id } })
+    await releaseOf(db, id, { now, by: who.id })
+  }
   return personRow(db, id)
 }
 

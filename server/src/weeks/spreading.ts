@@ -16,7 +16,7 @@ const [roundsEach, mostRounds, mostMs] = [3, 400, 6000]
 
 /** All that a spread stands on, as it is now. */
 async function askedOf(db: Database, now: number): Promise<WeeksAsked> {
-  const house = await houseOf(db, [], now)
+  const house = await houseOf(db, { loads: [], prints: { untilAt: { [Op.gt]: now } } }, now)
   const formulas = (await newestFormulas(db, { ids: null, after: null, limit: null })).map(({ id, body }): HouseFormula => ({ id, body }))
   const evenings = await db.Evening.findAll({ where: { closesAt: { [Op.gt]: startOfDay(now, house.zone) } }, order: ['opensAt'] })
   const runs = await runsOf(
@@ -27,7 +27,7 @@ async function askedOf(db: Database, now: number): Promise<WeeksAsked> {
   return {
     house: { ...house, catalogue: await catalogueOf(db) },
     formulas,
-    evenings: evenings.map(({ day, body }) => ({ day, body: { ...body, prints: body.prints ?? [] }, runs })),
+    evenings: evenings.map(({ day, body }) => ({ day, body, runs })),
     orders: orders.map((order) => ({
       id: order.id,
       wish: orderWish.parse(Object.fromEntries(Object.keys(orderWish.shape).map((key) => [key, order.get(key as never)]))),

@@ -20,6 +20,7 @@ import { wall } from './0019-wall'
 import { weeks } from './0020-weeks'
 import { calendar } from './0021-calendar'
 import { mail } from './0022-mail'
+import { printing } from './0023-printing'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -46,4 +47,5 @@ export const migrations: Migration[] = [
   weeks,
   calendar,
   mail,
+  printing,
 ]
