@@ -39,7 +39,17 @@ test('a member’s pages hold as well, on the phone first', async ({ page, house
   const there = await crowded(house)
   await signIn(page, 'tilda')
   const found: string[] = []
-  for (const path of ['/shelf', '/tanks', '/tanks/plan', '/rota', `/rota/orders/${there.order}`, '/films', '/practice', '/settings']) {
+  for (const path of [
+    '/shelf',
+    '/tanks',
+    '/tanks/plan',
+    '/rota',
+    `/rota/orders/${there.order}`,
+    '/rota/printing',
+    '/films',
+    '/practice',
+    '/settings',
+  ]) {
     await page.setViewportSize({ width: 390, height: 844 })
     await page.goto(path)
     await expect(page.locator('h1').first()).toBeVisible()
@@ -221,6 +231,7 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   `/rota/evenings/${there.evening}/prep`,
   '/rota/room',
   '/rota/weeks',
+  '/rota/printing',
   '/films/pairs',
   `/films/trace?bottle=${there.bottle}`,
   '/formulary/kits',
@@ -266,6 +277,7 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   [`/rota/evenings/${at.evening}`, /^What would help/],
   [`/rota/evenings/${at.evening}`, /^People, hours/],
   [`/rota/evenings/${at.evening}`, 'Who prints'],
+  ['/rota/printing', /free, .*book$/],
   ['/rota/room', 'Something is wrong'],
   ['/rota/room', 'A new screen'],
   ['/settings', 'A new address'],

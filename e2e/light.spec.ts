@@ -100,6 +100,7 @@ test.describe('safelight: every pixel is black or red', () => {
       `/rota/evenings/${evening}/prep`,
       '/rota/room',
       '/rota/weeks',
+      '/rota/printing',
       `/people/${member}`,
       '/people/letters',
       '/devices',

@@ -102,6 +102,11 @@ export function makeRouter(): Router {
       { path: '/rota', component: pages.rota, meta: { for: 'members', title: 'Rota' } },
       { path: '/rota/orders/:id', component: () => import('./order/OrderPage.vue'), meta: { for: 'members', title: 'Order' } },
       { path: '/rota/room', component: () => import('./evening/RoomPage.vue'), meta: { title: 'The room' } },
+      {
+        path: '/rota/printing',
+        component: () => import('./printing/PrintingPage.vue'),
+        meta: { for: 'members', title: 'Printing places' },
+      },
       { path: '/rota/weeks', component: () => import('./weeks/WeeksPage.vue'), meta: { title: 'The coming weeks' } },
       { path: '/rota/evenings/:id', component: () => import('./evening/EveningPage.vue'), meta: { title: 'Evening' } },
       { path: '/rota/evenings/:id/prep', component: () => import('./evening/PrepPage.vue'), meta: { title: 'Before the doors open' } },

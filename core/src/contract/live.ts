@@ -73,6 +73,8 @@ export const memberSubjects: readonly LiveEvent['subject'][] = [
     'person',
     'permission',
     'printing',
+    'room',
+    'evening',
   ] as const),
 ]
 export type LiveEvent = z.infer<typeof liveEvent>

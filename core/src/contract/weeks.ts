@@ -20,6 +20,8 @@ const page = z.object({
   error: z.string().nullable(),
   /** orders that are named in it and still wait */
   orders: z.array(orderRow),
+  /** how many print on each day of the calendar */
+  printing: z.record(z.string(), z.int()),
 })
 
 export const weeksApi = {

@@ -36,7 +36,7 @@ const loadNo = (i: number, place: Partial<NonNullable<EveningLoad['place']>> | n
 const orders: EveningOrder[] = [0, 1, 2, 3].map((i) => ({ ...eveningOrder, id: `o${i}`, number: i, member: `Member ${i}` }))
 const evening = (loads: EveningLoad[], more: Partial<EveningBody> = {}): EveningBody => ({ ...eveningOfOne, loads, ...more })
 const three = evening([loadNo(0), loadNo(1), loadNo(2)])
-const known = { house, runs: [] as LoadRun[], orders, people: { p1: 'Ilse' }, now: 0 }
+const known = { house, runs: [] as LoadRun[], orders, people: { p1: 'Ilse' } as Record<string, string>, now: 0 }
 const asks = (before: EveningBody, after: EveningBody, more: Partial<typeof known> = {}) =>
   requireEvening(before, after, { ...known, ...more })
 const move = (body: EveningBody, id: string, place: Partial<NonNullable<EveningLoad['place']>>): EveningBody => ({

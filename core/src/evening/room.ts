@@ -33,7 +33,7 @@ export const printingLimits = z.strictObject({
 })
 export type PrintingLimits = z.output<typeof printingLimits>
 /** House defaults. */
-export const usualLimits: PrintingLimits = { spanMinutes: 30, atOnceMinutes: 180, weekMinutes: 360, aheadDays: 14, freeMinutes: 120 }
+const usualLimits: PrintingLimits = { spanMinutes: 30, atOnceMinutes: 180, weekMinutes: 360, aheadDays: 14, freeMinutes: 120 }
 
 /** What needs a light of its own: film is put on reels, lies open in trays, is shown to a lamp; prints are made. */
 export const roomUses = ['loading', 'trays', 'lamp', 'printing'] as const

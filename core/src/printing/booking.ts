@@ -4,13 +4,7 @@ import { fullAt, type Printing } from '../evening/printing'
 import type { PrintingLimits } from '../evening/room'
 import { clockAt } from '../evening/words'
 import { spanWords } from './words'
-import { countsFor, weekOf } from './week'
-
-/** A place as it is booked. */
-export interface Booked extends Printing {
-  /** ms; when it was booked as it is */
-  at: number
-}
+import { countsFor, weekOf, type Booked } from './week'
 
 /** A time (ms) for which the room in which prints are made has another light. */
 export interface OtherLight {

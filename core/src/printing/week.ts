@@ -1,6 +1,12 @@
 import { DateTime } from 'luxon'
 import type { PrintingLimits } from '../evening/room'
-import type { Booked } from './booking'
+import type { Printing } from '../evening/printing'
+
+/** A place as it is booked. */
+export interface Booked extends Printing {
+  /** ms; when it was booked as it is */
+  at: number
+}
 
 const minuteMs = 60_000
 

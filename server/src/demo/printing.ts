@@ -23,12 +23,13 @@ const daysBefore = 5
 export async function printing(
   db: Database,
   room: RoomBody,
-  { from, zone, today }: { from: number; zone: string; today: number },
+  { opensAt, zone, today }: { opensAt: number; zone: string; today: number },
 ): Promise<void> {
   const members = await db.Person.findAll({ attributes: ['id'], where: { role: 'member', active: true }, order: ['name'], raw: true })
   const rows = booked.flatMap(([who, days, fromMin, untilMin]) => {
-    const day = dayOf(inDays(from, days, zone), zone)
-    const open = openOn(room, day, zone)
+    const day = dayOf(inDays(opensAt, days, zone), zone)
+    // the first evening has hours of its own
+    const open = days === 0 ? { opensAt } : openOn(room, day, zone)
     const member = members[who % members.length]
     if (!member || 'closed' in open) return []
     return [

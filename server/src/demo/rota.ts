@@ -45,7 +45,7 @@ export async function rota(db: Database, staff: string[], today: number): Promis
   const zone = await zoneOf(db)
   const late = today > timeOnDay(today, { hour: lateHour, minute: 0 }, zone)
   const day = late ? inDays(today, 1, zone) : today
-  await printing(db, usual, { from: day, zone, today })
+  await printing(db, usual, { opensAt: timeOnDay(day, { hour: 18, minute: 0 }, zone), zone, today })
   const house = { ...(await houseOf(db, { loads: [], prints: { day: dayOf(day, zone) } }, today)), catalogue: await catalogueOf(db) }
   const at = (hour: number, minute = 0): number => timeOnDay(day, { hour, minute }, zone)
   const [opensAt, closesAt] = [at(18), at(22)]

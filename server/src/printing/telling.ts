@@ -9,7 +9,7 @@ export interface Times {
 }
 
 /** A place in words: 'Tue 14 Apr, 18:30 to 21:00'. */
-export function placeWords({ fromAt, untilAt }: Times, zone: string): string {
+function placeWords({ fromAt, untilAt }: Times, zone: string): string {
   const at = (ms: number, format: string): string => DateTime.fromMillis(ms, { zone }).setLocale('en-GB').toFormat(format)
   return `${at(fromAt, 'ccc d LLL, HH:mm')} to ${at(untilAt, 'HH:mm')}`
 }

@@ -47,6 +47,7 @@ const words = ({ loads, without }: EveningSummary): string =>
       </div>
       <div class="flex flex-col gap-2">
         <RouterLink to="/rota/weeks" class="button">The coming weeks</RouterLink>
+        <RouterLink to="/rota/printing" class="button">Printing places</RouterLink>
       </div>
     </div>
     <NewEvening v-if="planning" :there="evenings" @close="planning = false" @planned="router.push(`/rota/evenings/${$event}`)" />

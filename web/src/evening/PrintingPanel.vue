@@ -1,72 +1,59 @@
 <script setup lang="ts">
-import { freePrinting, startOfDay } from '@selvrin/core'
-import { v7 as uuid } from 'uuid'
-import { computed, onMounted, ref } from 'vue'
-import { sentence } from '../api/call'
-import ChoiceField from '../fields/ChoiceField.vue'
-import FormPanel from '../fields/FormPanel.vue'
-import TextField from '../fields/TextField.vue'
-import { showClock } from '../marks/words'
-import { momentOf } from '../order/when'
-import { usePeople } from '../stores'
+import { freePrinting } from '@selvrin/core'
+import type { PrintPlace } from '@selvrin/core/contract'
+import { computed, ref } from 'vue'
+import { now } from '../clock'
+import ModalPanel from '../fields/ModalPanel.vue'
+import BookPanel from '../printing/BookPanel.vue'
+import GiveBackPanel from '../printing/GiveBackPanel.vue'
+import PlaceChips from '../printing/PlaceChips.vue'
+import { usePrinting } from '../printing/usePrinting'
 import type { EveningView } from './useEvening'
 
-/** Who prints when: an enlarger is theirs for a time. */
+/** Who prints when in this evening. */
 const { view } = defineProps<{ view: EveningView }>()
-const emit = defineEmits<{ close: [] }>()
-const { evening, house, busy, problem, send } = view
+defineEmits<{ close: [] }>()
+const { evening, house } = view
 const zone = computed(() => house.value?.zone ?? 'UTC')
-const people = usePeople()
-onMounted(() => void people.load())
-const members = computed(() =>
-  people.rows
-    .filter((one) => one.active)
-    .map(({ id, name }) => ({ value: id, name }))
-    .sort((a, b) => a.name.localeCompare(b.name)),
-)
+const printing = usePrinting(() => zone.value)
+const { page, days, booked } = printing
+const day = computed(() => days.value.find((one) => one.day === evening.value?.day) ?? null)
+const places = computed(() => booked.value.filter((one) => one.day === evening.value?.day))
 const usualMs = 2 * 3_600_000
-const first = evening.value && house.value ? (freePrinting(evening.value.body, house.value.room, usualMs) ?? evening.value.body.opensAt) : 0
-const who = ref<string | null>(null)
-const from = ref(showClock(first, zone.value))
-const until = ref(showClock(first + usualMs, zone.value))
-const wrong = ref('')
-const nameOf = (id: string): string => members.value.find((one) => one.value === id)?.name ?? view.people.value[id] ?? ''
-const sorted = computed(() => [...(evening.value?.body.prints ?? [])].sort((a, b) => a.fromAt - b.fromAt))
-async function keep(): Promise<void> {
-  const body = evening.value?.body
-  if (!body) return
-  wrong.value = ''
-  if (who.value === null) return void (wrong.value = 'Say who prints.')
-  try {
-    const day = String(startOfDay(body.opensAt, zone.value))
-    const fromAt = momentOf(day, from.value, zone.value)
-    const untilAt = momentOf(day, until.value, zone.value)
-    if (await send('printing', { ...body, prints: [...body.prints, { id: uuid(), memberId: who.value, fromAt, untilAt }] })) emit('close')
-  } catch (error) {
-    wrong.value = sentence(error)
-  }
-}
-async function takeOut(id: string): Promise<void> {
-  const body = evening.value?.body
-  if (body) await send('printing', { ...body, prints: body.prints.filter((one) => one.id !== id) })
-}
+const free = computed(() => {
+  const { value: all } = page.value
+  if (!all || !day.value) return 0
+  const prints = day.value.taken.map((one) => ({ ...one, memberId: '' }))
+  const from = printing.cells(day.value).find((cell) => cell.untilAt > now())?.fromAt
+  return freePrinting(day.value, { prints, places: all.places, ms: usualMs, from }) ?? from ?? day.value.opensAt
+})
+const booking = ref<{ fromAt: number; place: PrintPlace | null } | null>(null)
+const givingBack = ref<PrintPlace | null>(null)
 </script>
 
 <template>
-  <FormPanel title="Who prints" yes="Book it" :busy="busy" :problem="wrong || problem" @close="emit('close')" @submit="keep">
-    <ul v-if="sorted.length > 0">
-      <li v-for="one in sorted" :key="one.id" class="flex flex-wrap items-center gap-3 border-b border-line py-1">
-        <b class="font-mono">{{ showClock(one.fromAt, zone) }} to {{ showClock(one.untilAt, zone) }}</b>
-        <span class="flex-1">{{ nameOf(one.memberId) }}</span>
-        <button type="button" class="button button-small" :disabled="busy" @click="takeOut(one.id)">
-          Take out {{ nameOf(one.memberId) }}
+  <BookPanel
+    v-if="booking && day"
+    :view="printing"
+    :day="day"
+    :from-at="booking.fromAt"
+    :place="booking.place"
+    @close="booking = null"
+    @give-back="((givingBack = $event), (booking = null))"
+  />
+  <GiveBackPanel v-else-if="givingBack" :place="givingBack" :zone="zone" @close="givingBack = null" />
+  <ModalPanel v-else open title="Who prints" @close="$emit('close')">
+    <p v-if="!page.value.value" role="status">{{ page.problem.value || 'Asking …' }}</p>
+    <template v-else>
+      <p v-if="places.length === 0" class="text-lg">Nobody has booked an enlarger.</p>
+      <PlaceChips :places="places" :zone="zone" @choose="booking = { fromAt: $event.fromAt, place: $event }" />
+      <div class="mt-4 flex flex-wrap gap-3">
+        <button v-if="day" type="button" class="button button-main" @click="booking = { fromAt: free, place: null }">
+          Book an enlarger
         </button>
-      </li>
-    </ul>
-    <ChoiceField v-model="who" label="Who" :choices="members" />
-    <div class="grid grid-cols-2 gap-3">
-      <TextField v-model="from" label="From" />
-      <TextField v-model="until" label="To" />
-    </div>
-  </FormPanel>
+        <RouterLink to="/rota/printing" class="button">All printing places</RouterLink>
+        <button type="button" class="button" @click="$emit('close')">Back to the board</button>
+      </div>
+    </template>
+  </ModalPanel>
 </template>

@@ -11,11 +11,13 @@ import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import { useTyping } from '../hand/typed'
+import { counted } from '../marks/words'
 import WallKeys from '../wall/WallKeys.vue'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import FaultList from './FaultList.vue'
 import LitRooms from './LitRooms.vue'
+import PrintingShares from './PrintingShares.vue'
 import { readRoom, writeRoom, type RoomDraft } from './roomDraft'
 
 /** What the room has, and when it is open: evenings are planned with it. And what is out of order in it. */
@@ -53,9 +55,15 @@ async function keep(): Promise<void> {
   }
   // who was told of the other's says theirs again
   const version = (current.value as Room | null)?.version ?? seen.value.version
-  if (!(await act(async () => (seen.value = await call(eveningApi.changeRoom, { body: { version, ...body } }))))) return
+  let released = 0
+  const good = await act(async () => {
+    const { released: lost, ...room } = await call(eveningApi.changeRoom, { body: { version, ...body } })
+    ;[seen.value, released] = [room, lost]
+  })
+  if (!good || !seen.value) return
   draft.value = writeRoom(seen.value, session.manner)
-  said.value = 'Kept. Evenings are planned with it from now on.'
+  const told = released === 0 ? '' : ` ${counted(released, 'printing place')} could not stay; whose they were is told.`
+  said.value = `Kept. Evenings are planned with it from now on.${told}`
 }
 function addBath(): void {
   draft.value?.baths.push({ id: uuid(), name: '', startC: '', heatCPerMin: '', coolCPerMin: '', places: '4' })
@@ -142,6 +150,7 @@ function addClosure(): void {
         </div>
         <p class="mt-2 text-quiet">How many films the dryer holds is said in the settings; tanks and drums stand under Tanks.</p>
       </section>
+      <PrintingShares v-model="draft.printing" />
       <LitRooms v-model="draft.rooms" />
       <section aria-labelledby="baths">
         <h2 id="baths" class="mb-2 text-2xl font-bold">Tempering baths</h2>

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import OrdersPage from '../order/OrdersPage.vue'
 import { useSession } from '../session/store'
+import PrintingLink from '../printing/PrintingLink.vue'
 import EveningStrip from './EveningStrip.vue'
 import ReportFault from './ReportFault.vue'
 
@@ -13,7 +14,8 @@ const reporting = ref(false)
 <template>
   <OrdersPage>
     <EveningStrip v-if="session.isTechnician" />
-    <p v-else class="mb-4"><button class="button" @click="reporting = true">Something here is broken</button></p>
+    <PrintingLink v-if="!session.isTechnician" class="mb-4 max-w-md" />
+    <p v-if="!session.isTechnician" class="mb-4"><button class="button" @click="reporting = true">Something here is broken</button></p>
     <ReportFault v-if="reporting" @close="reporting = false" />
   </OrdersPage>
 </template>

@@ -1,6 +1,7 @@
 import {
   bathLine,
   firstNames,
+  printsIn,
   runOf,
   timesOf,
   type BathAsked,
@@ -91,6 +92,7 @@ function bathOf(plan: Plan | undefined): string {
 
 export function boardOf(body: EveningBody, { house, runs, asIs, names, printers }: Known): Board {
   const { problem, rota, plans } = asIs
+  const prints = printsIn(body, house.prints)
   const timed = rota.placed.flatMap((placed) => {
     const load = problem.loads.find((one) => one.id === placed.load)
     return load ? [timesOf(load, placed)] : []
@@ -142,12 +144,12 @@ export function boardOf(body: EveningBody, { house, runs, asIs, names, printers 
     ...{ closet: uses('closet'), wash: uses('wash'), dryer: uses('dryer') },
     rolls: body.loads.reduce((sum, load) => sum + load.orders.length, 0),
     prints: inRows(
-      body.prints.map(({ id, fromAt, untilAt }) => ({
+      prints.map(({ id, fromAt, untilAt }) => ({
         load: id,
         fromS: (fromAt - names.midnight) / 1000,
         toS: (untilAt - names.midnight) / 1000,
       })),
-    ).map((bar) => ({ ...bar, name: printers[body.prints.find((one) => one.id === bar.load)?.memberId ?? ''] ?? '' })),
+    ).map((bar) => ({ ...bar, name: printers[prints.find((one) => one.id === bar.load)?.memberId ?? ''] ?? '' })),
     without: withoutPlace(body, { asIs, names, placed: rota.placed }),
   }
 }

@@ -11,6 +11,7 @@ export interface RoomDraft {
   closets: string
   washPlaces: string
   printPlaces: string
+  printing: { spanMinutes: string; atOnceHours: string; weekHours: string; aheadDays: string; freeHours: string }
   resetHand: string
   resetRotary: string
   rooms: RoomBody['rooms']
@@ -34,6 +35,13 @@ export const writeRoom = (room: RoomBody, manner: Manner): RoomDraft => ({
     washPlaces: String(room.washPlaces),
   },
   ...{ printPlaces: String(room.printPlaces), resetHand: String(room.resetMinutes.hand), resetRotary: String(room.resetMinutes.rotary) },
+  printing: {
+    spanMinutes: String(room.printing.spanMinutes),
+    atOnceHours: written(room.printing.atOnceMinutes / 60, manner),
+    weekHours: written(room.printing.weekMinutes / 60, manner),
+    aheadDays: String(room.printing.aheadDays),
+    freeHours: written(room.printing.freeMinutes / 60, manner),
+  },
   rooms: room.rooms.map((one) => ({ ...one, uses: [...one.uses] })),
   baths: room.baths.map(({ id, name, startC, heatCPerMin, coolCPerMin, places }) => ({
     ...{ id, name, startC: written(shownC(startC, manner), manner), places: String(places) },
@@ -69,6 +77,13 @@ export function readRoom(draft: RoomDraft, manner: Manner): RoomBody {
     closets: figure(draft.closets, 'Loading in the dark'),
     washPlaces: figure(draft.washPlaces, 'In the wash'),
     printPlaces: figure(draft.printPlaces, 'Enlargers'),
+    printing: {
+      spanMinutes: figure(draft.printing.spanMinutes, 'Places begin every'),
+      atOnceMinutes: Math.round(60 * figure(draft.printing.atOnceHours, 'At once, at most')),
+      weekMinutes: Math.round(60 * figure(draft.printing.weekHours, 'A member’s week, at most')),
+      aheadDays: figure(draft.printing.aheadDays, 'Given out ahead'),
+      freeMinutes: Math.round(60 * figure(draft.printing.freeHours, 'Counts for nobody’s week')),
+    },
     resetMinutes: { hand: figure(draft.resetHand, 'Hand tank'), rotary: figure(draft.resetRotary, 'Drum') },
     rooms: draft.rooms.map((one) => ({ ...one, name: one.name.trim() })),
     baths: draft.baths.map((bath) => ({

@@ -10,7 +10,7 @@ import { useTime } from '../hand/useTime'
 import { boardOf } from './board'
 
 /** What an evening stands on changes with any of these. */
-const concerned = ['evening', 'order', 'room', 'fault', 'run', 'bottle', 'vessel', 'process', 'chart', 'rule']
+const concerned = ['evening', 'order', 'room', 'fault', 'run', 'bottle', 'vessel', 'process', 'chart', 'rule', 'printing']
 /** ms in which what is told belongs together */
 const gatherMs = 200
 /** ms between two looks at what has begun too late */

@@ -5,7 +5,14 @@ import { now } from '../clock'
 import { counted, cssPercent, percent, showClock, showDate } from '../marks/words'
 
 /** A day as it will be filled: how many films, how much of the hands, and who comes too late. */
-const { opening, at, zone, late } = defineProps<{ opening: WeekOpening | null; at: number; zone: string; late: number; chosen: boolean }>()
+const { opening, at, zone, late } = defineProps<{
+  opening: WeekOpening | null
+  at: number
+  zone: string
+  late: number
+  printing: number
+  chosen: boolean
+}>()
 defineEmits<{ choose: [] }>()
 const share = computed(() => (opening && opening.thereS > 0 ? Math.min(1, opening.wantedS / opening.thereS) : 0))
 </script>
@@ -25,6 +32,7 @@ const share = computed(() => (opening && opening.thereS > 0 ? Math.min(1, openin
     <span class="text-quiet">{{ showClock(opening.opensAt, zone) }}–{{ showClock(opening.closesAt, zone) }}</span>
     <span class="text-lg font-semibold">{{ opening.films === 0 ? 'free' : counted(opening.films, 'film') }}</span>
     <span v-if="late > 0" class="font-semibold text-alarm">▲ {{ late }} too late</span>
+    <span v-if="printing > 0">{{ printing }} printing</span>
     <span v-if="opening.planned" class="text-quiet">planned</span>
     <span class="mt-auto block h-3 w-full border border-quiet" aria-hidden="true">
       <span class="block h-full bg-ink" :style="{ width: cssPercent(share) }"

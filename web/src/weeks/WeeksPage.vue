@@ -94,6 +94,7 @@ const withoutDay = computed(() => {
               :at="at"
               :zone="zone"
               :late="lateIn(opening?.orders ?? [])"
+              :printing="weeks.printing[day] ?? 0"
               :chosen="chosen === day"
               @choose="choose(day)"
             />

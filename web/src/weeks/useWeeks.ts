@@ -9,7 +9,7 @@ import { usePage } from '../api/usePage'
 export function useWeeks(zone: () => string) {
   const page = usePage(
     (signal) => call(weeksApi.get, { signal }),
-    (event) => event.subject === 'weeks',
+    (event) => event.subject === 'weeks' || event.subject === 'printing',
   )
   void page.load()
   const weeks = shallowRef<WeeksPage | null>(null)
