@@ -1,4 +1,5 @@
 import ICAL from 'ical.js'
+import { inspect } from 'node:util'
 import { v7 as uuid } from 'uuid'
 import { testHouse, type Caller, type TestHouse } from '../test/house'
 
@@ -95,4 +96,23 @@ test('an address is shown once, opens nothing once it is revoked or its person g
   await house.sql(`update person set active = false, version = version + 1 where login = 'tilda' returning id`)
   expect((await fetched(other.token)).status).toBe(404)
   await house.sql(`update person set active = true, version = version + 1 where login = 'tilda' returning id`)
+})
+
+test('an address stands in no log, not even where the server breaks', async () => {
+  const said: string[] = []
+  const spies = (['log', 'error', 'warn', 'info'] as const).map((how) =>
+    jest.spyOn(console, how).mockImplementation((...all: unknown[]) => void said.push(inspect(all, { depth: 9 }))),
+  )
+  const { token } = await subscribe(tilda!)
+  const wall = (await ilse!.send('POST', '/api/walls', { id: uuid(), name: 'by the sink' })).body as { token: string }
+  const rename = (table: string, from: string, to: string) => house.sql(`alter table ${table} rename column ${from} to ${to}`)
+  const tables = ['calendar_key', 'wall_key']
+  for (const table of tables) await rename(table, 'token_hash', 'was')
+  const answers = [await fetched(token), await nobody!.send('GET', `/api/wall/${wall.token}`)]
+  for (const table of tables) await rename(table, 'was', 'token_hash')
+  for (const spy of spies) spy.mockRestore()
+  expect(answers.map((one) => one.status)).toEqual([500, 500])
+  // what broke is said, the key is not
+  expect(said.join()).toContain('token_hash')
+  for (const key of [token, wall.token]) expect(said.join()).not.toContain(key)
 })
