@@ -163,6 +163,7 @@ test('while the server is away no page says that nothing is there, and each reco
     '**/api/room**',
     '**/api/faults**',
     '**/api/weeks**',
+    '**/api/printing**',
     '**/api/mail**',
   ]
   for (const route of away) await context.route(route, (asked) => asked.abort())

@@ -292,7 +292,29 @@ export { washFigures, type WashFigures } from './process/washFigures'
 export { requirePermitted, stillToDo, type Learned } from './permission/permission'
 export { permissionTerms, type PermissionTerms } from './permission/terms'
 export { coversOf, loadKindOf, loadKinds, reelPlace, vesselCover, type LoadKind } from './process/vesselCover'
-export type { Drum } from './waste/drumIds'
+export { drums, wasteFamilies, type Drum, type WasteFamily } from './waste/drumIds'
+export { meeting, reactions, type Reaction } from './waste/meeting'
+export { freedMoles, gasPpm, type Held } from './waste/gas'
+export { silverFrom } from './waste/silverFrom'
+export { firstWashes, washLimitMgPerL, type WashFill } from './waste/firstWash'
+export { drumCheck } from './waste/drumCheck'
+export { blockWords, neverMeets, type Block, type Liquid } from './waste/never'
+export {
+  drumLimitMl,
+  drumSources,
+  drumState,
+  usualGPerMl,
+  type DrumFacts,
+  type DrumLine,
+  type DrumSource,
+  type DrumStanding,
+  type DrumState,
+} from './waste/drum'
+export { requirePour, type DrumKnown, type PouredLiquid } from './waste/pourInto'
+export { drumFindings, type DrumTray } from './waste/drumFindings'
+export { drumLabel, swallowedAte, type DrumLabel } from './waste/drumLabel'
+export { dischargeOf, dischargeRule, type DischargeRule } from './waste/discharge'
+export { electrolysisEfficiency, electrolysisG, exchangeG, flakeAssay, recoveryBalance, type Recovered } from './waste/recovery'
 export { drumNames } from './waste/drumNames'
 export { drumOf } from './waste/drums'
 export { discardedOf, type Discarded } from './waste/discarded'

@@ -24,6 +24,7 @@ import type { BookingKnown } from './printing/booking'
 import type { Order, RotaProblem } from './rota/problem'
 import type { OrderWish } from './order/order'
 import type { RunEvent } from './run/runEvent'
+import type { DrumFacts } from './waste/drum'
 
 /** What the worked examples of the doc comments speak of, in one made-up darkroom: a developer, a fixer and a stop bath, their jars and bottles, a mix and a run. */
 export const developer: UsedFormula = {
@@ -241,6 +242,12 @@ export const eveningNames: EveningNames = {
     person: (index) => `person ${index}`,
   },
   plan: () => undefined,
+}
+
+/** A drum for fixers that nothing was poured into yet. */
+export const aDrum: DrumFacts = {
+  ...{ id: 'drum', code: '4K7Q2M', family: 'sil', metal: null, volumeMl: 20_000, tareKg: 1.2, vented: false, trayId: null },
+  ...{ labelledAt: 0, sealedAt: null, collectedAt: null, quarantinedAt: null, quarantinedWhy: null },
 }
 
 /** What a place at an enlarger stands on: an evening, two enlargers, nobody else there. */

@@ -78,7 +78,12 @@ export function hazardLabel(chemical: Pick<Chemical, 'statements'>): HazardLabel
   )
   if (!stillNeedsMark) shown.delete('exclamation')
   return {
-    signal: found.some(({ danger }) => danger) ? 'Danger' : shown.size > 0 ? 'Warning' : null,
+    // H411 has its sign, and no word
+    signal: found.some(({ danger }) => danger)
+      ? 'Danger'
+      : found.some(({ code, pictogram }) => pictogram && code !== 'H411')
+        ? 'Warning'
+        : null,
     pictograms: order.filter((one) => shown.has(one)),
     statements: found.map(({ code, words }) => ({ code, words })),
     known: true,
