@@ -277,7 +277,7 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   [`/rota/evenings/${at.evening}`, /^What would help/],
   [`/rota/evenings/${at.evening}`, /^People, hours/],
   [`/rota/evenings/${at.evening}`, 'Who prints'],
-  ['/rota/printing', /free, .*book$/],
+  ['/rota/printing', /free.*book$/],
   ['/rota/room', 'Something is wrong'],
   ['/rota/room', 'A new screen'],
   ['/settings', 'A new address'],
