@@ -292,10 +292,14 @@ export { washFigures, type WashFigures } from './process/washFigures'
 export { requirePermitted, stillToDo, type Learned } from './permission/permission'
 export { permissionTerms, type PermissionTerms } from './permission/terms'
 export { coversOf, loadKindOf, loadKinds, reelPlace, vesselCover, type LoadKind } from './process/vesselCover'
+export { signFrame, signs, type SignLayer } from './chemical/signs'
 export { drums, wasteFamilies, type Drum, type WasteFamily } from './waste/drumIds'
 export { meeting, reactions, type Reaction } from './waste/meeting'
 export { freedMoles, gasPpm, type Held } from './waste/gas'
 export { silverFrom } from './waste/silverFrom'
+export { sinkFacts, usualSink, type SinkFacts } from './waste/sinkFacts'
+export { silverInBath, washAway } from './waste/washAway'
+export { metalOf } from './waste/metalOf'
 export { firstWashes, washLimitMgPerL, type WashFill } from './waste/firstWash'
 export { drumCheck } from './waste/drumCheck'
 export { blockWords, neverMeets, type Block, type Liquid } from './waste/never'
@@ -314,7 +318,16 @@ export { requirePour, type DrumKnown, type PouredLiquid } from './waste/pourInto
 export { drumFindings, type DrumTray } from './waste/drumFindings'
 export { drumLabel, swallowedAte, type DrumLabel } from './waste/drumLabel'
 export { dischargeOf, dischargeRule, type DischargeRule } from './waste/discharge'
-export { electrolysisEfficiency, electrolysisG, exchangeG, flakeAssay, recoveryBalance, type Recovered } from './waste/recovery'
+export {
+  electrolysisEfficiency,
+  electrolysisG,
+  exchangeG,
+  flakeAssay,
+  recoveryBalance,
+  recoveryBody,
+  type Recovered,
+  type RecoveryBody,
+} from './waste/recovery'
 export { drumNames } from './waste/drumNames'
 export { drumOf } from './waste/drums'
 export { discardedOf, type Discarded } from './waste/discarded'

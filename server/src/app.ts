@@ -41,6 +41,7 @@ import { runRoutes } from './run/routes'
 import { sessionRoutes } from './session/routes'
 import { shelfRoutes } from './shelf/routes'
 import { bookingRoutes } from './booking/routes'
+import { sinkRoutes } from './sink/routes'
 import { weeksRoutes } from './weeks/routes'
 import { wallRoutes } from './wall/routes'
 import { wallStream } from './wall/stream'
@@ -71,6 +72,7 @@ const routes = [
   wallRoutes,
   weeksRoutes,
   bookingRoutes,
+  sinkRoutes,
   calendarRoutes,
   permissionRoutes,
   practiceRoutes,

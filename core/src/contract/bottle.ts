@@ -5,6 +5,7 @@ import { throughputKinds } from '../bottle/throughput'
 import { families } from '../mark/mark'
 import { testKinds, testMark } from '../proof/proof'
 import { amount, find, id, idParams, listQuery, note, page, parts, positive, reason, version } from '../shape/common'
+import { intoDrums } from '../waste/intoDrums'
 import { endpoint } from './endpoint'
 import { formulaUse } from './formula'
 
@@ -208,6 +209,8 @@ export const bottleApi = {
       fromId: id.optional(),
       note: note.default(''),
       overrule,
+      /** drums that what is poured away goes into at once */
+      into: intoDrums,
     }),
     response: bottle,
   }),
@@ -229,7 +232,14 @@ export const bottleApi = {
     'Water for what evaporated, replenisher in, the bleed to the waste',
     {
       params: idParams,
-      body: z.strictObject({ entryId: id, ml: positive.max(100_000), evaporatedMl: amount.default(0), fromId: id.optional(), overrule }),
+      body: z.strictObject({
+        entryId: id,
+        ml: positive.max(100_000),
+        evaporatedMl: amount.default(0),
+        fromId: id.optional(),
+        overrule,
+        into: intoDrums,
+      }),
       response: bottle,
     },
   ),
@@ -278,7 +288,7 @@ export const bottleApi = {
   retire: endpoint('POST', '/api/bottles/:id/retire', 'technician', 'Take a bottle out of use', {
     params: idParams,
     /** `discard`: what it holds goes to the waste */
-    body: z.strictObject({ version, reason, discard: z.boolean().default(false) }),
+    body: z.strictObject({ version, reason, discard: z.boolean().default(false), into: intoDrums }),
     response: bottle,
   }),
 }

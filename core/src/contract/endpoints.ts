@@ -5,9 +5,17 @@ import { eveningApi } from './evening'
 import { mailApi } from './mail'
 import { wallApi } from './wall'
 import { printingApi } from './printing'
+import { sinkApi } from './sink'
 import { weeksApi } from './weeks'
 
 /** Every route in one list, for what holds of them all. */
-export const endpoints: Endpoint[] = [...Object.values(api), eveningApi, printingApi, wallApi, weeksApi, calendarApi, mailApi].flatMap(
-  (subject) => Object.values(subject) as Endpoint[],
-)
+export const endpoints: Endpoint[] = [
+  ...Object.values(api),
+  eveningApi,
+  printingApi,
+  sinkApi,
+  wallApi,
+  weeksApi,
+  calendarApi,
+  mailApi,
+].flatMap((subject) => Object.values(subject) as Endpoint[])

@@ -45,5 +45,15 @@ export type { Session } from './session'
 export { mailApi, type Letter, type MailWish } from './mail'
 export { calendarApi, type CalendarKey } from './calendar'
 export { printingApi, type PrintPlace, type PrintingDay, type PrintingPage } from './printing'
+export {
+  sinkApi,
+  type DischargeRow,
+  type Drum as WasteDrum,
+  type DrumPageLine,
+  type Funnel,
+  type Pickup,
+  type Recovery,
+  type SinkPage,
+} from './sink'
 export { weeksApi, type WeeksPage } from './weeks'
 export { wallApi, type Wall, type WallKey } from './wall'

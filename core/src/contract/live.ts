@@ -52,6 +52,8 @@ export const liveEvent = z.object({
     'rule',
     'notice',
     'waste',
+    'drum',
+    'sink',
   ]),
   id: z.string(),
   version: z.number().nullable(),

@@ -35,6 +35,14 @@ export const printApi = {
       file: true,
     },
   ),
+  drum: endpoint('GET', '/api/print/drums/:id', 'technician', 'The label of a drum under the harmonised system, as PDF', {
+    params: idParams,
+    file: true,
+  }),
+  pickup: endpoint('GET', '/api/print/pickups/:id', 'technician', 'The note a contractor is handed with the drums, as PDF', {
+    params: idParams,
+    file: true,
+  }),
   order: endpoint('GET', '/api/print/orders/:id', 'member', 'The slip of an order, with a code that opens it, as PDF', {
     params: idParams,
     query: z.strictObject({ on: z.enum(['label', 'a6']).default('label') }),

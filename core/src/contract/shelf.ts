@@ -27,7 +27,7 @@ const consumption = z.object({
   ml: z.number(),
   rolls: z.number(),
 })
-const waste = z.object({
+export const wasteRow = z.object({
   id,
   at: z.number(),
   by: z.string(),
@@ -36,8 +36,12 @@ const waste = z.object({
   drum: z.enum(drums).nullable(),
   ml: z.number(),
   silverG: z.number(),
-  bottleId: id,
+  /** of which bottle; null where a run’s wash carried it away */
+  bottleId: id.nullable(),
   label: z.string(),
+  source: z.enum(['bottle', 'run', 'wash']),
+  /** g of products in it; null where nobody knows */
+  contents: z.array(z.object({ chemical: z.string(), grams: z.number() })).nullable(),
   note: z.string(),
 })
 
@@ -57,9 +61,9 @@ export const shelfApi = {
   supply: endpoint('GET', '/api/supply', 'technician', 'How long each formula’s bottles last at the recent rate and with what is planned', {
     response: z.object({ supplies: z.array(supply), consumption: z.array(consumption) }),
   }),
-  waste: endpoint('GET', '/api/waste', 'technician', 'What was poured away, newest first', { query: listQuery, response: page(waste) }),
+  waste: endpoint('GET', '/api/waste', 'technician', 'What was poured away, newest first', { query: listQuery, response: page(wasteRow) }),
 }
 export type Shelf = z.infer<typeof shelf>
 export type SupplyRow = z.infer<typeof supply>
 export type ConsumptionRow = z.infer<typeof consumption>
-export type WasteRow = z.infer<typeof waste>
+export type WasteRow = z.infer<typeof wasteRow>

@@ -52,7 +52,11 @@ export const usualGPerMl = 1.05
 /** share of its volume to which a drum is filled: liquid and gas need room */
 const fullShare = 0.9
 
-/** ml a drum may hold. */
+/**
+ * ml a drum may hold.
+ * @example
+ * drumLimitMl({ volumeMl: 20_000 }) // → 18_000
+ */
 export const drumLimitMl = ({ volumeMl }: Pick<DrumFacts, 'volumeMl'>): number => fullShare * volumeMl
 
 export type DrumStanding = 'empty' | 'open' | 'sealed' | 'collected' | 'quarantined'

@@ -60,7 +60,7 @@ export interface DrumLabel {
 /**
  * mg/kg at which a mixture is as poisonous to swallow as a single substance: 100 / Σ(% / its own); null where nothing in it has one.
  * @example
- * swallowedAte([{ percent: 0.5, ate: 50 }, { percent: 2, ate: 400 }]) // → 6667
+ * swallowedAte([{ percent: 0.5, ate: 50 }, { percent: 2, ate: 400 }]) // → 6666.7
  */
 export function swallowedAte(parts: { percent: number; ate: number }[]): number | null {
   const sum = parts.reduce((all, { percent, ate }) => all + percent / ate, 0)

@@ -10,7 +10,7 @@ const litresPerM3 = 1000
  * ppm in the air of a room (m³) if so many mol of gas were in it, evenly: the worst case, to be shown beside a block.
  * @throws DomainError 'out-of-range'
  * @example
- * gasPpm({ moles: 0.08327, roomM3: 28.8 }) // → 69.57
+ * gasPpm({ moles: 0.08327, roomM3: 28.8 }) // → 69.565
  */
 export function gasPpm({ moles, roomM3 }: { moles: number; roomM3: number }): number {
   requireAmounts({ 'The amount of gas': moles })
@@ -44,7 +44,7 @@ const frees: Record<number, (chemical: Chemical) => number> = {
 /**
  * mol of gas a reaction (by its number in the table) could free at most from what is in the liquids together; null where that is not known of them.
  * @example
- * freedMoles(1, [{ chemical: 'sodium-sulfide-nonahydrate', grams: 20 }]) // → 0.0833
+ * freedMoles(1, [{ chemical: 'sodium-sulfide-nonahydrate', grams: 20 }]) // → 0.083271
  */
 export function freedMoles(reaction: number, held: Held[], catalogue: Catalogue = builtIn): number | null {
   const count = frees[reaction]

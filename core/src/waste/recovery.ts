@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import { requireAmounts } from '../error'
 import type { Finding } from '../finding'
 
@@ -16,7 +17,7 @@ const mostOff = 0.2
  * g of silver that a current (A) deposits in so many hours.
  * @throws DomainError 'out-of-range'
  * @example
- * electrolysisG({ amps: 2, hours: 3, efficiency: 0.75 }) // → 18.11
+ * electrolysisG({ amps: 2, hours: 3, efficiency: 0.75 }) // → 18.1125
  */
 export function electrolysisG({ amps, hours, efficiency }: { amps: number; hours: number; efficiency: number }): number {
   requireAmounts({ 'The current': amps, 'The time': hours, 'The efficiency': efficiency })
@@ -30,15 +31,29 @@ export function electrolysisG({ amps, hours, efficiency }: { amps: number; hours
  */
 export const exchangeG = (ironG: number): number => ironG * gPerGIron
 
-export interface Recovered {
-  litres: number
+const recovered = z.strictObject({
+  litres: z.number().gt(0).max(100_000),
   /** silver before and after, g/L */
-  inGPerL: number
-  outGPerL: number
+  inGPerL: z.number().min(0).max(100),
+  outGPerL: z.number().min(0).max(100),
   /** what was taken out, and the share of it that is silver */
-  grams: number
-  assay: number
-}
+  grams: z.number().min(0).max(1_000_000),
+  assay: z.number().min(0).max(1),
+})
+export type Recovered = z.output<typeof recovered>
+
+/** A recovery as it is written down: by current, or by exchange with a metal. By sulfide none is: it is refused. */
+export const recoveryBody = z.strictObject({
+  method: z.enum(['electrolysis', 'exchange']),
+  ...recovered.shape,
+  /** of electrolysis; null where nobody read them */
+  amps: z.number().gt(0).max(1000).nullable(),
+  hours: z.number().gt(0).max(10_000).nullable(),
+  /** g of metal in the cartridge; of exchange */
+  ironG: z.number().gt(0).max(1_000_000).nullable(),
+  note: z.string().trim().max(1000),
+})
+export type RecoveryBody = z.output<typeof recoveryBody>
 
 /**
  * g of silver that left the liquid of a recovery, g that were found, and what speaks against the two.

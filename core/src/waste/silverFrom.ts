@@ -17,7 +17,7 @@ const each: Record<SilverKind, number> = {
  * g of silver that loads leave in a bath.
  * @throws DomainError 'out-of-range'
  * @example
- * silverFrom({ loads: [{ kind: 'bw-roll', count: 20 }] }) // → 3.61
+ * silverFrom({ loads: [{ kind: 'bw-roll', count: 20 }] }) // → 3.612
  */
 export function silverFrom({ loads }: { loads: { kind: SilverKind; count: number }[] }): number {
   return loads.reduce((sum, { kind, count }) => {

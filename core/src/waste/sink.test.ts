@@ -1,3 +1,5 @@
+import type { PlanStep } from '../process/load'
+import { run } from '../samples'
 import { wasteFamilies } from './drumIds'
 import { dischargeOf } from './discharge'
 import { drumCheck } from './drumCheck'
@@ -6,6 +8,7 @@ import { freedMoles, gasPpm } from './gas'
 import { meeting, reactions } from './meeting'
 import { electrolysisG, recoveryBalance } from './recovery'
 import { silverFrom } from './silverFrom'
+import { washAway } from './washAway'
 
 test('14 families are 91 pairs: 54 never meet, 37 stand apart, and the order does not matter', () => {
   const pairs = wasteFamilies.flatMap((one, i) => wasteFamilies.slice(i + 1).map((other) => [one, other] as const))
@@ -45,6 +48,23 @@ test('silver goes by what was fixed, and the first washes carry it on', () => {
   const washes = firstWashes({ bathGPerL: 3, carryMl: 15, fillMl: 300, fills: 3 })
   expect(washes.map((one) => Number(one.silver.toPrecision(3)))).toEqual([143, 6.8, 0.324])
   expect(washes.map((one) => one.toDrum)).toEqual([true, true, false])
+})
+
+test('of a run’s washes what carries too much silver is caught: each fill, past another bath, not running water', () => {
+  const steps = run.steps.filter((step) => step.kind !== 'wash' && step.kind !== 'rinse')
+  const fixed = steps.findLastIndex((step) => step.kind === 'fix')
+  const water = (changes?: number): PlanStep => {
+    const { changes: _, ...step } = run.steps.find((one) => one.liquid === 'water')!
+    const { inversions: __, ...agitation } = step.agitation
+    return { ...step, kind: 'wash', agitation, ...(changes === undefined ? {} : { changes }) }
+  }
+  const after = (...washes: PlanStep[]) =>
+    washAway({ ...run, steps: [...steps.slice(0, fixed + 1), ...washes] }, { bathGPerL: 3, limitMgPerL: 1 })
+  const aid = { ...run.steps.find((step) => step.kind === 'fix')!, kind: 'wash-aid' as const }
+  expect(after(water(3))).toMatchObject({ fills: 2, ml: 2 * run.vessel.coversMl })
+  expect(after(water(1), aid, water(3))?.fills).toBe(1)
+  expect([after(water()), after(water(), water(3)), after()]).toEqual([null, null, null])
+  expect(washAway({ ...run, steps: [] }, { bathGPerL: 3, limitMgPerL: 1 })).toBeNull()
 })
 
 test('a drum is weighed against its lines', () => {

@@ -11,6 +11,6 @@ export const pour: Handler<typeof api.bottle.pour> = async ({ db, params, body, 
   const { bottle } = held
   const from = other?.bottle
   const meets = from && body.kind === 'top-up' ? await meetsOf(db, bottle, from, body.ml) : null
-  const lines = await writeDecided(db, decidePour({ bottle, from, meets }, body), { by: who.id, now, bottles: [bottle] })
+  const lines = await writeDecided(db, decidePour({ bottle, from, meets }, body), { by: who.id, now, bottles: [bottle], into: body.into })
   return held.with(lines.filter((line) => line.bottleId === bottle.id)).bottle
 }

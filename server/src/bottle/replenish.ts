@@ -11,6 +11,11 @@ export const replenish: Handler<typeof api.bottle.replenish> = async ({ db, para
   const { bottle } = held
   const from = other?.bottle
   const meets = from ? await meetsOf(db, bottle, from, body.ml) : null
-  const lines = await writeDecided(db, decideReplenish({ bottle, from, meets }, body), { by: who.id, now, bottles: [bottle] })
+  const lines = await writeDecided(db, decideReplenish({ bottle, from, meets }, body), {
+    by: who.id,
+    now,
+    bottles: [bottle],
+    into: body.into,
+  })
   return held.with(lines.filter((line) => line.bottleId === bottle.id)).bottle
 }

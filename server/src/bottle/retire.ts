@@ -6,9 +6,15 @@ import { bottleById } from './rows'
 import { writeDecided } from './write'
 
 /** Takes a bottle out of use; with `discard` what it holds goes to the waste. */
-export const retire: Handler<typeof api.bottle.retire> = async ({ db, params, body: { reason: why, discard, version }, who, now }) => {
+export const retire: Handler<typeof api.bottle.retire> = async ({
+  db,
+  params,
+  body: { reason: why, discard, version, into },
+  who,
+  now,
+}) => {
   await lockBottles(db, [params.id])
   const bottle = await bottleById(db, params.id, now)
-  await writeDecided(db, decideRetiring(bottle, { why, discard }), { by: who.id, now, bottles: [bottle], seen: version })
+  await writeDecided(db, decideRetiring(bottle, { why, discard }), { by: who.id, now, bottles: [bottle], seen: version, into })
   return bottleById(db, params.id, now)
 }

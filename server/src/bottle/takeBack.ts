@@ -1,6 +1,7 @@
 import { decideReversing, requireReversible, wouldHold, type EntryKind, type NewLine, type Throughput, type WouldHold } from '@selvrin/core'
 import type { api } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
+import { takeWasteBack } from '../drum/waste'
 import { afterTakenBack } from '../film/consequences'
 import { notFound } from '../house/refusal'
 import type { Handler } from '../http/route'
@@ -78,6 +79,7 @@ export async function takeLinesBack(db: Database, lines: Line[], call: Call): Pr
   await writeEntries(db, entriesOf(await reversalOf(db, lines, call), { by, now }))
   await afterTakenBack(db, { proofIds: lines.flatMap((line) => line.proofId ?? []), by, now, reason })
   await bringBack(db, lines, call)
+  await takeWasteBack(db, { entryIds: lines.map((line) => line.id) }, { by, now, why: reason })
 }
 
 interface Asked {

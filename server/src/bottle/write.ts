@@ -1,6 +1,7 @@
 import type { Decided, NewLine } from '@selvrin/core'
 import type { Bottle } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
+import type { IntoDrums } from '../drum/waste'
 import { asSeen, saveSeen } from '../http/changing'
 import type { Database } from '../table/database'
 import { asRead, writeEntries, type NewEntry } from './ledger'
@@ -15,6 +16,8 @@ interface Writing {
   bottles: Bottle[]
   /** what bottles that are made have of those they are made of */
   like?: Omit<NewBottle, 'id' | 'sizeMl' | 'ml' | 'parts' | 'by' | 'now'>
+  /** drums that what is poured away goes into at once */
+  into?: IntoDrums | undefined
   /** version of the first of the bottles its writer saw */
   seen?: number | undefined
 }
@@ -49,7 +52,7 @@ export async function writeDecided(db: Database, decided: Decided, writing: Writ
       const ml = -(entry?.ml ?? 0)
       return entry ? [{ family, ml, silverG: ((silverGPerL ?? 0) * ml) / 1000, bottleId: entry.bottleId, entryId: entry.id, note }] : []
     }),
-    { by, now },
+    { by, now, into: writing.into },
   )
   return lines.map(asRead)
 }

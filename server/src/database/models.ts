@@ -52,6 +52,14 @@ import { runEventTable } from '../run/RunEvent'
 import { vesselTable } from '../run/Vessel'
 import { letterTable } from '../mail/Letter'
 import { mailWishTable } from '../mail/MailWish'
+import { dischargeTable } from '../sink/Discharge'
+import { drumTable } from '../drum/Drum'
+import { drumEntryTable } from '../drum/DrumEntry'
+import { funnelTable } from '../drum/Funnel'
+import { pickupTable } from '../sink/Pickup'
+import { pickupReceiptTable } from '../sink/PickupReceipt'
+import { recoveryTable } from '../sink/Recovery'
+import { sinkTable } from '../drum/Sink'
 import { calendarKeyTable } from '../calendar/CalendarKey'
 import { wallKeyTable } from '../wall/WallKey'
 import { weeksTable } from '../weeks/Weeks'
@@ -117,6 +125,14 @@ const tables = {
   WallKey: wallKeyTable,
   CalendarKey: calendarKeyTable,
   PrintPlace: printPlaceTable,
+  Sink: sinkTable,
+  Drum: drumTable,
+  DrumEntry: drumEntryTable,
+  Funnel: funnelTable,
+  Pickup: pickupTable,
+  PickupReceipt: pickupReceiptTable,
+  Recovery: recoveryTable,
+  Discharge: dischargeTable,
   MailWish: mailWishTable,
   Letter: letterTable,
   Weeks: weeksTable,
@@ -161,6 +177,9 @@ function associate(m: Tables): void {
   belongs(m.WallKey, m.Person, 'by', 'byPerson')
   belongs(m.CalendarKey, m.Person, 'person', 'personId')
   belongs(m.PrintPlace, m.Person, 'person', 'personId')
+  belongs(m.DrumEntry, m.Person, 'by', 'byPerson')
+  belongs(m.Recovery, m.Person, 'by', 'byPerson')
+  belongs(m.Recovery, m.Drum, 'drum', 'drumId')
   belongs(m.Letter, m.Person, 'person', 'personId')
   belongs(m.Weeks, m.Person, 'asker', 'askedBy')
   belongs(m.EveningChange, m.Person, 'by', 'byPerson')

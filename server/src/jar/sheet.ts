@@ -17,7 +17,7 @@ const signatures: [SheetType, number[]][] = [
  * The bytes and kind of an attached safety sheet. A picture of one is made anew from its pixels, so that it says nothing of where it was taken; a PDF is kept as the
  * supplier made it. What is no PDF, PNG or JPEG is refused.
  */
-async function readSheet(bytes: Buffer): Promise<{ type: SheetType; bytes: Buffer }> {
+export async function readSheet(bytes: Buffer): Promise<{ type: SheetType; bytes: Buffer }> {
   const type = signatures.find(([, start]) => start.every((byte, i) => bytes[i] === byte))?.[0]
   if (!type)
     throw new Refusal(422, 'not-a-sheet', 'This is neither a PDF nor a PNG or JPEG picture. Attach the supplier’s sheet as one of these.')

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { join } from 'node:path'
-import { markOf, type Mark } from '@selvrin/core'
+import { markOf, signFrame, signs, type Mark, type Pictogram } from '@selvrin/core'
 import PDFDocument from 'pdfkit'
 import QRCode from 'qrcode'
 
@@ -77,6 +77,23 @@ export function qr(doc: Page, text: string, x: number, y: number, side: number):
       // a hair wider than its place, so that no white line shows between two
       if (modules.get(row, column)) doc.rect(x + column * module, y + row * module, module + 0.05, module + 0.05)
   doc.fill().restore()
+}
+
+/** A sign of the harmonised system in its red diamond. */
+export function hazardSign(doc: Page, sign: Pictogram, x: number, y: number, side: number): void {
+  doc
+    .save()
+    .translate(x, y)
+    .scale(side / 100)
+    .lineJoin('round')
+    .lineCap('round')
+  doc.path(signFrame).lineWidth(6).fillAndStroke('white', '#c8102e')
+  for (const { path, paint, width = 1 } of signs[sign]) {
+    doc.path(path)
+    if (paint === 'line') doc.lineWidth(width).stroke('black')
+    else doc.fill(paint === 'ink' ? 'black' : 'white')
+  }
+  doc.restore()
 }
 
 /** The mark of a bath: its letter in its shape, in black. */

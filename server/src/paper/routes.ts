@@ -5,6 +5,8 @@ import { zoneOf } from '../darkroom/zone'
 import { contentsOf } from '../bottle/contents'
 import { bottlesById } from '../bottle/rows'
 import { catalogueOf } from '../chemical/chemistry'
+import { sinkOf } from '../drum/facts'
+import { drumRow, drumsWhere } from '../drum/rows'
 import { formulaRow } from '../formula/rows'
 import { usedFormula } from '../formula/used'
 import { Refusal } from '../house/refusal'
@@ -14,10 +16,13 @@ import { ownOrder } from '../order/rows'
 import { meOf } from '../person/rows'
 import { ofOwn } from '../run/own'
 import { runRow } from '../run/rows'
+import { pickupRow } from '../sink/pickups'
 import type { Database } from '../table/database'
 import { cardPdf } from './card'
 import { bottleLabel, jarLabel, labelsPdf, type LabelContent } from './labels'
 import { runSheetPdf } from './runSheet'
+import { drumLabelPdf } from './drumLabel'
+import { pickupNotePdf } from './pickupNote'
 import { slipPdf } from './slip'
 
 const originOf = (request: Request): string => `${request.protocol}://${request.get('host') ?? 'localhost'}`
@@ -81,8 +86,23 @@ const slip: Handler<typeof api.print.order> = async ({ db, params, query, who, r
   return { name: `order ${order.number}.pdf`, type: 'application/pdf', bytes }
 }
 
-/** Labels, cards, sheets of runs and slips of orders as PDF. */
+const drumPaper: Handler<typeof api.print.drum> = async ({ db, params, now, request }) => {
+  const drum = await drumRow(db, params.id, now)
+  const of = { facts: await sinkOf(db), zone: await zoneOf(db), origin: originOf(request), catalogue: await catalogueOf(db) }
+  return { name: `drum ${drum.code}.pdf`, type: 'application/pdf', bytes: await drumLabelPdf(drum, of) }
+}
+
+const pickupNote: Handler<typeof api.print.pickup> = async ({ db, params, now }) => {
+  const pickup = await pickupRow(db, params.id)
+  const drums = await drumsWhere(db, { pickupId: params.id }, now)
+  const bytes = await pickupNotePdf(pickup, drums, { facts: await sinkOf(db), zone: await zoneOf(db), catalogue: await catalogueOf(db) })
+  return { name: `collection ${pickup.number}.pdf`, type: 'application/pdf', bytes }
+}
+
+/** Labels, cards, sheets of runs, slips of orders and papers of drums as PDF. */
 export const paperRoutes = [
+  answers(api.print.drum, drumPaper),
+  answers(api.print.pickup, pickupNote),
   answers(api.print.order, slip),
   answers(api.print.labels, labels),
   answers(api.print.card, card),

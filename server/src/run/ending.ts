@@ -1,10 +1,14 @@
-import { decideFinish, decideGivingUp, discardedOf } from '@selvrin/core'
+import { decideFinish, decideGivingUp, discardedOf, silverInBath, takesSilver, washAway } from '@selvrin/core'
 import type { api, Run } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
+import { v7 as uuid } from 'uuid'
 import { writeEntries } from '../bottle/ledger'
 import { takeLinesBack, wouldTakeBack as wouldBack } from '../bottle/takeBack'
+import { bottleById } from '../bottle/rows'
 import { writeWaste } from '../bottle/waste'
 import { entriesOf } from '../bottle/write'
+import { sinkOf } from '../drum/facts'
+import { pourWaste, takeWasteBack, type IntoDrums } from '../drum/waste'
 import { hangUp, takeDown } from '../film/drying'
 import { asSeen, saveNext } from '../http/changing'
 import type { Handler } from '../http/route'
@@ -22,7 +26,7 @@ export const finish: Handler<typeof api.run.finish> = async ({ db, params, body,
   const events = await keepEvents(db, run, body.events, who)
   const { lines, developedS, temperatureC } = decideFinish(run, await bottlesOf(db, run.plan, now), { ...body, events })
   await writeEntries(db, entriesOf(lines, { by: who.id, now }))
-  await pouredAway(db, run, { by: who.id, now })
+  await pouredAway(db, run, { by: who.id, now, into: body.into })
   await changeAll(db.Roll, { developedS, temperatureC, at: body.at }, { runId: run.id })
   await hangUp(db, run, { ...(body.hung ?? { wiping: 'none', dryer: 'air' }), at: body.at, by: who.id })
   const row = asSeen(db.Run, { id: run.id, version: run.version })
@@ -31,18 +35,56 @@ export const finish: Handler<typeof api.run.finish> = async ({ db, params, body,
   return runRow(db, run.id)
 }
 
-/** What was made up for it and not saved is in the waste, by the line that took it from its bottle. */
-async function pouredAway(db: Database, run: Run, writing: { by: string; now: number }): Promise<void> {
+/** The first water after the last fixing bath, where it carries too much silver for the drain. */
+async function washedAway(db: Database, run: Run, { by, now, into }: Writing): Promise<void> {
+  const bath = run.plan.steps.findLast((step) => step.bottle && takesSilver(step.bottle.family))?.bottle
+  if (!bath) return
+  const silver = silverInBath(run.plan, bath, (await bottleById(db, bath.id, now)).state.silverGPerL)
+  const { washLimitMgPerL } = await sinkOf(db)
+  const wash = silver === null ? null : washAway(run.plan, { bathGPerL: silver, limitMgPerL: washLimitMgPerL })
+  if (!wash) return
+  const note = `run ${run.number}: first ${wash.fills === 1 ? 'fill' : `${wash.fills} fills`} of the wash`
+  const { ml, silverG } = wash
+  const rows = await db.WasteEntry.bulkCreate([
+    {
+      id: uuid(),
+      at: now,
+      byPerson: by,
+      family: bath.family,
+      ml,
+      silverG,
+      runId: run.id,
+      source: 'wash',
+      contents: null,
+      note,
+      drum: 'sil',
+    },
+  ])
+  await pourWaste(db, rows, into, { by, now })
+}
+
+interface Writing {
+  by: string
+  now: number
+  into: IntoDrums
+}
+
+/** What was made up for it and not saved is in the waste, by the line that took it from its bottle; so is its first wash. */
+async function pouredAway(db: Database, run: Run, writing: Writing): Promise<void> {
   const drawn = await db.BottleEntry.findAll({
-    attributes: ['id', 'step', 'bottleId'],
+    attributes: ['id', 'step', 'bottleId', 'ml'],
     where: { runId: run.id, kind: 'dilute-out' },
     raw: true,
   })
   const poured = discardedOf(run.plan).flatMap(({ step, ...one }) => {
     const line = drawn.find((entry) => entry.step === step && entry.bottleId === one.bottleId)
-    return line ? [{ ...one, entryId: line.id, note: `run ${run.number}: ${one.note}` }] : []
+    if (!line) return []
+    return [
+      { ...one, entryId: line.id, drawnMl: Math.min(one.ml, -line.ml), source: 'run' as const, note: `run ${run.number}: ${one.note}` },
+    ]
   })
   await writeWaste(db, poured, writing)
+  await washedAway(db, run, writing)
 }
 
 /** Given up: what the film really was in is written, and nothing is promised any more. */
@@ -81,6 +123,7 @@ export const takeBack: Handler<typeof api.run.takeBack> = async ({ db, params, b
   await takeLinesBack(db, await linesOf(db, run.id), { by: who.id, now, reason: `Run ${run.number} taken back: ${body.reason}` })
   await changeAll(db.Roll, { takenBack: true, hanger: null }, { runId: run.id })
   await takeDown(db, run.id, now)
+  await takeWasteBack(db, { runId: run.id }, { by: who.id, now, why: body.reason })
   const row = asSeen(db.Run, { id: run.id, version: run.version })
   await saveNext(row.set({ state: 'taken-back', takenBackWhy: body.reason }))
   return runRow(db, run.id)

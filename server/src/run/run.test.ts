@@ -47,9 +47,12 @@ test('a run writes what it took and what went through, once, and the films’ re
   expect(own.body.rows?.slice(0, 2).map((row) => row.runId)).toEqual([id, id])
   // what was made up for it is in the developers' drum by what was in it, until the run is taken back
   const wasted = async () => (await rows('/api/waste?limit=5')).filter((row) => String(row.note).startsWith(`run ${String(run.number)}:`))
-  expect((await wasted()).map((row) => [row.bottleId, row.ml, row.drum, row.note])).toEqual([
+  const [wash, ...others] = (await wasted()).sort((a, b) => String(b.source).localeCompare(String(a.source)))
+  expect(others.map((row) => [row.bottleId, row.ml, row.drum, row.note])).toEqual([
     [developer.id, 600, 'dev', `run ${String(run.number)}: Develop`],
   ])
+  // so is the first water after the fixer, which carries its silver
+  expect([wash?.bottleId, wash?.drum, wash?.source, Number(wash?.ml) % 600]).toEqual([null, 'sil', 'wash', 0])
   const sheet = await fetch(`${house.url}/api/print/runs/${id}`, { headers: { cookie: ilse.cookie } })
   expect([sheet.status, sheet.headers.get('content-type'), (await sheet.arrayBuffer()).byteLength > 10_000]).toEqual([
     200,

@@ -1,3 +1,4 @@
+import type { Held } from '@selvrin/core'
 import {
   Model,
   type NonAttribute,
@@ -6,7 +7,7 @@ import {
   type ModelStatic,
   type CreationOptional,
 } from 'sequelize'
-import { amount, instant, key, of, optional, text, usually } from '../table/columns'
+import { amount, instant, json, key, of, optional, text, usually } from '../table/columns'
 import type { Row } from '../table/database'
 import { table } from '../table/table'
 
@@ -23,8 +24,12 @@ export class WasteEntry extends Model<InferAttributes<WasteEntry>, InferCreation
   declare family: string
   declare ml: number
   declare silverG: CreationOptional<number>
-  declare bottleId: string
-  declare entryId: string
+  declare bottleId: CreationOptional<string | null>
+  declare entryId: CreationOptional<string | null>
+  declare runId: CreationOptional<string | null>
+  declare source: CreationOptional<'bottle' | 'run' | 'wash'>
+  /** g of products in it; null where nobody knows */
+  declare contents: CreationOptional<Held[] | null>
   declare note: CreationOptional<string>
   declare drum: CreationOptional<string | null>
   declare by?: NonAttribute<Row<'Person'> | null>
@@ -37,8 +42,11 @@ export const wasteEntryTable = table(WasteEntry, 'waste_entry', {
   family: text(),
   ml: amount(),
   silverG: usually(amount(), 0),
-  bottleId: of('bottle'),
-  entryId: of('bottle_entry'),
+  bottleId: optional(of('bottle')),
+  entryId: optional(of('bottle_entry')),
+  runId: optional(of('run')),
+  source: usually(text(), 'bottle'),
+  contents: optional(json()),
   note: usually(text(), ''),
   drum: optional(text()),
 })

@@ -21,6 +21,7 @@ import { weeks } from './0020-weeks'
 import { calendar } from './0021-calendar'
 import { mail } from './0022-mail'
 import { printing } from './0023-printing'
+import { sink } from './0024-sink'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -48,4 +49,5 @@ export const migrations: Migration[] = [
   calendar,
   mail,
   printing,
+  sink,
 ]
