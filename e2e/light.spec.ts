@@ -58,7 +58,12 @@ test.describe('safelight: every pixel is black or red', () => {
     await everyPageRed(page, [
       `/shelf/${bottle}`,
       '/shelf/supply',
-      '/shelf/waste',
+      '/sink',
+      '/sink/lines',
+      '/sink/collections',
+      '/sink/silver',
+      '/sink/drain',
+      '/sink/facts',
       '/formulary',
       `/formulary/${fixer}`,
       '/formulary/jars',

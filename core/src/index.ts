@@ -314,6 +314,7 @@ export {
   type DrumStanding,
   type DrumState,
 } from './waste/drum'
+export { proposedDrum } from './waste/proposed'
 export { requirePour, type DrumKnown, type PouredLiquid } from './waste/pourInto'
 export { drumFindings, type DrumTray } from './waste/drumFindings'
 export { drumLabel, swallowedAte, type DrumLabel } from './waste/drumLabel'

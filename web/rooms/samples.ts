@@ -24,7 +24,7 @@ export const bottles = {
 }
 export const page: BottlePage = {
   ...shelfBottle({ label: 'F2', rolls: 9, daysAgo: 20 }),
-  ...{ ledger: [], more: false, mixedFrom: null, batchNote: '', decant: null, lostPerOpening: null, runs: [] },
+  ...{ ledger: [], more: false, mixedFrom: null, batchNote: '', decant: null, lostPerOpening: null, runs: [], drum: null },
 }
 export const findings: Finding[] = [
   { rule: 'a', severity: 'error', message: 'It failed its test: retire it.' },

@@ -5,6 +5,7 @@ import { throughputKinds } from '../bottle/throughput'
 import { families } from '../mark/mark'
 import { testKinds, testMark } from '../proof/proof'
 import { amount, find, id, idParams, listQuery, note, page, parts, positive, reason, version } from '../shape/common'
+import { drums } from '../waste/drumIds'
 import { intoDrums } from '../waste/intoDrums'
 import { endpoint } from './endpoint'
 import { formulaUse } from './formula'
@@ -115,6 +116,8 @@ export const bottlePage = bottle.extend({
   mixedFrom: z.string().nullable(),
   batchNote: z.string(),
   decant: decant.nullable(),
+  /** the drum of what is in it; null where no family is for it */
+  drum: z.enum(drums).nullable(),
   /** share of the sulfite the air above it destroys at each opening; null where it holds none */
   lostPerOpening: z.number().nullable(),
   runs: z.array(z.object({ id, number: z.int(), at: z.number(), films: z.array(z.string()), rolls: z.number() })),

@@ -6,7 +6,6 @@ import { plan } from '../process/plan'
 import { planRequest } from '../process/request'
 import { keptEvent, runEvent } from '../run/runEvent'
 import { drums } from '../waste/drumIds'
-import { intoDrums } from '../waste/intoDrums'
 import { done, find, id, idParams, listQuery, millis, name, note, page, reason, version } from '../shape/common'
 import { wouldHold } from './bottle'
 import { endpoint } from './endpoint'
@@ -191,7 +190,6 @@ export const runApi = {
       note: note.default(''),
       hung: hung.optional(),
       device: device.optional(),
-      into: intoDrums,
     }),
     response: run,
   }),

@@ -29,6 +29,7 @@ import { carryFrom, mostTail, moveUp } from './checkpoint'
 import { kitMixed } from './kits'
 import { ledgerPage, lockAll } from './ledger'
 import { bottleRows, runsOf, type BottleRow, type StoredEntry } from './queries'
+import { drumsOf } from './waste'
 
 /** Films that came out wrong longer ago no longer say anything of the bath. */
 const oddDays = 28
@@ -226,5 +227,6 @@ export async function bottlePage(db: Database, id: string, now: number): Promise
     lostPerOpening:
       sulfiteGPerL > 0 && liquidMl > 0 && row.retiredAt === null ? sulfiteLostPerOpening({ headspaceMl, liquidMl, sulfiteGPerL }) : null,
     runs,
+    drum: (await drumsOf(db, [{ bottleId: id, family: bottle.family }])).get(id) ?? null,
   }
 }

@@ -7,6 +7,8 @@ import { orders } from './orders'
 import { demoPassword, technicians } from './people'
 import { practices } from './practices'
 import { rota } from './rota'
+import { zoneOf } from '../darkroom/zone'
+import { sink } from './sink'
 import { playSeason } from './season'
 import { writeSeason } from './writeSeason'
 
@@ -31,6 +33,7 @@ export async function loadDemo(db: Database, today: number, { evening = true }: 
     const strips = season.bottles.filter((bottle) => bottle.formula === 'softBorax')
     await instruments(db, ilse, today, strips)
     if (evening) await rota(db, staff, today)
+    await sink(db, ilse, { today, zone: await zoneOf(db) })
     // what was told before is not written to anybody
     await mailWishes(db)
   })

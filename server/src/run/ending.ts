@@ -8,7 +8,7 @@ import { bottleById } from '../bottle/rows'
 import { writeWaste } from '../bottle/waste'
 import { entriesOf } from '../bottle/write'
 import { sinkOf } from '../drum/facts'
-import { pourWaste, takeWasteBack, type IntoDrums } from '../drum/waste'
+import { takeWasteBack } from '../drum/waste'
 import { hangUp, takeDown } from '../film/drying'
 import { asSeen, saveNext } from '../http/changing'
 import type { Handler } from '../http/route'
@@ -26,7 +26,7 @@ export const finish: Handler<typeof api.run.finish> = async ({ db, params, body,
   const events = await keepEvents(db, run, body.events, who)
   const { lines, developedS, temperatureC } = decideFinish(run, await bottlesOf(db, run.plan, now), { ...body, events })
   await writeEntries(db, entriesOf(lines, { by: who.id, now }))
-  await pouredAway(db, run, { by: who.id, now, into: body.into })
+  await pouredAway(db, run, { by: who.id, now })
   await changeAll(db.Roll, { developedS, temperatureC, at: body.at }, { runId: run.id })
   await hangUp(db, run, { ...(body.hung ?? { wiping: 'none', dryer: 'air' }), at: body.at, by: who.id })
   const row = asSeen(db.Run, { id: run.id, version: run.version })
@@ -36,7 +36,7 @@ export const finish: Handler<typeof api.run.finish> = async ({ db, params, body,
 }
 
 /** The first water after the last fixing bath, where it carries too much silver for the drain. */
-async function washedAway(db: Database, run: Run, { by, now, into }: Writing): Promise<void> {
+async function washedAway(db: Database, run: Run, { by, now }: Writing): Promise<void> {
   const bath = run.plan.steps.findLast((step) => step.bottle && takesSilver(step.bottle.family))?.bottle
   if (!bath) return
   const silver = silverInBath(run.plan, bath, (await bottleById(db, bath.id, now)).state.silverGPerL)
@@ -45,28 +45,13 @@ async function washedAway(db: Database, run: Run, { by, now, into }: Writing): P
   if (!wash) return
   const note = `run ${run.number}: first ${wash.fills === 1 ? 'fill' : `${wash.fills} fills`} of the wash`
   const { ml, silverG } = wash
-  const rows = await db.WasteEntry.bulkCreate([
-    {
-      id: uuid(),
-      at: now,
-      byPerson: by,
-      family: bath.family,
-      ml,
-      silverG,
-      runId: run.id,
-      source: 'wash',
-      contents: null,
-      note,
-      drum: 'sil',
-    },
-  ])
-  await pourWaste(db, rows, into, { by, now })
+  const of = { family: bath.family, runId: run.id, source: 'wash' as const, contents: null, drum: 'sil' }
+  await db.WasteEntry.create({ id: uuid(), at: now, byPerson: by, ml, silverG, note, ...of })
 }
 
 interface Writing {
   by: string
   now: number
-  into: IntoDrums
 }
 
 /** What was made up for it and not saved is in the waste, by the line that took it from its bottle; so is its first wash. */

@@ -84,7 +84,7 @@ function begin(): void {
   page.begin()
   const row = bottles.rows.find((one) => one.id === id.value)
   bottle.value = row
-    ? { ...row, ledger: [], more: false, mixedFrom: null, batchNote: '', decant: null, lostPerOpening: null, runs: [] }
+    ? { ...row, ledger: [], more: false, mixedFrom: null, batchNote: '', decant: null, lostPerOpening: null, runs: [], drum: null }
     : null
 }
 watch(id, begin, { immediate: true })

@@ -12,6 +12,7 @@ import TextField from '../fields/TextField.vue'
 import { useContractForm } from '../fields/useContractForm'
 import { useShow } from '../session/useShow'
 import { useBottles } from '../stores'
+import IntoDrum from '../sink/IntoDrum.vue'
 import ActPanel from './ActPanel.vue'
 import OverruleField from './OverruleField.vue'
 
@@ -27,7 +28,7 @@ const kinds: Choice<Kind>[] = [
   { value: 'top-up', name: 'Topped up', detail: 'with fresh, or from another bottle of its kind' },
   { value: 'water', name: 'Water added', detail: 'thins it; the record keeps its strength' },
   { value: 'evaporate', name: 'Evaporated', detail: 'water is gone, the strength is not' },
-  { value: 'discard', name: 'Poured away', detail: 'to the waste of its kind' },
+  { value: 'discard', name: 'Poured away', detail: 'into the drum of its family' },
 ]
 const open = computed(() =>
   bottle.retiredAt === null ? kinds : kinds.filter((one) => one.value === 'discard' || one.value === 'pour-out'),
@@ -47,9 +48,13 @@ const entryId = uuid()
 type Asked = z.output<typeof api.bottle.pour.body>
 const { fields, typed, ready, busy, rest, submit } = useContractForm(api.bottle.pour, {
   begin: () => ({ entryId, kind: (bottle.retiredAt === null ? 'pour-out' : 'discard') as Kind, ml: null, note: '' }),
-  send: async (body) => emit('done', await call(api.bottle.pour, { params: { id: bottle.id }, body: whole(body) })),
+  send: async (body) =>
+    emit('done', await call(api.bottle.pour, { params: { id: bottle.id }, body: { ...whole(body), into: into(body) } })),
 })
 const kind = computed(() => typed.value.kind)
+const drumId = ref<string | null>(null)
+const into = (body: Asked): Asked['into'] =>
+  body.kind === 'discard' && bottle.drum !== null && drumId.value !== null ? { [bottle.drum]: drumId.value } : {}
 const source = computed(() => (kind.value === 'top-up' ? bottles.rows.find((one) => one.id === from.value) : undefined))
 /** the bottle that is put to use by it */
 const used = computed(() => (kind.value === 'pour-out' ? bottle : source.value))
@@ -86,6 +91,7 @@ const without = () => ready.value && decidePour({ bottle, from: source.value }, 
     <BodyField v-if="used" v-slot="{ bind }" :of="fields" name="overrule" optional>
       <OverruleField v-bind="bind" :bottle="used" :without="without" />
     </BodyField>
+    <IntoDrum v-if="kind === 'discard' && bottle.drum" v-model="drumId" :family="bottle.drum" :ml="typed.ml ?? 0" />
     <p v-if="kind === 'discard'" class="text-quiet">
       Gloves and goggles on. Fixers go to the silver waste, never together with acids or developer; your local rules decide the rest.
     </p>

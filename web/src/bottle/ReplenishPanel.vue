@@ -10,6 +10,7 @@ import QuantityField from '../fields/QuantityField.vue'
 import { useContractForm } from '../fields/useContractForm'
 import { useShow } from '../session/useShow'
 import { useBottles } from '../stores'
+import IntoDrum from '../sink/IntoDrum.vue'
 import ActPanel from './ActPanel.vue'
 import OverruleField from './OverruleField.vue'
 
@@ -24,11 +25,13 @@ const entryId = uuid()
 const { fields, typed, ready, busy, rest, submit } = useContractForm(api.bottle.replenish, {
   begin: () => ({ entryId, ml: bottle.state.replenishDueMl || rate || null, evaporatedMl: 0 }),
   send: async (body) => {
+    const into = bottle.drum !== null && drumId.value !== null ? { [bottle.drum]: drumId.value } : {}
     const source = from.value === 'fresh' ? {} : { fromId: from.value ?? undefined }
-    emit('done', await call(api.bottle.replenish, { params: { id: bottle.id }, body: { ...body, ...source } }))
+    emit('done', await call(api.bottle.replenish, { params: { id: bottle.id }, body: { ...body, ...source, into } }))
   },
 })
 const from = ref<string | null>('fresh')
+const drumId = ref<string | null>(null)
 const sources = computed(() => [
   { value: 'fresh', name: 'Fresh replenisher, from no bottle here' },
   ...bottles.rows
@@ -91,6 +94,7 @@ const without = () => ready.value && decideReplenish({ bottle, from: source.valu
         {{ steps.waterMl > 0 ? 3 : 2 }}. Replenisher <b class="font-mono">{{ volume(steps.replenisherMl) }}</b>
       </li>
     </ol>
+    <IntoDrum v-if="bottle.drum && steps.bleedMl > 0" v-model="drumId" :family="bottle.drum" :ml="steps.bleedMl" />
     <p v-if="steps.topUpMl > 0.5" class="border-l-4 border-alarm pl-4">
       It then still lacks {{ volume(steps.topUpMl) }}: more was carried out than the rate gives back. Top it up with replenisher too.
     </p>

@@ -141,7 +141,7 @@ watch(
         <RouterLink v-if="session.isTechnician" to="/shelf/supply" class="link inline-flex min-h-12 items-center"
           >What lasts how long</RouterLink
         >
-        <RouterLink v-if="session.isTechnician" to="/shelf/waste" class="link inline-flex min-h-12 items-center">Waste</RouterLink>
+        <RouterLink v-if="session.isTechnician" to="/sink" class="link inline-flex min-h-12 items-center">Waste</RouterLink>
       </div>
       <NoticeList v-if="!session.isTechnician" class="mb-4" />
       <ProblemLine :problem="problem || quick.problem.value" />

@@ -14,6 +14,7 @@ export const stations: Station[] = [
   { key: 4, name: 'Proofs', path: '/proofs', forMembers: false },
   { key: 5, name: 'Tanks', path: '/tanks', forMembers: true },
   { key: 7, name: 'Rota', path: '/rota', forMembers: true },
+  { key: 8, name: 'Sink', path: '/sink', forMembers: false },
 ]
 export const memberStations: Station[] = [
   ...stations.filter((station) => station.forMembers),

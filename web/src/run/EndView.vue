@@ -7,6 +7,7 @@ import {
   usesAtEnd,
   wipingNames,
   wipings,
+  type Drum,
   type Dryer,
   type RunClock,
   type Wiping,
@@ -23,9 +24,12 @@ import TextField from '../fields/TextField.vue'
 import { useClocks } from './clocks'
 import { deviceName } from './device'
 import { endings, saidHere, sendEnding } from './endings'
+import IntoDrum from '../sink/IntoDrum.vue'
+import { pourAway } from '../sink/pourAway'
 import TakeOverPanel from './TakeOverPanel.vue'
 import { useTyped } from '../hand/typed'
 import { useKept } from '../hand/useKept'
+import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 
 /** A bath that ran over by more than this asks why. s */
@@ -45,6 +49,8 @@ const dryers_ = [
 ]
 const endAt = Math.round(now())
 const show = useShow()
+const session = useSession()
+const drumIds = reactive<Partial<Record<Drum, string | null>>>({})
 const reasons = reactive<Record<number, string>>({})
 const over = computed(() => clock.times.filter((time) => clock.course[time.step]?.bottle && (time.held || time.overS > tolerated)))
 const back = computed(() => usesAtEnd(run.plan).map((use) => clock.course.find((step) => step.bottle?.id === use.bottleId)?.bottle?.label))
@@ -56,7 +62,7 @@ const away = computed(() =>
   discardedOf(run.plan).map(({ ml, note: of, family, bottleId, drum: named }) => {
     const known = goes.value.value?.drums[bottleId]
     const drum = named ?? (known === undefined ? drumOf({ family, additions: [] }) : known)
-    return { ml, note: of, goes: drum ? `goes to the drum of ${drumNames[drum]}` : 'goes where your local rules say' }
+    return { ml, note: of, drum, goes: drum ? `goes to the drum of ${drumNames[drum]}` : 'goes where your local rules say' }
   }),
 )
 
@@ -75,6 +81,8 @@ async function finish(): Promise<void> {
   }
   await act(async () => {
     const done = await sendEnding(run.id, body)
+    // the run stands whatever becomes of its drums: what none takes waits in the sink
+    if (done && session.isTechnician) await pourAway(run.number, drumIds).catch(() => undefined)
     if (done) clocks.put(done)
     else void clocks.send()
   })
@@ -108,7 +116,20 @@ const taking = ref(false)
       Hang {{ run.filmRows.length === 1 ? 'it' : 'them' }} up, weighted, out of dust and draught.
       {{ back.length > 0 ? `Pour back ${back.join(' and ')}.` : '' }}
     </p>
-    <p v-for="one in away" :key="one.note" class="text-xl">{{ show.volume(one.ml) }} of {{ one.note }} {{ one.goes }}.</p>
+    <div v-for="one in away" :key="one.note">
+      <p class="text-xl">{{ show.volume(one.ml) }} of {{ one.note }} {{ one.goes }}.</p>
+      <IntoDrum
+        v-if="session.isTechnician && one.drum"
+        :model-value="drumIds[one.drum] ?? null"
+        class="max-w-xl"
+        :family="one.drum"
+        :ml="one.ml"
+        @update:model-value="drumIds[one.drum] = $event"
+      />
+    </div>
+    <p v-if="session.isTechnician && away.length > 0" class="text-quiet">
+      The first water after the fixer goes with it, where it carries too much silver.
+    </p>
     <div class="flex flex-wrap gap-x-10 gap-y-4">
       <div>
         <p class="font-semibold">Before hanging</p>

@@ -26,8 +26,8 @@ const nameOf = (family: string) => familyNames[family as Family] ?? family
 
 <template>
   <div class="station max-w-4xl">
-    <RouterLink to="/shelf" class="link inline-flex min-h-11 items-center">← Shelf</RouterLink>
-    <h1 class="mb-4 text-3xl font-bold">Waste</h1>
+    <RouterLink to="/sink" class="link inline-flex min-h-11 items-center">← Sink</RouterLink>
+    <h1 class="mb-4 text-3xl font-bold">Poured away</h1>
     <WaitFor :of="[waste]" what="the waste">
       <p v-if="waste.rows.length === 0" class="text-xl">
         Nothing was poured away yet. What a run uses once, and bottles that are retired into the sink, stand here.
