@@ -100,7 +100,7 @@ test('the shelf: found by code, one tap and its undo, dragged to another shelf a
     await page.getByRole('button', { name: `Retire ${stop?.label}` }).click()
     await expect(page.locator(`[data-bottle="${stop?.id}"]`)).toHaveCount(0)
     await page.setViewportSize({ width: 1280, height: 800 })
-    await page.goto('/shelf/waste')
+    await page.goto('/sink/lines')
     await expect(page.getByText('smells of sulfur')).toBeVisible()
     await page.goto('/shelf/supply')
     await expect(page.getByRole('heading', { name: 'Shopping list' })).toBeVisible()

@@ -101,7 +101,7 @@ test('a drum is made, labelled, filled, weighed, sealed and collected; a bottle 
   await arrange.getByRole('button', { name: 'Arrange it' }).click()
   const mine = page.getByRole('region', { name: /^Collection \d+$/ }).filter({ hasText: code })
   await mine.getByRole('button', { name: 'They have it' }).click()
-  await page.getByLabel('Receipt').fill('R 2077')
+  await page.getByRole('textbox', { name: 'Receipt' }).fill('R 2077')
   await page.getByLabel(`${code} weighed`).fill('2,4')
   await page.getByRole('button', { name: 'It is collected' }).click()
   await expect(mine).toContainText('receipt R 2077')

@@ -24,6 +24,7 @@ export async function crowd({ ask }: Pick<House, 'ask'>): Promise<{
   roll: string
   order: string
   evening: string
+  drum: string
 }> {
   const name = (kind: string) => longName(kind).replaceAll("'", "''")
   await ask(`update darkroom set name = '${name('Darkroom')}', version = version + 1`)
@@ -108,5 +109,6 @@ export async function crowd({ ask }: Pick<House, 'ask'>): Promise<{
     run: await id(10),
     order: await id(12),
     evening: (await ask<{ id: string }>('select id from evening limit 1'))[0]?.id ?? '',
+    drum: (await ask<{ id: string }>(`select id from drum where family = 'dev' and collected_at is null limit 1`))[0]?.id ?? '',
   }
 }

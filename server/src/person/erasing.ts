@@ -1,4 +1,6 @@
 import { cast, col, Op, where, type FindOptions, type Model, type ModelStatic } from 'sequelize'
+import { nameOf } from '../house/left'
+import { changeAll } from '../table/all'
 import type { Database } from '../table/database'
 import { forgetChecker, forgetInRequests } from './queries'
 
@@ -33,6 +35,11 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['marks cleared', db.RollMark, 'clearedBy', 'at'],
   ['places at enlargers booked', db.PrintPlace, 'byPerson', 'at'],
   ['places at enlargers given back', db.PrintPlace, 'takenBackBy', 'takenBackAt'],
+  ['drums made', db.Drum, 'madeBy', 'madeAt'],
+  ['lines of drums', db.DrumEntry, 'byPerson', 'at'],
+  ['collections arranged', db.Pickup, 'byPerson', 'at'],
+  ['receipts attached', db.PickupReceipt, 'byPerson', 'at'],
+  ['silver recovered', db.Recovery, 'byPerson', 'at'],
   ['waste', db.WasteEntry, 'byPerson', 'at'],
   ['imports', db.Import, 'byPerson', 'at'],
   ['chemicals', db.Chemical, 'changedBy', 'changedAt'],
@@ -91,5 +98,6 @@ export async function takeNameOut(db: Database, { id, name, login }: { id: strin
   const said = (text: string) => where(cast(col('answer'), 'text'), { [Op.like]: `%${literally(text)}%` })
   await db.Idempotency.destroy({ where: { [Op.or]: [{ personId: id }, said(JSON.stringify(name).slice(1, -1)), said(id)] } })
   await forgetInRequests(db, id)
+  await changeAll(db.Pickup, { handedBy: nameOf(null) }, { handedBy: name })
   await db.SignInAttempt.destroy({ where: { key: { [Op.or]: [{ [Op.like]: `pair:${literally(login)} %` }, `name:${login}`] } } })
 }

@@ -1,4 +1,4 @@
-import { usualSink, type Drum as Family } from '@selvrin/core'
+import type { Drum as Family } from '@selvrin/core'
 import type { Bottle, FormulaRow, Pickup, Recovery, SinkPage, WasteDrum } from '@selvrin/core/contract'
 import { api, sinkApi } from '@selvrin/core/contract'
 import fc from 'fast-check'
@@ -13,13 +13,19 @@ beforeAll(async () => {
   house = await testHouse()
   ilse = await house.as('ilse')
   formulas = (await ilse.send('GET', '/api/formulas?limit=200')).body.rows as unknown as FormulaRow[]
+  demos = (await sink()).pending.map((row) => row.id)
 }, 60_000)
 afterAll(() => house.close())
 
 const on = (id: string) => ({ params: { id } })
 // a drum has a code of its own
 const said = ({ status, body }: Answer) => [status, status < 400 ? undefined : body.code]
-const sink = async (): Promise<SinkPage> => (await ilse.send('GET', '/api/sink')).body as unknown as SinkPage
+/** what the demo’s own runs left, which nobody here pours */
+let demos: string[] = []
+async function sink(): Promise<SinkPage> {
+  const page = (await ilse.send('GET', '/api/sink')).body as unknown as SinkPage
+  return { ...page, pending: page.pending.filter((row) => !demos.includes(row.id)) }
+}
 const drumOf = async (id: string): Promise<WasteDrum> => (await sink()).drums.find((one) => one.id === id)!
 const made = (family: Family, more: object = {}) =>
   ilse.call(sinkApi.make, { body: { id: uuid(), family, metal: null, volumeMl: 10_000, tareKg: 1, vented: true, trayId: null, ...more } })
@@ -105,7 +111,7 @@ test('no label, no pour; of what waits a line is poured once, whoever is first; 
 })
 
 test('a pour that never may be changes nothing, by whatever way it comes', async () => {
-  await ilse.call(sinkApi.facts, { body: { version: 1, ...usualSink, roomM3: 28.8 } })
+  expect((await sink()).facts.roomM3).toBe(28.8)
   const [acid, sil] = [await labelled('acid'), await labelled('sil')]
   const bottle = await bring(fixer)
   const before = await everything()
@@ -152,14 +158,14 @@ test('the funnel’s last use and the tray’s neighbours are asked; a rinse mak
 
   const { version, ...facts } = (await sink()).facts
   const tray = { id: uuid(), name: 'left', holdsMl: 12_000 }
-  expect((await ilse.call(sinkApi.facts, { body: { version, ...facts, trays: [tray] } })).status).toBe(200)
+  expect((await ilse.call(sinkApi.facts, { body: { version, ...facts, trays: [...facts.trays, tray] } })).status).toBe(200)
   const stand = (drum: WasteDrum) =>
     ilse.call(sinkApi.change, { ...on(drum.id), body: { version: drum.version, vented: true, trayId: tray.id } })
   expect((await stand(await drumOf(acid.id))).status).toBe(200)
   expect(said(await stand(await drumOf(sil.id)))).toEqual([409, 'never-meets'])
   expect(said(await made('sul', { trayId: tray.id }))).toEqual([409, 'never-meets'])
   expect(said(await made('dev', { trayId: uuid() }))).toEqual([422, 'tray'])
-  expect(said(await ilse.call(sinkApi.facts, { body: { version: version + 1, ...facts, trays: [] } }))).toEqual([409, 'tray'])
+  expect(said(await ilse.call(sinkApi.facts, { body: { version: version + 1, ...facts } }))).toEqual([409, 'tray'])
   expect(said(await made('nob'))).toEqual([422, 'metal'])
 })
 
@@ -271,7 +277,7 @@ test('a paper that has ended allows nothing; two who write a rule at once are to
   expect(said(await allow(null))).toEqual([409, 'stale'])
   expect((await allow(1, { ends: '2099-12-31' })).body.ended).toBe(false)
   expect((await ilse.call(sinkApi.forbid, { params: { family: 'dev' }, body: { version: 2 } })).status).toBe(200)
-  expect((await sink()).rules).toEqual([])
+  expect((await sink()).rules.filter((one) => one.family === 'dev')).toEqual([])
 })
 
 test('what left bottles and what stands in drums and waits add up, whatever is done', async () => {

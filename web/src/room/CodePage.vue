@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api } from '@selvrin/core/contract'
+import { api, sinkApi } from '@selvrin/core/contract'
 import { onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call'
@@ -7,7 +7,7 @@ import { keepTrying } from '../api/keepTrying'
 import { useSession } from '../session/store'
 import { useBottles, useJars } from '../stores'
 
-/** Where the code of a printed label leads: its bottle, or its jar. */
+/** Where the code of a printed label leads: its bottle, its jar, its drum. */
 const route = useRoute()
 const router = useRouter()
 const session = useSession()
@@ -24,12 +24,20 @@ const retired = async () => {
   ).catch(() => null)
   return found?.rows.find((row) => row.code === code)
 }
+/** A drum stands among what is not collected yet. */
+async function openDrum(): Promise<boolean> {
+  const sink = await call(sinkApi.get, {}).catch(() => null)
+  const drum = sink?.drums.find((row) => row.code === code)
+  if (drum) await router.replace(`/sink/drums/${drum.id}`)
+  return drum !== undefined
+}
 onMounted(async () => {
   await Promise.all([bottles.load(), session.isTechnician ? jars.load() : undefined])
   const bottle = bottles.rows.find((row) => row.code === code) ?? (await retired())
   const jar = jars.rows.find((row) => row.code === code)
   if (bottle) await router.replace(`/shelf/${bottle.id}`)
   else if (jar) await router.replace(`/formulary/jars/${jar.id}`)
+  else if (session.isTechnician && (await openDrum())) return
   else unknown.value = true
 })
 </script>
