@@ -324,6 +324,7 @@ export {
   electrolysisG,
   exchangeG,
   flakeAssay,
+  recoveryAdvice,
   recoveryBalance,
   recoveryBody,
   type Recovered,

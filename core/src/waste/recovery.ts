@@ -81,3 +81,28 @@ export function recoveryBalance({ litres, inGPerL, outGPerL, grams, assay }: Rec
     say(`${leftG.toFixed(1)} g left the liquid and ${foundG.toFixed(1)} g were found: a reading, the weight or the assay is off.`)
   return { leftG, foundG, findings }
 }
+
+/** g/L at which current is switched off: below it sulfide forms; and at the outlet of a cartridge that is spent */
+const [stopGPerL, spentGPerL] = [0.5, 0.1]
+/**
+ * What is to be done by the silver that was left: where current was left on too long, or a cartridge is spent.
+ * @example
+ * recoveryAdvice({ method: 'exchange', outGPerL: 0.2 }).map((one) => one.rule) // → ['recovery-spent']
+ */
+export function recoveryAdvice({ method, outGPerL }: Pick<RecoveryBody, 'method' | 'outGPerL'>): Finding[] {
+  if (method === 'exchange' && outGPerL > spentGPerL)
+    return [
+      {
+        ...{ rule: 'recovery-spent', severity: 'warning' },
+        message: 'Over 100 mg/L at its outlet: the cartridge is spent. Seal it; it goes to the refiner.',
+      },
+    ]
+  if (method === 'electrolysis' && outGPerL < stopGPerL)
+    return [
+      {
+        ...{ rule: 'recovery-stop', severity: 'warning' },
+        message: 'Current stops at 0.5 g/L, earlier if it browns or smells: below that it makes sulfide.',
+      },
+    ]
+  return []
+}

@@ -6,7 +6,7 @@ import { drumCheck } from './drumCheck'
 import { firstWashes } from './firstWash'
 import { freedMoles, gasPpm } from './gas'
 import { meeting, reactions } from './meeting'
-import { electrolysisG, recoveryBalance } from './recovery'
+import { electrolysisG, recoveryAdvice, recoveryBalance } from './recovery'
 import { silverFrom } from './silverFrom'
 import { washAway } from './washAway'
 
@@ -85,6 +85,12 @@ test('what a current deposits, and whether the silver that left was found', () =
   expect(balance(30).findings).toHaveLength(1)
   expect(balance(50).findings).toHaveLength(1)
   expect(recoveryBalance({ litres: 1, inGPerL: 1, outGPerL: 2, grams: 0, assay: 1 }).findings[0]?.message).toMatch(/more silver after/)
+})
+
+test('current is switched off in time, and a spent cartridge is sealed', () => {
+  const rules = (method: 'electrolysis' | 'exchange', outGPerL: number) => recoveryAdvice({ method, outGPerL }).map((one) => one.rule)
+  expect([rules('electrolysis', 0.5), rules('electrolysis', 0.4)]).toEqual([[], ['recovery-stop']])
+  expect([rules('exchange', 0.1), rules('exchange', 0.11)]).toEqual([[], ['recovery-spent']])
 })
 
 test('nothing goes down the drain but what a paper allows, until it ends', () => {

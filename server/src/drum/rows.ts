@@ -1,4 +1,4 @@
-import { drumFindings, drumState, type DrumFacts, type DrumLine, type DrumState } from '@selvrin/core'
+import { drumFindings, drumState, recoveryBalance, type DrumFacts, type DrumLine, type DrumState } from '@selvrin/core'
 import type { WasteDrum } from '@selvrin/core/contract'
 import type { WhereOptions } from 'sequelize'
 import { zoneOf } from '../darkroom/zone'
@@ -32,15 +32,24 @@ export interface Standing {
   state: DrumState
 }
 
+/** g of silver that recoveries took out of drums, by their ids. */
+async function takenOut(db: Database, drumIds: string[]): Promise<Map<string, number>> {
+  const rows = await db.Recovery.findAll({ where: { drumId: drumIds }, raw: true })
+  const back = new Set(rows.flatMap((row) => row.reverses ?? []))
+  const taken = new Map<string, number>()
+  for (const { id, drumId, body, reverses } of rows)
+    if (drumId !== null && reverses === null && !back.has(id)) taken.set(drumId, (taken.get(drumId) ?? 0) + recoveryBalance(body).leftG)
+  return taken
+}
+
 export async function standingWhere(db: Database, where: WhereOptions): Promise<Standing[]> {
   const rows = await db.Drum.findAll({ where, order: ['family', 'madeAt', 'id'] })
-  const lines = await linesOf(
-    db,
-    rows.map((row) => row.id),
-  )
+  const ids = rows.map((row) => row.id)
+  const [lines, taken] = [await linesOf(db, ids), await takenOut(db, ids)]
   return rows.map((row) => {
     const [facts, own] = [factsOf(row), lines.get(row.id) ?? []]
-    return { row, facts, lines: own, state: drumState(facts, own) }
+    const state = drumState(facts, own)
+    return { row, facts, lines: own, state: { ...state, silverG: Math.max(0, state.silverG - (taken.get(row.id) ?? 0)) } }
   })
 }
 

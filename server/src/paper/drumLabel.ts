@@ -57,7 +57,7 @@ export function drumLabelPdf(drum: WasteDrum, { facts, zone, origin, catalogue }
   if (label.allergens.length > 0) say(`Contains ${label.allergens.join(', ')}: may cause an allergic reaction.`, 'text', 0.85, 2)
   if (label.unknownShare > 0.005) say(`Of ${Math.round(100 * label.unknownShare)} % it is not written what is in it.`, 'text', 0.85, 1)
   say(
-    `At most ${(drumLimitMl(drum) / 1000).toFixed(1)} L of ${(drum.volumeMl / 1000).toFixed(1)} L. First pour ${day(drum.state.firstAt, zone)}. Sealed ${day(drum.sealedAt, zone)}.`,
+    `At most ${(drumLimitMl(drum) / 1000).toFixed(1)} L of ${(drum.volumeMl / 1000).toFixed(1)} L. First pour ${day(drum.state.firstAt, zone)}. Sealed ${day(drum.sealedAt, zone)}. Litres ________.`,
     'text',
     0.9,
   )

@@ -1,4 +1,4 @@
-import { dayOf } from '@selvrin/core'
+import { dayOf, dischargeOf } from '@selvrin/core'
 import type { DischargeRow, sinkApi } from '@selvrin/core/contract'
 import { zoneOf } from '../darkroom/zone'
 import { notFound, stale } from '../house/refusal'
@@ -12,7 +12,7 @@ export async function ruleRows(db: Database, now: number): Promise<DischargeRow[
   return (await db.Discharge.findAll({ order: ['family'], raw: true })).map(({ version, body }) => ({
     ...body,
     version,
-    ended: body.ends < today,
+    ended: dischargeOf(body.family, [body], { day: today, septic: false }) === null,
   }))
 }
 

@@ -1,4 +1,4 @@
-import { recoveryBalance } from '@selvrin/core'
+import { recoveryAdvice, recoveryBalance, type RecoveryBody } from '@selvrin/core'
 import type { Recovery, sinkApi } from '@selvrin/core/contract'
 import { Op, type WhereOptions } from 'sequelize'
 import { nameOf, withName } from '../house/left'
@@ -6,6 +6,11 @@ import { notFound, Refusal } from '../house/refusal'
 import { pageOf } from '../http/page'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
+
+function withAdvice(body: RecoveryBody): ReturnType<typeof recoveryBalance> {
+  const balance = recoveryBalance(body)
+  return { ...balance, findings: [...balance.findings, ...recoveryAdvice(body)] }
+}
 
 /** Recoveries that were not taken back, the newest first. */
 export async function recoveryRows(db: Database, where: WhereOptions, limit?: number): Promise<Recovery[]> {
@@ -18,7 +23,7 @@ export async function recoveryRows(db: Database, where: WhereOptions, limit?: nu
   })
   return rows.map(({ id, at, by, drumId, drum, body }) => ({
     ...{ id, at, by: nameOf(by), drumId, drum: drum?.code ?? null, body },
-    ...recoveryBalance(body),
+    ...withAdvice(body),
   }))
 }
 

@@ -261,10 +261,13 @@ test('silver is recovered from fixers alone, its balance is looked at, and a rec
     ilse.call(sinkApi.recover, { body: { id: uuid(), drumId, body: { ...body, ...more } } })
   expect(said(await recover(dev.id))).toEqual([422, 'recovery-drum'])
   expect((await recover(sil.id, { method: 'sulfide' })).status).toBe(400)
+  expect((await pour(sil, [], other('sil', 5000, { silverG: 40 }))).status).toBe(200)
   const before = (await sink()).silver.recoveredG
   const row = (await recover(sil.id)).body as unknown as Recovery
   expect([row.leftG, row.foundG, row.findings.map((one) => one.rule)]).toEqual([35, 27, ['recovery-balance']])
   expect((await sink()).silver.recoveredG - before).toBeCloseTo(27, 6)
+  // what left the liquid is in the drum no more
+  expect((await drumOf(sil.id)).state.silverG).toBe(5)
   expect((await ilse.call(sinkApi.recoverBack, { ...on(row.id), body: { entryId: uuid() } })).status).toBe(200)
   expect(said(await ilse.call(sinkApi.recoverBack, { ...on(row.id), body: { entryId: uuid() } }))).toEqual([409, 'reversed'])
   expect((await sink()).silver.recoveredG - before).toBeCloseTo(0, 6)

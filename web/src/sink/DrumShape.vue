@@ -16,7 +16,7 @@ const quarantined = computed(() => drum.state.standing === 'quarantined')
 
 <template>
   <svg :width="size" :height="(size * 154) / 112" viewBox="0 0 112 154" aria-hidden="true" class="shrink-0">
-    <rect x="6" :y="level(drum.state.ml)" width="100" :height="bottom - level(drum.state.ml)" :fill="colour" opacity="0.85" />
+    <rect x="6" :y="level(drum.state.ml)" width="100" :height="bottom - level(drum.state.ml)" :fill="colour" />
     <path d="M6 20h100v126H6zM2 60h4M106 60h4M2 106h4M106 106h4" fill="none" stroke="var(--ink)" stroke-width="4" />
     <path :d="`M8 ${level(drumLimitMl(drum))}h96`" stroke="var(--ink)" stroke-width="2" stroke-dasharray="7 5" fill="none" />
     <!-- a cap with a vent, a closed lid, an open neck -->

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { electrolysisEfficiency, electrolysisG, exchangeG, flakeAssay, recoveryBalance, type RecoveryBody } from '@selvrin/core'
+import {
+  electrolysisEfficiency,
+  electrolysisG,
+  exchangeG,
+  flakeAssay,
+  recoveryAdvice,
+  recoveryBalance,
+  type RecoveryBody,
+} from '@selvrin/core'
 import { sinkApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -102,7 +110,7 @@ async function keep(): Promise<void> {
     </div>
     <p v-if="expected !== null" class="text-lg">That could take out about {{ show.mass(expected) }}.</p>
     <p v-if="balance" class="text-lg">{{ show.mass(balance.leftG) }} left the liquid, {{ show.mass(balance.foundG) }} were found.</p>
-    <FindingList v-if="balance" :findings="balance.findings" />
+    <FindingList v-if="balance && read" :findings="[...balance.findings, ...recoveryAdvice(read)]" />
     <TextField v-model="written.note" label="Note, if any" />
   </FormPanel>
 </template>
