@@ -72,13 +72,15 @@ const sinkPage = z.object({
   /** what left bottles and runs and stands in no drum yet */
   pending: z.array(wasteRow),
   rules: z.array(rule),
-  /** g of silver of this calendar year: in what was poured away, and recovered; and what stands in drums and in fixers in use */
-  silver: z.object({ year: z.int(), pouredG: z.number(), recoveredG: z.number(), inDrumsG: z.number(), inUseG: z.number() }),
 })
+/** g of silver of this calendar year: in what was poured away, and recovered; and what stands in drums and in fixers in use */
+const silver = z.object({ year: z.int(), pouredG: z.number(), recoveredG: z.number(), inDrumsG: z.number(), inUseG: z.number() })
+
 export const sinkApi = {
   get: endpoint('GET', '/api/sink', 'technician', 'Drums, what waits to be poured into them, and what the house says of its sink', {
     response: sinkPage,
   }),
+  silver: endpoint('GET', '/api/sink/silver', 'technician', 'Where the silver is, and what became of this year’s', { response: silver }),
   facts: endpoint('PUT', '/api/sink', 'technician', 'Who is responsible, how large the room is, how drums are judged', {
     body: z.strictObject({ version, ...sinkFacts.shape }),
     response: z.object({ version, ...sinkFacts.shape }),

@@ -8,10 +8,12 @@ import { sinkPage } from './page'
 import { arrange, collected, list as pickups } from './pickups'
 import { getReceipt, putReceipt, receiptOf } from './receipt'
 import { list as recoveries, recover, recoverBack } from './recoveries'
+import { silver } from './silver'
 
 /** Drums and what goes into them, collections, recovered silver, what may go down the drain. */
 export const sinkRoutes = [
   answers(sinkApi.get, ({ db, now }) => sinkPage(db, now)),
+  answers(sinkApi.silver, silver),
   answers(sinkApi.facts, changeFacts),
   answers(sinkApi.make, make),
   answers(sinkApi.drum, page),

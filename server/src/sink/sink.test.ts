@@ -26,6 +26,7 @@ async function sink(): Promise<SinkPage> {
   const page = (await ilse.send('GET', '/api/sink')).body as unknown as SinkPage
   return { ...page, pending: page.pending.filter((row) => !demos.includes(row.id)) }
 }
+const recovered = async (): Promise<number> => (await ilse.send('GET', '/api/sink/silver')).body.recoveredG as number
 const drumOf = async (id: string): Promise<WasteDrum> => (await sink()).drums.find((one) => one.id === id)!
 const made = (family: Family, more: object = {}) =>
   ilse.call(sinkApi.make, { body: { id: uuid(), family, metal: null, volumeMl: 10_000, tareKg: 1, vented: true, trayId: null, ...more } })
@@ -262,15 +263,15 @@ test('silver is recovered from fixers alone, its balance is looked at, and a rec
   expect(said(await recover(dev.id))).toEqual([422, 'recovery-drum'])
   expect((await recover(sil.id, { method: 'sulfide' })).status).toBe(400)
   expect((await pour(sil, [], other('sil', 5000, { silverG: 40 }))).status).toBe(200)
-  const before = (await sink()).silver.recoveredG
+  const before = await recovered()
   const row = (await recover(sil.id)).body as unknown as Recovery
   expect([row.leftG, row.foundG, row.findings.map((one) => one.rule)]).toEqual([35, 27, ['recovery-balance']])
-  expect((await sink()).silver.recoveredG - before).toBeCloseTo(27, 6)
+  expect((await recovered()) - before).toBeCloseTo(27, 6)
   // what left the liquid is in the drum no more
   expect((await drumOf(sil.id)).state.silverG).toBe(5)
   expect((await ilse.call(sinkApi.recoverBack, { ...on(row.id), body: { entryId: uuid() } })).status).toBe(200)
   expect(said(await ilse.call(sinkApi.recoverBack, { ...on(row.id), body: { entryId: uuid() } }))).toEqual([409, 'reversed'])
-  expect((await sink()).silver.recoveredG - before).toBeCloseTo(0, 6)
+  expect((await recovered()) - before).toBeCloseTo(0, 6)
 })
 
 test('a paper that has ended allows nothing; two who write a rule at once are told of each other', async () => {

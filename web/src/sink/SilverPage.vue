@@ -27,7 +27,12 @@ const log = usePage(
 )
 void log.load()
 const writing = ref(false)
-const silver = computed(() => sink.value?.silver)
+const sums = usePage(
+  (signal) => call(sinkApi.silver, { signal }),
+  (event) => event.subject === 'sink' || event.subject === 'drum' || event.subject === 'waste',
+)
+void sums.load()
+const silver = computed(() => sums.value.value)
 const grams = (amount: number): string => (amount < 0.005 ? 'none' : show.mass(amount))
 const worth = (grams: number): string => {
   if (grams < 0.005) return ''
@@ -38,13 +43,14 @@ const { busy, problem, act } = useAction({ keeps: false })
 const takeBack = (id: string) =>
   act(async () => {
     await call(sinkApi.recoverBack, { params: { id }, body: { entryId: uuid() } })
-    await Promise.all([log.load(), page.load()])
+    await Promise.all([log.load(), sums.load()])
   })
 const methods = { electrolysis: 'by current', exchange: 'by metal exchange' }
 const closed = (): void => {
   writing.value = false
   void log.load()
   void page.load()
+  void sums.load()
 }
 </script>
 
@@ -57,8 +63,8 @@ const closed = (): void => {
     </div>
     <PageState
       v-if="!sink || !silver"
-      :missing="page.missing.value"
-      :problem="page.problem.value"
+      :missing="page.missing.value || sums.missing.value"
+      :problem="page.problem.value || sums.problem.value"
       what="the silver"
       back="To the Sink"
       back-to="/sink"
