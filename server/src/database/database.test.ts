@@ -2,6 +2,7 @@ import { newDatabase, sqlOn, testHouse, type TestHouse } from '../test/house'
 import { connect } from './connection'
 import { migrateDown, migrateUp } from './migrate'
 import { throughput } from './migrations/0009-throughput'
+import { printing } from './migrations/0023-printing'
 import { kindOf, prepare, WrongKind } from './prepare'
 
 const clock = { now: () => Date.now() }
@@ -130,5 +131,25 @@ test('what went through every bottle is the same after the way back to columns o
       [mixed?.id],
     ),
   ).rejects.toThrow(/check/)
+  await db.close()
+}, 30_000)
+
+test('places at enlargers are the same after the way back into evenings and out of them again', async () => {
+  const db = connect(await newDatabase())
+  await prepare(db, clock, { kind: 'demo', strict: false, fresh: false })
+  const sql = sqlOn(db)
+  const ofEvening = `select id, person_id, day, from_at, until_at from print_place where day in (select day from evening) order by id`
+  const before = await sql(ofEvening)
+  expect(before.length).toBeGreaterThan(1)
+  await sql(printing.down)
+  expect(await sql(`select id from evening where jsonb_array_length(body -> 'prints') = ${before.length}`)).toHaveLength(1)
+  await sql(
+    `insert into evening_change (id, evening_id, at, what, before) select gen_random_uuid(), id, now(), 'printing', body from evening`,
+  )
+  await sql(printing.up)
+  expect(await sql(ofEvening)).toEqual(before)
+  expect(await sql(`select 1 from evening where body ? 'prints' union all select 1 from evening_change where before ? 'prints'`)).toEqual(
+    [],
+  )
   await db.close()
 }, 30_000)

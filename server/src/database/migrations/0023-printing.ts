@@ -3,6 +3,8 @@ import type { Migration } from './migration'
 /** Places at enlargers are booked by themselves, whether an evening is planned or not: those that stood in evenings come out of them. */
 export const printing: Migration = {
   name: '0023-printing',
+  // an older server would book into evenings, where nobody looks any more
+  breaking: true,
   up: /* sql */ `
 create table print_place (
   id uuid primary key,
