@@ -58,7 +58,7 @@ test('a drum is made, labelled, filled, weighed, sealed and collected; a bottle 
   await choose(page, 'What goes in', 'fixers and bleach-fixes')
   await page.getByRole('button', { name: 'Make it' }).click()
   await expect(page.getByRole('alert')).toHaveText('Weigh it empty: its lines are checked by its weight.')
-  await page.getByLabel('Empty', { exact: true }).fill('1.1')
+  await page.getByLabel('Empty', { exact: true }).fill('1.1 kg')
   await page.getByRole('button', { name: 'Make it' }).click()
   const title = page.getByRole('heading', { level: 1 })
   await expect(title).toHaveText(/^\w{6}$/)

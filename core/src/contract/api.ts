@@ -6,7 +6,6 @@ import { deviceApi } from './device'
 import { faultApi } from './fault'
 import { filmApi } from './film'
 import { formulaApi } from './formula'
-import { importApi } from './import'
 import { jarApi } from './jar'
 import { kitApi } from './kit'
 import { mixApi } from './mix'
@@ -14,14 +13,13 @@ import { orderApi } from './order'
 import { permissionApi } from './permission'
 import { personApi } from './person'
 import { practiceApi } from './practice'
-import { printApi } from './print'
 import { proofApi } from './proof'
 import { processApi } from './process'
 import { runApi } from './run'
 import { sessionApi } from './session'
 import { shelfApi } from './shelf'
 
-/** Every route, by subject; those of an evening and of the wall are apart, so that no page carries them that does not show one. */
+/** Every route, by subject; those of an evening, of the wall and others are apart, so that no page carries them that does not show one. */
 export const api = {
   session: sessionApi,
   person: personApi,
@@ -43,6 +41,4 @@ export const api = {
   order: orderApi,
   permission: permissionApi,
   practice: practiceApi,
-  print: printApi,
-  import: importApi,
 }

@@ -2,7 +2,9 @@ import { api } from './api'
 import { calendarApi } from './calendar'
 import type { Endpoint } from './endpoint'
 import { eveningApi } from './evening'
+import { importApi } from './import'
 import { mailApi } from './mail'
+import { printApi } from './print'
 import { wallApi } from './wall'
 import { printingApi } from './printing'
 import { sinkApi } from './sink'
@@ -11,6 +13,8 @@ import { weeksApi } from './weeks'
 /** Every route in one list, for what holds of them all. */
 export const endpoints: Endpoint[] = [
   ...Object.values(api),
+  importApi,
+  printApi,
   eveningApi,
   printingApi,
   sinkApi,

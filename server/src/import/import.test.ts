@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { jsonSchemas, readFile, understander, writeFile, type ExchangeKind, type Present } from '@selvrin/core'
 import {
   api,
+  importApi,
   importPortion,
   type ChartRow,
   type FormulaRow,
@@ -43,9 +44,9 @@ const present = async (): Promise<Present> => ({
 })
 async function stage(kind: string, rows: ImportRow[]) {
   const id = uuid()
-  await ilse.call(api.import.begin, { body: { id, kind, rows: rows.length } })
+  await ilse.call(importApi.begin, { body: { id, kind, rows: rows.length } })
   for (let from = 0; from < rows.length; from += importPortion) {
-    const { status, body } = await ilse.call(api.import.stage, {
+    const { status, body } = await ilse.call(importApi.stage, {
       params: { id },
       body: { from, rows: rows.slice(from, from + importPortion) },
     })
@@ -142,12 +143,12 @@ test('bottles, their ledger and their tests go into another house and come to th
   const bring = async (kind: ExchangeKind, format: 'csv' | 'json') => {
     const rows = rowsOf(kind, writeFile(kind, format, mine), await ask())
     const id = uuid()
-    await there.call(api.import.begin, { body: { id, kind, rows: rows.length } })
+    await there.call(importApi.begin, { body: { id, kind, rows: rows.length } })
     for (let from = 0; from < rows.length; from += importPortion)
       expect(
-        (await there.call(api.import.stage, { params: { id }, body: { from, rows: rows.slice(from, from + importPortion) } })).status,
+        (await there.call(importApi.stage, { params: { id }, body: { from, rows: rows.slice(from, from + importPortion) } })).status,
       ).toBe(200)
-    const answer = await there.call(api.import.apply, { params: { id } })
+    const answer = await there.call(importApi.apply, { params: { id } })
     expect([kind, answer.status, answer.body.message]).toEqual([kind, 200, undefined])
     return [rows.length, answer.body.written]
   }
@@ -198,9 +199,9 @@ test('10,000 rows of a chart are written at once, or not at all', async () => {
   const { id } = await stage('chart', rows)
   const count = async () => (await house.one<{ n: number }>(`select count(*) as n from chart_row where film like 'Test film %'`))?.n
   expect(await count()).toBe(0)
-  expect((await ilse.call(api.import.apply, { params: { id } })).body.written).toBe(10_000)
+  expect((await ilse.call(importApi.apply, { params: { id } })).body.written).toBe(10_000)
   expect(await count()).toBe(10_000)
-  expect((await ilse.call(api.import.apply, { params: { id } })).body.code).toBe('import-over')
+  expect((await ilse.call(importApi.apply, { params: { id } })).body.code).toBe('import-over')
 }, 60_000)
 
 test('a cancelled or incomplete import writes nothing', async () => {
@@ -213,12 +214,12 @@ test('a cancelled or incomplete import writes nothing', async () => {
   expect(rows.map((row) => row.kind === 'jars' && Math.round(row.grams))).toEqual([227, 1000])
   const half = await stage('jars', rows)
   await house.sql('delete from import_row where import_id = $1 and position = 1', [half.id])
-  expect((await ilse.call(api.import.apply, { params: { id: half.id } })).body.code).toBe('incomplete')
-  expect((await ilse.call(api.import.cancel, { params: { id: half.id } })).status).toBe(200)
-  expect((await ilse.call(api.import.apply, { params: { id: half.id } })).body.code).toBe('import-over')
+  expect((await ilse.call(importApi.apply, { params: { id: half.id } })).body.code).toBe('incomplete')
+  expect((await ilse.call(importApi.cancel, { params: { id: half.id } })).status).toBe(200)
+  expect((await ilse.call(importApi.apply, { params: { id: half.id } })).body.code).toBe('import-over')
   expect((await all<Jar>('/api/jars')).filter((jar) => jar.place === 'attic')).toEqual([])
   const whole = await stage('jars', rows)
-  await ilse.call(api.import.apply, { params: { id: whole.id } })
+  await ilse.call(importApi.apply, { params: { id: whole.id } })
   expect((await all<Jar>('/api/jars')).filter((jar) => jar.place === 'attic')).toHaveLength(2)
 })
 
@@ -230,10 +231,10 @@ test('formulas come in new and as next versions; one changed meanwhile refuses t
   const late = await stage('formulas', rows)
   const first = shelf.formulas.find((row) => row.id === rows[0]?.id) as FormulaRow
   await ilse.call(api.formula.revise, { params: { id: first.id }, body: { version: first.version, versionId: uuid(), body: first.body } })
-  expect((await ilse.call(api.import.apply, { params: { id: late.id } })).body.code).toBe('stale')
+  expect((await ilse.call(importApi.apply, { params: { id: late.id } })).body.code).toBe('stale')
   const fresh = await present()
   const good = await stage('formulas', rowsOf('formulas', text, fresh))
-  await ilse.call(api.import.apply, { params: { id: good.id } })
+  await ilse.call(importApi.apply, { params: { id: good.id } })
   const after = (await all<FormulaRow>('/api/formulas')).find((row) => row.id === first.id)
   expect([after?.number, after?.body.mixC]).toEqual([3, 48])
 })
@@ -250,7 +251,7 @@ test('a formula with a grave finding says so line by line, and is written with a
   if (row?.kind !== 'formulas') throw new Error('no row')
   expect((await stage('formulas', [row])).refused).toMatchObject({ code: 'unwise', field: 'overrule' })
   const { id } = await stage('formulas', [{ ...row, overrule: 'it is a concentrate' }])
-  await ilse.call(api.import.apply, { params: { id } })
+  await ilse.call(importApi.apply, { params: { id } })
   const after = (await all<FormulaRow>('/api/formulas')).find(({ id: formulaId }) => formulaId === one.id)
   expect([after?.body.startMl, after?.overruled]).toEqual([1000, 'it is a concentrate'])
 })
@@ -265,7 +266,7 @@ test('rows of another kind, unknown chemicals and members are refused', async ()
   } as ImportRow
   expect((await stage('jars', [jar])).refused?.code).toBe('unknown-chemical')
   expect((await stage('chart', [jar])).refused?.code).toBe('other-kind')
-  expect((await (await house.as('tilda')).call(api.import.begin, { body: { id: uuid(), kind: 'jars', rows: 1 } })).status).toBe(403)
+  expect((await (await house.as('tilda')).call(importApi.begin, { body: { id: uuid(), kind: 'jars', rows: 1 } })).status).toBe(403)
 })
 
 test('the published schemas are those of the code: npm run formats', () => {
@@ -282,10 +283,10 @@ test('rows that one technician sent are written by nobody else', async () => {
   )
   expect(rows).toHaveLength(1)
   const { id } = await stage('formulas', rows)
-  for (const endpoint of [api.import.apply, api.import.cancel, api.import.stage]) {
+  for (const endpoint of [importApi.apply, importApi.cancel, importApi.stage]) {
     const other = await odo.call(endpoint, {
       params: { id },
-      ...(endpoint === api.import.stage ? { body: { from: 0, rows } } : { body: {} }),
+      ...(endpoint === importApi.stage ? { body: { from: 0, rows } } : { body: {} }),
     })
     expect([other.status, other.body.code]).toEqual([403, 'not-yours'])
   }

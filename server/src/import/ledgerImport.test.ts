@@ -1,5 +1,5 @@
 import { readFile, understander, type ExchangeKind, type Present } from '@selvrin/core'
-import { api, type Bottle, type BottlePage, type FormulaRow } from '@selvrin/core/contract'
+import { api, importApi, type Bottle, type BottlePage, type FormulaRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { testHouse, type Answer, type Caller, type TestHouse } from '../test/house'
 
@@ -24,9 +24,9 @@ async function bring(kind: ExchangeKind, ...lines: string[]): Promise<Answer> {
   expect(understood.flatMap((one) => one.problems)).toEqual([])
   const rows = understood.flatMap((one) => one.row ?? [])
   const id = uuid()
-  await ilse.call(api.import.begin, { body: { id, kind, rows: rows.length } })
-  expect((await ilse.call(api.import.stage, { params: { id }, body: { from: 0, rows } })).status).toBe(200)
-  return ilse.call(api.import.apply, { params: { id } })
+  await ilse.call(importApi.begin, { body: { id, kind, rows: rows.length } })
+  expect((await ilse.call(importApi.stage, { params: { id }, body: { from: 0, rows } })).status).toBe(200)
+  return ilse.call(importApi.apply, { params: { id } })
 }
 const byCode = async (code: string) => (await present()).bottles?.find((bottle) => bottle.code === code) as Bottle
 const page = async (code: string) => (await ilse.send('GET', `/api/bottles/${(await byCode(code)).id}`)).body as unknown as BottlePage

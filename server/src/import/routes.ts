@@ -1,5 +1,5 @@
 import { requireReason, dayMs, chemicalOf } from '@selvrin/core'
-import { api, type ImportRow } from '@selvrin/core/contract'
+import { importApi, type ImportRow } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
 import { catalogueOf } from '../chemical/chemistry'
 import { graveFindings } from '../formula/overrule'
@@ -37,14 +37,14 @@ async function openImport(db: Database, id: string, by: string) {
   return row
 }
 
-const begin: Handler<typeof api.import.begin> = async ({ db, body: { id, kind, rows }, who, now }) => {
+const begin: Handler<typeof importApi.begin> = async ({ db, body: { id, kind, rows }, who, now }) => {
   // what was begun and left behind is nobody's any more
   await db.Import.destroy({ where: { state: 'open', at: { [Op.lt]: now - dayMs } } })
   await db.Import.create({ id, kind, rows, byPerson: who.id, at: now })
   return { staged: 0, rows }
 }
 
-const stage: Handler<typeof api.import.stage> = async ({ db, params: { id: importId }, body: { from, rows }, who }) => {
+const stage: Handler<typeof importApi.stage> = async ({ db, params: { id: importId }, body: { from, rows }, who }) => {
   const open = await openImport(db, importId, who.id)
   if (from + rows.length > open.rows)
     throw new Refusal(422, 'too-many-rows', `This import was begun with ${open.rows} rows, and these go beyond. Begin it again.`)
@@ -67,7 +67,7 @@ const close = async (db: Database, id: string, state: 'done' | 'cancelled'): Pro
   await db.ImportRow.destroy({ where: { importId: id } })
 }
 
-const apply: Handler<typeof api.import.apply> = async ({ db, params: { id }, who, now }) => {
+const apply: Handler<typeof importApi.apply> = async ({ db, params: { id }, who, now }) => {
   const open = await openImport(db, id, who.id)
   const staged = await db.ImportRow.findAll({ attributes: ['row'], where: { importId: id }, order: [['position', 'asc']], raw: true })
   if (staged.length !== open.rows)
@@ -81,15 +81,15 @@ const apply: Handler<typeof api.import.apply> = async ({ db, params: { id }, who
   return { written }
 }
 
-const cancel: Handler<typeof api.import.cancel> = async ({ db, params: { id }, who }) => {
+const cancel: Handler<typeof importApi.cancel> = async ({ db, params: { id }, who }) => {
   await openImport(db, id, who.id)
   await close(db, id, 'cancelled')
   return { done: true as const }
 }
 
 export const importRoutes = [
-  answers(api.import.begin, begin),
-  answers(api.import.stage, stage),
-  answers(api.import.apply, apply),
-  answers(api.import.cancel, cancel),
+  answers(importApi.begin, begin),
+  answers(importApi.stage, stage),
+  answers(importApi.apply, apply),
+  answers(importApi.cancel, cancel),
 ]

@@ -1,5 +1,5 @@
 import { asOnShelf, chemicalOf, inManner, mixtureStatements, perLitre, scaleFormula, type Catalogue, type Chemical } from '@selvrin/core'
-import { api } from '@selvrin/core/contract'
+import { printApi } from '@selvrin/core/contract'
 import type { Request } from 'express'
 import { zoneOf } from '../darkroom/zone'
 import { contentsOf } from '../bottle/contents'
@@ -37,7 +37,7 @@ async function hazardsIn(db: Database, bottleId: string, catalogue: Catalogue): 
   return { statements }
 }
 
-const labels: Handler<typeof api.print.labels> = async ({ db, query, who, now, request }) => {
+const labels: Handler<typeof printApi.labels> = async ({ db, query, who, now, request }) => {
   const manner = await meOf(db, who.id)
   const wanted = [...(query.bottles ?? []), ...(query.jars ?? [])]
   if (wanted.length === 0) throw new Refusal(422, 'nothing', 'Say which bottles or jars to print labels for.')
@@ -59,7 +59,7 @@ const labels: Handler<typeof api.print.labels> = async ({ db, query, who, now, r
   return { name: 'labels.pdf', type: 'application/pdf', bytes: await labelsPdf(spoken, query.sheet, query.from) }
 }
 
-const card: Handler<typeof api.print.card> = async ({ db, params, query, who, request }) => {
+const card: Handler<typeof printApi.card> = async ({ db, params, query, who, request }) => {
   const manner = await meOf(db, who.id)
   const row = await formulaRow(db, params.id)
   const formula = usedFormula(row.id, row.body)
@@ -71,7 +71,7 @@ const card: Handler<typeof api.print.card> = async ({ db, params, query, who, re
   return { name: `${row.body.name}.pdf`, type: 'application/pdf', bytes }
 }
 
-const runSheet: Handler<typeof api.print.run> = async ({ db, params, who, request }) => {
+const runSheet: Handler<typeof printApi.run> = async ({ db, params, who, request }) => {
   const manner = await meOf(db, who.id)
   const run = await runRow(db, params.id)
   const taps = await db.Darkroom.findOne({ attributes: ['tapHotC', 'tapColdC', 'roomC'] })
@@ -80,19 +80,19 @@ const runSheet: Handler<typeof api.print.run> = async ({ db, params, who, reques
   return { name: `run ${run.number}.pdf`, type: 'application/pdf', bytes }
 }
 
-const slip: Handler<typeof api.print.order> = async ({ db, params, query, who, request }) => {
+const slip: Handler<typeof printApi.order> = async ({ db, params, query, who, request }) => {
   const order = await ownOrder(db, params.id, who)
   const bytes = await slipPdf(order, query.on, { zone: await zoneOf(db), origin: originOf(request) })
   return { name: `order ${order.number}.pdf`, type: 'application/pdf', bytes }
 }
 
-const drumPaper: Handler<typeof api.print.drum> = async ({ db, params, now, request }) => {
+const drumPaper: Handler<typeof printApi.drum> = async ({ db, params, now, request }) => {
   const drum = await drumRow(db, params.id, now)
   const of = { facts: await sinkOf(db), zone: await zoneOf(db), origin: originOf(request), catalogue: await catalogueOf(db) }
   return { name: `drum ${drum.code}.pdf`, type: 'application/pdf', bytes: await drumLabelPdf(drum, of) }
 }
 
-const pickupNote: Handler<typeof api.print.pickup> = async ({ db, params, now }) => {
+const pickupNote: Handler<typeof printApi.pickup> = async ({ db, params, now }) => {
   const pickup = await pickupRow(db, params.id)
   const drums = await drumsWhere(db, { pickupId: params.id }, now)
   const bytes = await pickupNotePdf(pickup, drums, { facts: await sinkOf(db), zone: await zoneOf(db), catalogue: await catalogueOf(db) })
@@ -101,10 +101,10 @@ const pickupNote: Handler<typeof api.print.pickup> = async ({ db, params, now })
 
 /** Labels, cards, sheets of runs, slips of orders and papers of drums as PDF. */
 export const paperRoutes = [
-  answers(api.print.drum, drumPaper),
-  answers(api.print.pickup, pickupNote),
-  answers(api.print.order, slip),
-  answers(api.print.labels, labels),
-  answers(api.print.card, card),
-  answers(api.print.run, ofOwn(runSheet)),
+  answers(printApi.drum, drumPaper),
+  answers(printApi.pickup, pickupNote),
+  answers(printApi.order, slip),
+  answers(printApi.labels, labels),
+  answers(printApi.card, card),
+  answers(printApi.run, ofOwn(runSheet)),
 ]

@@ -1,5 +1,5 @@
 import type { ExchangeKind } from '@selvrin/core'
-import { api, importPortion, type ImportRow } from '@selvrin/core/contract'
+import { importApi, importPortion, type ImportRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { onBeforeUnmount, ref } from 'vue'
 import { call } from '../api/call'
@@ -26,17 +26,17 @@ export function useImport() {
     sending = true
     try {
       progress.value = { words: 'Sending', done: 0, of: rows.length }
-      await call(api.import.begin, { body: { id, kind, rows: rows.length } })
+      await call(importApi.begin, { body: { id, kind, rows: rows.length } })
       for (let from = 0; from < rows.length && !stopped; from += importPortion) {
-        await call(api.import.stage, { params: { id }, body: { from, rows: rows.slice(from, from + importPortion) } })
+        await call(importApi.stage, { params: { id }, body: { from, rows: rows.slice(from, from + importPortion) } })
         progress.value = { words: 'Sending', done: Math.min(rows.length, from + importPortion), of: rows.length }
       }
       if (stopped) {
-        await call(api.import.cancel, { params: { id } })
+        await call(importApi.cancel, { params: { id } })
         throw new Error('Stopped: nothing was written.')
       }
       progress.value = { words: 'Writing', done: rows.length, of: rows.length }
-      return (await call(api.import.apply, { params: { id }, waitMs: longestMs })).written
+      return (await call(importApi.apply, { params: { id }, waitMs: longestMs })).written
     } finally {
       sending = false
       progress.value = null

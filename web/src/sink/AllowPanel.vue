@@ -5,13 +5,14 @@ import { ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import FormPanel from '../fields/FormPanel.vue'
+import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import { readFigure } from './figure'
 
 /** What a paper allows of one family. */
 const { family, rule } = defineProps<{ family: Drum; rule: DischargeRow | null }>()
 const emit = defineEmits<{ close: [] }>()
-const litres = ref(rule ? String(rule.mlADay / 1000) : '')
+const ml = ref<number | null>(rule?.mlADay ?? null)
 const dilution = ref(String(rule?.dilution ?? 10))
 const minutes = ref(String(rule?.minutes ?? 5))
 const paper = ref(rule?.paper ?? '')
@@ -20,10 +21,10 @@ const wrong = ref('')
 const { busy, problem, current, act } = useAction()
 async function keep(): Promise<void> {
   wrong.value = ''
-  const [volume, parts, running] = [litres, dilution, minutes].map((one) => readFigure(one.value))
-  if (!volume || parts == null || running == null) return void (wrong.value = 'Litres, parts of water and minutes are numbers.')
+  const [parts, running] = [dilution, minutes].map((one) => readFigure(one.value))
+  if (!ml.value || parts == null || running == null) return void (wrong.value = 'How much, parts of water and minutes are numbers.')
   const version = (current.value as DischargeRow | null)?.version ?? rule?.version ?? null
-  const body = { version, family, mlADay: 1000 * volume, dilution: parts, minutes: running, paper: paper.value, ends: ends.value.trim() }
+  const body = { version, family, mlADay: ml.value, dilution: parts, minutes: running, paper: paper.value, ends: ends.value.trim() }
   if (await act(() => call(sinkApi.allow, { body }))) emit('close')
 }
 </script>
@@ -40,7 +41,7 @@ async function keep(): Promise<void> {
     <TextField v-model="paper" label="What allows it" hint="such as: letter of the water authority, number 17" begin />
     <TextField v-model="ends" label="Its last day" hint="2027-03-31" />
     <div class="grid grid-cols-3 gap-3">
-      <TextField v-model="litres" label="A day" hint="litres" />
+      <QuantityField v-model="ml" kind="volume" label="A day" />
       <TextField v-model="dilution" label="Water" hint="parts to one" />
       <TextField v-model="minutes" label="Running" hint="minutes behind it" />
     </div>

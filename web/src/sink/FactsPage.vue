@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { sinkFacts } from '@selvrin/core'
+import { sinkFacts, withSign } from '@selvrin/core'
 import { sinkApi, type SinkPage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { ref, watch } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import PageState from '../fields/PageState.vue'
+import QuantityField from '../fields/QuantityField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import { useTyping } from '../hand/typed'
+import { useSession } from '../session/store'
 import { readFigure } from './figure'
 import { useSink } from './useSink'
 
@@ -22,16 +24,17 @@ const draft = ref<Record<
   string
 > | null>(null)
 const septic = ref(false)
-const trays = ref<{ id: string; name: string; litres: string }[]>([])
-const written = (value: number | null): string => (value === null ? '' : String(value))
+const trays = ref<{ id: string; name: string; ml: number | null }[]>([])
+const session = useSession()
+const written = (value: number | null): string => (value === null ? '' : withSign(String(value), session.manner))
 function open(facts: SinkPage['facts']): void {
   seen.value = facts
   draft.value = {
     ...{ ...facts.responsible, emergency: facts.emergency, roomM3: written(facts.roomM3), silver: written(facts.silverPerG) },
-    ...{ adviceDays: String(facts.adviceDays), warnDays: String(facts.warnDays), wash: String(facts.washLimitMgPerL) },
+    ...{ adviceDays: String(facts.adviceDays), warnDays: String(facts.warnDays), wash: written(facts.washLimitMgPerL) },
   }
   septic.value = facts.septic
-  trays.value = facts.trays.map(({ id, name, holdsMl }) => ({ id, name, litres: String(holdsMl / 1000) }))
+  trays.value = facts.trays.map(({ id, name, holdsMl }) => ({ id, name, ml: holdsMl }))
 }
 watch(sink, (now) => now && draft.value === null && open(now.facts), { immediate: true })
 const { busy, problem, current, act } = useAction()
@@ -55,7 +58,7 @@ async function keep(): Promise<void> {
         silverPerG: silver.trim() === '' ? null : figure(silver, 'Silver'),
       },
       ...{ adviceDays: figure(adviceDays, 'Advice'), warnDays: figure(warnDays, 'Warning'), washLimitMgPerL: figure(wash, 'A wash') },
-      trays: trays.value.map((one) => ({ id: one.id, name: one.name.trim(), holdsMl: 1000 * figure(one.litres, one.name || 'The tray') })),
+      trays: trays.value.map((one) => ({ id: one.id, name: one.name.trim(), holdsMl: one.ml ?? 0 })),
     })
     const version = (current.value as SinkPage['facts'] | null)?.version ?? seen.value.version
     if (!(await act(async () => open(await call(sinkApi.facts, { body: { version, ...body } }))))) return
@@ -66,7 +69,7 @@ async function keep(): Promise<void> {
   }
 }
 function addTray(): void {
-  trays.value.push({ id: uuid(), name: '', litres: '' })
+  trays.value.push({ id: uuid(), name: '', ml: null })
   typed()
 }
 const funnelName = ref('')
@@ -103,7 +106,7 @@ const addFunnel = () =>
           <TextField v-model="draft.roomM3" label="The room" hint="m³, length × width × height" />
           <TextField v-model="draft.adviceDays" label="Plan a collection after" hint="days since the first pour" />
           <TextField v-model="draft.warnDays" label="Warn after" hint="days" />
-          <TextField v-model="draft.wash" label="A wash may carry away" hint="mg silver in a litre" />
+          <TextField v-model="draft.wash" label="A wash may carry away" hint="silver, parts per million" />
           <TextField
             v-model="draft.silver"
             label="A gram of silver is worth"
@@ -121,10 +124,10 @@ const addFunnel = () =>
           <div
             v-for="(one, i) in trays"
             :key="one.id"
-            class="mb-2 grid grid-cols-[minmax(0,1fr)_8rem_auto] items-end gap-3 max-sm:grid-cols-1"
+            class="mb-2 grid grid-cols-[minmax(0,1fr)_12rem_auto] items-end gap-3 max-sm:grid-cols-1"
           >
             <TextField v-model="one.name" label="Name" />
-            <TextField v-model="one.litres" label="Holds, litres" />
+            <QuantityField v-model="one.ml" kind="volume" label="Holds" />
             <button type="button" class="button justify-self-start" @click="(trays.splice(i, 1), typed())">
               Take away<span class="sr-only"> {{ one.name || 'this tray' }}</span>
             </button>

@@ -7,11 +7,10 @@ import { useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
+import QuantityField from '../fields/QuantityField.vue'
 import FormPanel from '../fields/FormPanel.vue'
 import SwitchField from '../fields/SwitchField.vue'
-import TextField from '../fields/TextField.vue'
 import { familyChoices, metalChoices } from './drumWords'
-import { readFigure } from './figure'
 import type { SinkView } from './useSink'
 
 /** A drum for one family, which it is for as long as it is a drum. */
@@ -20,8 +19,8 @@ const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const family = ref<Drum | null>(null)
 const metal = ref<string | null>('silver')
-const litres = ref('20')
-const tareKg = ref('')
+const volumeMl = ref<number | null>(20_000)
+const tareG = ref<number | null>(null)
 const vented = ref(true)
 const trayId = ref<string | null>(null)
 const none = 'none'
@@ -35,13 +34,12 @@ const { busy, problem, act } = useAction()
 const id = uuid()
 async function make(): Promise<void> {
   wrong.value = ''
-  const [volume, tare] = [readFigure(litres.value), readFigure(tareKg.value)]
   if (family.value === null) return void (wrong.value = 'Say what goes in.')
-  if (!volume || !(volume > 0)) return void (wrong.value = 'Say how many litres it holds.')
-  if (tare === null || tare === undefined) return void (wrong.value = 'Weigh it empty: its lines are checked by its weight.')
+  if (!volumeMl.value) return void (wrong.value = 'Say how much it holds.')
+  if (tareG.value === null) return void (wrong.value = 'Weigh it empty: its lines are checked by its weight.')
   const body = {
-    ...{ id, family: family.value, metal: family.value === 'nob' ? metal.value : null, volumeMl: 1000 * volume },
-    ...{ tareKg: tare, vented: vented.value, trayId: trayId.value },
+    ...{ id, family: family.value, metal: family.value === 'nob' ? metal.value : null, volumeMl: volumeMl.value },
+    ...{ tareKg: tareG.value / 1000, vented: vented.value, trayId: trayId.value },
   }
   if (await act(() => call(sinkApi.make, { body }))) {
     emit('close')
@@ -55,8 +53,8 @@ async function make(): Promise<void> {
     <ChoiceField v-model="family" label="What goes in" :choices="familyChoices" />
     <ChoiceField v-if="family === 'nob'" v-model="metal" label="Which metal" :choices="metalChoices" />
     <div class="grid grid-cols-2 gap-3">
-      <TextField v-model="litres" label="Holds" hint="litres to the brim" />
-      <TextField v-model="tareKg" label="Empty" hint="kg, with its cap" />
+      <QuantityField v-model="volumeMl" kind="volume" label="Holds" hint="to the brim" />
+      <QuantityField v-model="tareG" kind="mass" label="Empty" hint="with its cap" />
     </div>
     <SwitchField v-model="vented" label="Its cap lets gas out" detail="needed for fixers, bleach-fix and whatever ever hissed" />
     <ChoiceField v-model="tray" label="Stands in" :choices="trays" />

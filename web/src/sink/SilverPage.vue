@@ -96,8 +96,11 @@ const closed = (): void => {
         <RouterLink v-if="sink.facts.silverPerG === null" to="/sink/facts" class="link">Say what a gram is worth</RouterLink>
       </p>
       <p class="mb-3 border-l-4 border-ink pl-3">
-        Current: pH 5 to 8, under the hood, stop at 0.5 g/L or as soon as it browns or smells. Metal exchange: never with ferricyanide or
-        strong acid. Never by sulfide. Recovered fixer is still waste.
+        {{
+          show.said(
+            'Current: pH 5 to 8, under the hood, stop at 0.5 g/L or as soon as it browns or smells. Metal exchange: never with ferricyanide or strong acid. Never by sulfide. Recovered fixer is still waste.',
+          )
+        }}
       </p>
       <ProblemLine :problem="problem || log.problem.value" />
       <h2 class="mb-1 text-2xl font-bold">Recovered</h2>
@@ -110,9 +113,8 @@ const closed = (): void => {
         >
           <b class="min-w-24 font-mono text-xl">{{ show.mass(row.foundG) }}</b>
           <span class="min-w-64 flex-1"
-            >{{ methods[row.body.method] }}, {{ row.body.litres }} L from {{ row.body.inGPerL }} to {{ row.body.outGPerL }} g/L{{
-              row.drum === null ? '' : `, drum ${row.drum}`
-            }}
+            >{{ methods[row.body.method] }}, {{ show.volume(1000 * row.body.litres) }} from {{ show.concentration(row.body.inGPerL) }} to
+            {{ show.concentration(row.body.outGPerL) }}{{ row.drum === null ? '' : `, drum ${row.drum}` }}
             <span class="block text-quiet">{{ showDate(row.at, zone) }}, {{ row.by }}{{ row.body.note ? `: ${row.body.note}` : '' }}</span>
             <FindingList :findings="row.findings" />
           </span>
