@@ -12,7 +12,6 @@ import { mixApi } from './mix'
 import { orderApi } from './order'
 import { permissionApi } from './permission'
 import { personApi } from './person'
-import { practiceApi } from './practice'
 import { proofApi } from './proof'
 import { processApi } from './process'
 import { runApi } from './run'
@@ -40,5 +39,4 @@ export const api = {
   fault: faultApi,
   order: orderApi,
   permission: permissionApi,
-  practice: practiceApi,
 }

@@ -4,6 +4,7 @@ import type { Endpoint } from './endpoint'
 import { eveningApi } from './evening'
 import { importApi } from './import'
 import { mailApi } from './mail'
+import { practiceApi } from './practice'
 import { printApi } from './print'
 import { wallApi } from './wall'
 import { printingApi } from './printing'
@@ -14,6 +15,7 @@ import { weeksApi } from './weeks'
 export const endpoints: Endpoint[] = [
   ...Object.values(api),
   importApi,
+  practiceApi,
   printApi,
   eveningApi,
   printingApi,

@@ -18,7 +18,7 @@ export { eveningApi, type Evening, type EveningAct, type EveningPage, type Eveni
 export type { Fault } from './fault'
 export type { FilmOrder, OrderLine } from './order'
 export type { Permission } from './permission'
-export type { PracticeRow } from './practice'
+export { practiceApi, type PracticeRow } from './practice'
 export type { Me, Person } from './person'
 export { runEvent } from '../run/runEvent'
 export { planRequest, type PlanRequest } from '../process/request'

@@ -1,5 +1,5 @@
 import { agitationNamed, draftOf, outcomeOf } from '@selvrin/core'
-import { api } from '@selvrin/core/contract'
+import { practiceApi } from '@selvrin/core/contract'
 import { notFound, Refusal } from '../house/refusal'
 import { byId, pageOf } from '../http/page'
 import { answers, type Handler } from '../http/route'
@@ -8,14 +8,14 @@ import { practiceRow, practiceRows } from './rows'
 
 const notYours = () => new Refusal(403, 'not-yours', 'What others practised is theirs, and the technician’s.')
 
-const list: Handler<typeof api.practice.list> = async ({ db, query: { personId, ...query }, who }) => {
+const list: Handler<typeof practiceApi.list> = async ({ db, query: { personId, ...query }, who }) => {
   if (who.role !== 'technician' && personId !== undefined && personId !== who.id) throw notYours()
   const rows = await practiceRows(db, { ...byId(query, 'desc'), personId: who.role === 'technician' ? personId : who.id })
   return pageOf(rows, query.limit)
 }
 
 /** What it would have done is worked out here from what was done: nobody sends in marks of their own. */
-const run: Handler<typeof api.practice.run> = async ({ db, body: { id, processVersionId, options, agitation, practised }, who, now }) => {
+const run: Handler<typeof practiceApi.run> = async ({ db, body: { id, processVersionId, options, agitation, practised }, who, now }) => {
   // sent again, as after a reload: it is written down once
   if (await db.Practice.findOne({ where: { id, personId: who.id } })) return practiceRow(db, id)
   const { body } = await processAs(db, processVersionId)
@@ -26,13 +26,13 @@ const run: Handler<typeof api.practice.run> = async ({ db, body: { id, processVe
   return practiceRow(db, id)
 }
 
-const loading: Handler<typeof api.practice.loading> = async ({ db, body: { id, loading: done }, who, now }) => {
+const loading: Handler<typeof practiceApi.loading> = async ({ db, body: { id, loading: done }, who, now }) => {
   await db.Practice.create({ id, personId: who.id, at: now, loading: done, clean: done.went === 'clean' })
   return practiceRow(db, id)
 }
 
 /** A run that was practised, step by step; the plan comes out of the version it was practised by. */
-const get: Handler<typeof api.practice.get> = async ({ db, params: { id }, who }) => {
+const get: Handler<typeof practiceApi.get> = async ({ db, params: { id }, who }) => {
   const row = await db.Practice.findByPk(id, { include: [{ association: 'process', attributes: ['body'] }] })
   if (!row?.practised || !row.process) throw notFound('practice')
   if (who.role !== 'technician' && row.personId !== who.id) throw notYours()
@@ -42,8 +42,8 @@ const get: Handler<typeof api.practice.get> = async ({ db, params: { id }, who }
 }
 
 export const practiceRoutes = [
-  answers(api.practice.list, list),
-  answers(api.practice.get, get),
-  answers(api.practice.run, run),
-  answers(api.practice.loading, loading),
+  answers(practiceApi.list, list),
+  answers(practiceApi.get, get),
+  answers(practiceApi.run, run),
+  answers(practiceApi.loading, loading),
 ]

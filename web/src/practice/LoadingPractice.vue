@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { showTime, type PractisedLoading } from '@selvrin/core'
-import { api, type PracticeRow } from '@selvrin/core/contract'
+import { practiceApi, type PracticeRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import { call } from '../api/call'
@@ -58,7 +58,7 @@ async function keep(went: PractisedLoading['went']): Promise<void> {
   if (what.value === null || where.value === null) return
   const loading = { what: what.value, where: where.value, seconds: took.value, went }
   let row: PracticeRow | null = null
-  if (!(await act(async () => (row = await call(api.practice.loading, { body: { id, loading } })))) || !row) return
+  if (!(await act(async () => (row = await call(practiceApi.loading, { body: { id, loading } })))) || !row) return
   began.value = took.value = 0
   id = uuid()
   emit('kept', row)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api } from '@selvrin/core/contract'
+import { practiceApi } from '@selvrin/core/contract'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import type { z } from 'zod'
 import { call } from '../api/call'
@@ -21,7 +21,7 @@ const LineChart = part(() => import('../chart/LineChart.vue'))
 const { of } = defineProps<{ /** of this person alone */ of?: string }>()
 const session = useSession()
 const who = ref<string | null>(of ?? '')
-const list = usePaged(api.practice.list, () => (who.value ? { personId: who.value } : {}), {
+const list = usePaged(practiceApi.list, () => (who.value ? { personId: who.value } : {}), {
   holds: (row) => !who.value || row.personId === who.value,
 })
 defineExpose({ put: list.put })
@@ -31,9 +31,9 @@ const choices = computed(() => [{ value: '', name: 'Everybody' }, ...people.rows
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const known = computed(() => ({ loaded: list.loaded.value, problem: list.problem.value }))
 const rows = list.rows
-const looked = shallowRef<z.output<typeof api.practice.get.response> | null>(null)
+const looked = shallowRef<z.output<typeof practiceApi.get.response> | null>(null)
 const { problem, act } = useAction()
-const look = (id: string) => act(async () => (looked.value = await call(api.practice.get, { params: { id } })))
+const look = (id: string) => act(async () => (looked.value = await call(practiceApi.get, { params: { id } })))
 /** marks of one person's runs, the oldest first */
 const marks = computed(() => {
   const runs = rows.value.filter((row) => row.score !== null).toReversed()

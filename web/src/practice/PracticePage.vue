@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { stepsOf, troubleKinds, type TroubleKind } from '@selvrin/core'
-import { api, type PracticeRow } from '@selvrin/core/contract'
+import { practiceApi, type PracticeRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -62,7 +62,7 @@ async function send(): Promise<void> {
   if (!asked) return
   const { id, process } = asked
   const body = { id, processVersionId: process.versionId, options: {}, agitation: practisedAgitation, practised: practice.practised() }
-  const good = await sending.act(async () => (result.value = await call(api.practice.run, { body })))
+  const good = await sending.act(async () => (result.value = await call(practiceApi.run, { body })))
   if (good && result.value) list.value?.put(result.value)
 }
 watch(practice.over, (over) => void (over && send()), { immediate: true })
