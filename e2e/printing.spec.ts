@@ -1,4 +1,5 @@
 import { choose, expect, signIn, test } from './support/house'
+import { tabTo } from './support/hand'
 import { seriousFaults } from './support/look'
 
 test('a member books an enlarger on the phone; a technician sees who prints, gives more with a reason and moves it; the member is told and gives it back', async ({
@@ -84,8 +85,27 @@ test('the share of each is set with the room, and what an evening has is the sam
   const named = page.getByText('Tilda Rook', { exact: true })
   await expect(page.getByText('Enlargers')).toBeVisible()
   const before = await named.count()
-  await page.getByRole('button', { name: 'Who prints' }).click()
+  // a panel that has nothing to press yet has the focus all the same, and keeps it
+  let come = (): void => undefined
+  const coming = new Promise<void>((resolve) => (come = resolve))
+  await page.route('**/api/printing*', async (route) => {
+    await coming
+    await route.continue()
+  })
+  const opener = page.getByRole('button', { name: 'Who prints' })
+  await opener.press('Enter')
   const who = page.getByRole('dialog', { name: 'Who prints' })
+  await expect(who.locator(':focus')).toHaveText('Who prints')
+  await expect(who.getByText('Asking …')).toBeVisible()
+  await page.keyboard.press('Tab')
+  await expect(who.locator(':focus')).toHaveCount(1)
+  come()
+  await expect(who.getByRole('button', { name: 'Book an enlarger' })).toBeVisible()
+  await tabTo(page, 'Book an enlarger', 5)
+  await page.keyboard.press('Escape')
+  await expect(who).toHaveCount(0)
+  await expect(opener).toBeFocused()
+  await opener.press('Enter')
   await who.getByRole('button', { name: 'Book an enlarger' }).click()
   const book = page.getByRole('dialog', { name: 'Book an enlarger' })
   await choose(page, 'Who', 'Tilda Rook')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, useTemplateRef, watch, type ComponentPublicInstance } from 'vue'
 import EndedDialog from './EndedDialog.vue'
 import { useSession } from '../session/store'
 import AskCard from './AskCard.vue'
@@ -40,6 +40,24 @@ watch(
   { immediate: true },
 )
 onBeforeUnmount(leave)
+
+/** A dialog that has nothing to press yet (it asks the server first) takes the focus at its title, or the keys would still be for what lies under it. */
+const heading = useTemplateRef<ComponentPublicInstance>('heading')
+watch(heading, (now) => {
+  const element: unknown = now?.$el
+  // after the dialog has looked for something to press itself
+  if (element instanceof HTMLElement)
+    setTimeout(() => {
+      if (element.isConnected && !document.activeElement?.closest('[role="dialog"]')) element.focus({ preventScroll: true })
+    })
+})
+/** … and keeps it there: Tab would leave for the page under it. */
+function held(event: KeyboardEvent): void {
+  const { currentTarget: panel } = event
+  if (panel instanceof HTMLElement && !panel.querySelector('a[href], button:not([disabled]), input, textarea, [tabindex="0"]'))
+    event.preventDefault()
+}
+
 /** Escape, or a click beside the dialog. */
 function closing(): void {
   if (session.ended) return
@@ -53,8 +71,12 @@ function closing(): void {
     <div class="veil fixed inset-0" aria-hidden="true" />
     <div class="fixed inset-0 overflow-y-auto p-4">
       <div class="flex min-h-full items-center justify-center">
-        <DialogPanel class="w-full rounded-sm border-2 border-ink bg-panel p-6 max-sm:p-4" :class="wide ? 'max-w-3xl' : 'max-w-xl'">
-          <DialogTitle class="mb-4 text-2xl font-bold">{{ title }}</DialogTitle>
+        <DialogPanel
+          class="w-full rounded-sm border-2 border-ink bg-panel p-6 max-sm:p-4"
+          :class="wide ? 'max-w-3xl' : 'max-w-xl'"
+          @keydown.tab="held"
+        >
+          <DialogTitle ref="heading" tabindex="-1" class="mb-4 text-2xl font-bold outline-none">{{ title }}</DialogTitle>
           <AskCard
             v-if="asking"
             class="mb-4"
