@@ -53,8 +53,8 @@ export const spreadWeeks =
       // the process ends: another takes it up
       if (result === null) throw new Error('It was ended before it was done.')
       await db.transaction(async () => {
-        // what was asked for meanwhile is still to come
-        const { askedAt } = await db.Weeks.findOne({ attributes: ['askedAt'], rejectOnEmpty: true, raw: true })
+        // what was asked for meanwhile is still to come; who asks right now waits for the lock, and asks after this
+        const { askedAt } = await db.Weeks.findOne({ attributes: ['askedAt'], lock: true, rejectOnEmpty: true, raw: true })
         const state = askedAt !== null && askedAt > began ? 'asked' : 'done'
         await changeAll(db.Weeks, { state, result, finishedAt: clock.now(), error: null }, { onlyRow: true })
         await promiseDays(db, result, { now: clock.now(), all: false })

@@ -1,9 +1,10 @@
 import { build } from 'esbuild'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { WeeksPage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { startJobs } from '../job/jobs'
+import { changeAll } from '../table/all'
 import { testHouse, type Caller, type TestHouse } from '../test/house'
 import { spreadWeeks } from './spreading'
 
@@ -107,4 +108,24 @@ test('an order of which no load can be made is left with the reason, and promise
   const { result } = await spread()
   expect(result?.left.find((one) => one.order === mine.id)?.message).toMatch(/^The chart has no time for Nobody’s 37 at EI 37/)
   expect((await order(mine.id)).promisedFor).toBeNull()
+}, 60_000)
+
+test('what is asked for in the moment in which an older spread ends is still to come, not taken for done', async () => {
+  const older = join(folder, 'older.mjs')
+  writeFileSync(
+    older,
+    `import { parentPort } from 'node:worker_threads'
+    const answer = { openings: [], past: [], without: [], left: [], mixing: [] }
+    setTimeout(() => parentPort.postMessage({ answer }), 500)`,
+  )
+  const ends = spreadWeeks({ db: house.db, clock: house }, older)(new AbortController().signal)
+  while ((await page()).state !== 'running') await new Promise((again) => setTimeout(again, 10))
+  // somebody has asked, and is not through with it when the older one ends
+  await house.db.transaction(async () => {
+    await changeAll(house.db.Weeks, { state: 'asked', askedAt: house.now() }, { onlyRow: true })
+    const waits = `select 1, pg_stat_clear_snapshot() from pg_stat_activity where datname = current_database() and wait_event_type = 'Lock'`
+    while ((await house.sql(waits)).length === 0) await new Promise((again) => setTimeout(again, 10))
+  })
+  await ends
+  expect((await page()).state).toBe('asked')
 }, 60_000)
