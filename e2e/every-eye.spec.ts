@@ -288,6 +288,7 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   ['/sink', 'Pour by hand'],
   ['/sink', 'A new drum'],
   ['/sink', /^Another way/],
+  ['/sink', /^Down the drain/],
   [`/sink/drums/${at.drum}`, 'Weigh it'],
   [`/sink/drums/${at.drum}`, 'Tray, cap'],
   [`/sink/drums/${at.drum}`, /^Something wrong/],

@@ -22,6 +22,22 @@ test('what a run left goes into its drum in one tap; what never meets is said be
   await page.getByRole('link', { name: '← Sink' }).click()
   await expect(into).toBeVisible()
 
+  // a paper lets some of it go down the drain
+  await waits.getByRole('button', { name: /^Down the drain.*500/ }).click()
+  const drain = page.getByRole('dialog', { name: '500 ml down the drain' })
+  await expect(drain.getByText(/Make it up with water to 10\.5 L \(1\+20\)/)).toBeVisible()
+  await drain.getByRole('button', { name: 'It went down' }).click()
+  await expect(waits).toHaveCount(0)
+  await page.getByRole('link', { name: 'Down the drain' }).click()
+  await expect(page.getByText(/^allowed, 500 ml went down today/)).toBeVisible()
+  await page.getByRole('button', { name: /^Take back.*500/ }).click()
+  await page.getByLabel('What was wrong with it?').fill('it stands in the jug yet')
+  await page.getByRole('button', { name: 'Take it back' }).click()
+  await expect(page.getByText(/^allowed, 0 ml went down today/)).toBeVisible()
+  expect(await seriousFaults(page)).toEqual([])
+  await page.getByRole('link', { name: '← Sink' }).click()
+  await expect(into).toBeVisible()
+
   // a tray of stop bath towards the fixers
   await page.getByRole('button', { name: 'Pour by hand' }).click()
   const panel = page.getByRole('dialog', { name: 'Pour by hand' })

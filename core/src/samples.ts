@@ -24,6 +24,7 @@ import type { BookingKnown } from './printing/booking'
 import type { Order, RotaProblem } from './rota/problem'
 import type { OrderWish } from './order/order'
 import type { RunEvent } from './run/runEvent'
+import type { DrainKnown } from './waste/drain'
 import type { DrumFacts } from './waste/drum'
 
 /** What the worked examples of the doc comments speak of, in one made-up darkroom: a developer, a fixer and a stop bath, their jars and bottles, a mix and a run. */
@@ -248,6 +249,12 @@ export const eveningNames: EveningNames = {
 export const aDrum: DrumFacts = {
   ...{ id: 'drum', code: '4K7Q2M', family: 'sil', metal: null, volumeMl: 20_000, tareKg: 1.2, vented: false, trayId: null },
   ...{ labelledAt: 0, sealedAt: null, collectedAt: null, quarantinedAt: null, quarantinedWhy: null },
+}
+
+/** What goes down the drain stands on: a paper on stop baths, and nothing that went down this day. */
+export const aDrain: DrainKnown = {
+  rules: [{ family: 'acid', mlADay: 1000, dilution: 20, minutes: 10, paper: 'Letter of the water authority', ends: '2027-03-31' }],
+  ...{ septic: false, day: '2026-04-14', now: 1_776_160_800_000, todayMl: 0, washLimitMgPerL: 1, lately: [], roomM3: 28.8 },
 }
 
 /** What a place at an enlarger stands on: an evening, two enlargers, nobody else there. */

@@ -48,6 +48,7 @@ export { printingApi, type PrintPlace, type PrintingDay, type PrintingPage } fro
 export {
   sinkApi,
   type DischargeRow,
+  type DrainLine,
   type Drum as WasteDrum,
   type DrumPageLine,
   type Funnel,

@@ -63,7 +63,13 @@ const recovery = z.object({
   ...{ id, at: z.number(), by: z.string(), drumId: z.string().nullable(), drum: z.string().nullable(), body: recoveryBody },
   ...{ leftG: z.number(), foundG: z.number(), findings: z.array(finding) },
 })
-const rule = z.object({ version, ...dischargeRule.shape, /** its paper has ended: nothing is allowed */ ended: z.boolean() })
+/** `ended`: its paper has ended, and nothing is allowed; `todayMl` went down this day */
+const rule = z.object({ version, ...dischargeRule.shape, ended: z.boolean(), todayMl: z.number() })
+const drainLine = z.object({
+  ...{ id, at: z.number(), by: z.string(), family, ml: z.number(), paper: z.string() },
+  /** it was taken back by another line */
+  over: z.boolean(),
+})
 const sinkPage = z.object({
   facts: z.object({ version, ...sinkFacts.shape }),
   /** those that were not collected */
@@ -190,6 +196,19 @@ export const sinkApi = {
     body: z.strictObject({ entryId: id }),
     response: z.object({ done: z.literal(true) }),
   }),
+  drain: endpoint('POST', '/api/drain', 'technician', 'A line of what waits goes down the drain, by the paper that allows it', {
+    body: z.strictObject({ wasteId: id, entryId: id, family }),
+    response: z.object({ done: z.literal(true) }),
+  }),
+  drained: endpoint('GET', '/api/drain', 'technician', 'What went down the drain, the newest first', {
+    query: z.strictObject({ limit: listQuery.shape.limit }),
+    response: z.object({ lines: z.array(drainLine), more: z.boolean() }),
+  }),
+  drainBack: endpoint('POST', '/api/drain/:id/take-back', 'technician', 'Take a line of it back by a second one', {
+    params: idParams,
+    body: z.strictObject({ entryId: id, why: reason }),
+    response: z.object({ done: z.literal(true) }),
+  }),
   allow: endpoint('PUT', '/api/discharge', 'technician', 'What a paper lets of a family go down the drain', {
     body: z.strictObject({ version: version.nullable(), ...dischargeRule.shape }),
     response: rule,
@@ -207,3 +226,4 @@ export type Funnel = z.infer<typeof funnel>
 export type Pickup = z.infer<typeof pickup>
 export type Recovery = z.infer<typeof recovery>
 export type DischargeRow = z.infer<typeof rule>
+export type DrainLine = z.infer<typeof drainLine>

@@ -54,6 +54,7 @@ import { letterTable } from '../mail/Letter'
 import { mailWishTable } from '../mail/MailWish'
 import { dischargeTable } from '../sink/Discharge'
 import { drumTable } from '../drum/Drum'
+import { drainEntryTable } from '../drum/DrainEntry'
 import { drumEntryTable } from '../drum/DrumEntry'
 import { funnelTable } from '../drum/Funnel'
 import { pickupTable } from '../sink/Pickup'
@@ -127,6 +128,7 @@ const tables = {
   PrintPlace: printPlaceTable,
   Sink: sinkTable,
   Drum: drumTable,
+  DrainEntry: drainEntryTable,
   DrumEntry: drumEntryTable,
   Funnel: funnelTable,
   Pickup: pickupTable,
@@ -177,6 +179,7 @@ function associate(m: Tables): void {
   belongs(m.WallKey, m.Person, 'by', 'byPerson')
   belongs(m.CalendarKey, m.Person, 'person', 'personId')
   belongs(m.PrintPlace, m.Person, 'person', 'personId')
+  belongs(m.DrainEntry, m.Person, 'by', 'byPerson')
   belongs(m.DrumEntry, m.Person, 'by', 'byPerson')
   belongs(m.Recovery, m.Person, 'by', 'byPerson')
   belongs(m.Recovery, m.Drum, 'drum', 'drumId')

@@ -82,7 +82,7 @@ async function waiting(db: Database, by: string): Promise<void> {
   }
 }
 
-/** The sink of the demo: its drums, a collection behind it and one before it, recovered silver, and a paper that has ended. */
+/** The sink of the demo: its drums, a collection behind it and one before it, recovered silver, and a paper that has ended, one that holds. */
 export async function sink(db: Database, by: string, { today, zone }: { today: number; zone: string }): Promise<void> {
   const ago = (days: number): number => today - days * dayMs
   await db.Sink.create({ body: facts() })
@@ -124,5 +124,7 @@ export async function sink(db: Database, by: string, { today, zone }: { today: n
   })
   const paper = { mlADay: 1000, dilution: 20, minutes: 10, paper: 'Letter of the water authority, 14 of last year' }
   await db.Discharge.create({ family: 'acid', body: { family: 'acid', ...paper, ends: dayOf(ago(19), zone) } })
+  const letter = { mlADay: 2000, dilution: 20, minutes: 10, paper: 'Letter of the water authority, 3 of this year' }
+  await db.Discharge.create({ family: 'dev', body: { family: 'dev', ...letter, ends: dayOf(today + 200 * dayMs, zone) } })
   await waiting(db, by)
 }

@@ -3,6 +3,7 @@ import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { Refusal } from '../house/refusal'
 import type { Database, Row } from '../table/database'
+import { reverseDrain, standingDrains } from './draining'
 import { pourInto, type Portion } from './pouring'
 
 /** Into which drum each family goes, by their ids. */
@@ -62,7 +63,7 @@ export async function reversePour(
   })
 }
 
-/** What was poured away by mistake, or never, leaves its drum with the line that is taken back. */
+/** What was poured away by mistake, or never, leaves its drum, or the drain’s ledger, with the line that is taken back. */
 export async function takeWasteBack(
   db: Database,
   of: { entryIds: string[] } | { runId: string },
@@ -71,9 +72,7 @@ export async function takeWasteBack(
   const where = 'runId' in of ? { runId: of.runId, entryId: null } : { entryId: { [Op.in]: of.entryIds } }
   const waste = await db.WasteEntry.findAll({ attributes: ['id'], where, raw: true })
   if (waste.length === 0) return
-  for (const entry of await standingPours(
-    db,
-    waste.map((one) => one.id),
-  ))
-    await reversePour(db, entry, { id: uuid(), why, ...by })
+  const ids = waste.map((one) => one.id)
+  for (const entry of await standingPours(db, ids)) await reversePour(db, entry, { id: uuid(), why, ...by })
+  for (const entry of await standingDrains(db, ids)) await reverseDrain(db, entry, { id: uuid(), why, ...by })
 }

@@ -37,6 +37,7 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['places at enlargers given back', db.PrintPlace, 'takenBackBy', 'takenBackAt'],
   ['drums made', db.Drum, 'madeBy', 'madeAt'],
   ['lines of drums', db.DrumEntry, 'byPerson', 'at'],
+  ['lines of what went down the drain', db.DrainEntry, 'byPerson', 'at'],
   ['collections arranged', db.Pickup, 'byPerson', 'at'],
   ['receipts attached', db.PickupReceipt, 'byPerson', 'at'],
   ['silver recovered', db.Recovery, 'byPerson', 'at'],

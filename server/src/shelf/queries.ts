@@ -2,7 +2,7 @@ import { drumOf, type UsedUp } from '@selvrin/core'
 import type { WasteRow } from '@selvrin/core/contract'
 import type { Database } from '../table/database'
 
-/** What was poured away and not taken back, newest first; those of `ids`, or a page; with `pending` what has come since there are drums and stands in none. SQL because a page begins behind a pair of time and id. */
+/** What was poured away and not taken back, newest first; those of `ids`, or a page; with `pending` what has come since there are drums and stands in none, nor went down the drain. SQL because a page begins behind a pair of time and id. */
 export async function wasteRows(
   db: Database,
   ask: { ids: string[] | null; after: string | null; limit: number | null; pending?: boolean },
@@ -11,7 +11,7 @@ export async function wasteRows(
     `select w.id, w.at, coalesce(p.name, 'someone who left') as by, w.family, w.drum, w.ml, w.silver_g as "silverG", w.bottle_id as "bottleId", coalesce(b.letter || b.number, 'run ' || r.number) as label, w.source, w.contents, w.note
      from waste_entry w left join bottle b on b.id = w.bottle_id left join run r on r.id = w.run_id left join person p on p.id = w.by_person
      where ($ids::uuid[] is null or w.id = any($ids)) and ($after::uuid is null or (w.at, w.id) < (select at, id from waste_entry where id = $after))
-       and ($pending::boolean is not true or (w.at >= (select min(made_at) from drum) and not exists (select from drum_entry d where d.waste_id = w.id and d.kind = 'pour' and not exists (select from drum_entry x where x.reverses = d.id))))
+       and ($pending::boolean is not true or (w.at >= (select min(made_at) from drum) and not exists (select from drum_entry d where d.waste_id = w.id and d.kind = 'pour' and not exists (select from drum_entry x where x.reverses = d.id)) and not exists (select from drain_entry d where d.waste_id = w.id and d.reverses is null and not exists (select from drain_entry x where x.reverses = d.id))))
        and not exists (select from bottle_entry v where v.reverses = w.entry_id) and r.state is distinct from 'taken-back' order by w.at desc, w.id desc limit $limit`,
     { pending: null, ...ask },
   )

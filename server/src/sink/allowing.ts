@@ -1,6 +1,7 @@
 import { dayOf, dischargeOf } from '@selvrin/core'
 import type { DischargeRow, sinkApi } from '@selvrin/core/contract'
 import { zoneOf } from '../darkroom/zone'
+import { drainedToday } from '../drum/draining'
 import { notFound, stale } from '../house/refusal'
 import { destroySeen, saveSeen } from '../http/changing'
 import type { Handler } from '../http/route'
@@ -8,10 +9,11 @@ import type { Database } from '../table/database'
 
 /** What papers allow, and which of them have ended. */
 export async function ruleRows(db: Database, now: number): Promise<DischargeRow[]> {
-  const today = dayOf(now, await zoneOf(db))
+  const [today, went] = [dayOf(now, await zoneOf(db)), await drainedToday(db, now)]
   return (await db.Discharge.findAll({ order: ['family'], raw: true })).map(({ version, body }) => ({
     ...body,
     version,
+    todayMl: went.get(body.family) ?? 0,
     ended: dischargeOf(body.family, [body], { day: today, septic: false }) === null,
   }))
 }

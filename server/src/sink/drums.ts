@@ -2,16 +2,16 @@ import type { sinkApi } from '@selvrin/core/contract'
 import type { Drum as Family } from '@selvrin/core'
 import { drumNames, meeting, usualGPerMl } from '@selvrin/core'
 import { sinkOf } from '../drum/facts'
-import { pourInto, type Portion } from '../drum/pouring'
+import { pourInto } from '../drum/pouring'
 import { drumRow } from '../drum/rows'
-import { portionOf, reversePour, standingPours } from '../drum/waste'
+import { reversePour } from '../drum/waste'
 import { nameOf, withName } from '../house/left'
 import { notFound, Refusal } from '../house/refusal'
 import { saveNext, saveSeen } from '../http/changing'
 import type { Handler } from '../http/route'
 import { newLabelCode } from '../label/codes'
 import type { Database, Row } from '../table/database'
-import { wasteRows } from '../shelf/queries'
+import { waitingPortions } from './waiting'
 
 async function requireTray(db: Database, trayId: string | null): Promise<void> {
   if (trayId !== null && !(await sinkOf(db)).trays.some((one) => one.id === trayId))
@@ -98,22 +98,6 @@ export const quarantine: Handler<typeof sinkApi.quarantine> = async ({ db, param
   if (row.quarantinedAt !== null) throw new Refusal(409, 'drum-quarantined', `Drum ${row.code} is in quarantine already.`)
   await saveSeen(row.set({ quarantinedAt: now, quarantinedWhy: why }), version, () => drumRow(db, id, now))
   return drumRow(db, id, now)
-}
-
-/** Lines of what was poured away that stand in no drum yet, locked: two who pour the same wait for each other. */
-async function waitingPortions(db: Database, asked: { wasteId: string; entryId: string }[], family: Family): Promise<Portion[]> {
-  const ids = asked.map((one) => one.wasteId)
-  const rows = await db.WasteEntry.findAll({ where: { id: ids }, order: ['id'], lock: true })
-  const there = new Set((await wasteRows(db, { ids, after: null, limit: null })).map((one) => one.id))
-  const poured = await standingPours(db, ids)
-  return asked.map(({ wasteId, entryId }) => {
-    const row = rows.find((one) => one.id === wasteId)
-    if (!row || !there.has(wasteId))
-      throw new Refusal(409, 'waste-gone', 'A line of what was poured away was taken back meanwhile. Nothing was poured.')
-    if (poured.some((one) => one.wasteId === wasteId))
-      throw new Refusal(409, 'waste-poured', 'That stands in a drum already. Nothing was poured.')
-    return portionOf(row, { entryId, family })
-  })
 }
 
 export const pour: Handler<typeof sinkApi.pour> = async ({ db, params: { id }, body: { waste, other, ph, funnelId }, who, now }) => {

@@ -2,6 +2,7 @@ import { sinkApi } from '@selvrin/core/contract'
 import { answers } from '../http/route'
 import { allow, forbid } from './allowing'
 import { change, label, make, page, pour, quarantine, seal, takeBack, weigh } from './drums'
+import { drain, drainBack, drained } from './drain'
 import { changeFacts } from './facts'
 import { make as makeFunnel, rinsed } from './funnels'
 import { sinkPage } from './page'
@@ -34,6 +35,9 @@ export const sinkRoutes = [
   answers(sinkApi.recoveries, recoveries),
   answers(sinkApi.recover, recover),
   answers(sinkApi.recoverBack, recoverBack),
+  answers(sinkApi.drain, drain),
+  answers(sinkApi.drained, drained),
+  answers(sinkApi.drainBack, drainBack),
   answers(sinkApi.allow, allow),
   answers(sinkApi.forbid, forbid),
 ]

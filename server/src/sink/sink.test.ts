@@ -1,5 +1,5 @@
 import type { Drum as Family } from '@selvrin/core'
-import type { Bottle, FormulaRow, Pickup, Recovery, SinkPage, WasteDrum } from '@selvrin/core/contract'
+import type { Bottle, DrainLine, FormulaRow, Pickup, Recovery, SinkPage, WasteDrum } from '@selvrin/core/contract'
 import { api, sinkApi } from '@selvrin/core/contract'
 import fc from 'fast-check'
 import { v7 as uuid } from 'uuid'
@@ -275,22 +275,85 @@ test('silver is recovered from fixers alone, its balance is looked at, and a rec
 })
 
 test('a paper that has ended allows nothing; two who write a rule at once are told of each other', async () => {
-  const rule = { family: 'dev', mlADay: 500, dilution: 10, minutes: 5, paper: 'Letter of the water authority', ends: '2000-01-01' }
+  const rule = { family: 'sel', mlADay: 500, dilution: 10, minutes: 5, paper: 'Letter of the water authority', ends: '2000-01-01' }
   const allow = (version: number | null, more: object = {}) => ilse.call(sinkApi.allow, { body: { version, ...rule, ...more } })
   expect((await allow(null)).body.ended).toBe(true)
   expect(said(await allow(null))).toEqual([409, 'stale'])
   expect((await allow(1, { ends: '2099-12-31' })).body.ended).toBe(false)
-  expect((await ilse.call(sinkApi.forbid, { params: { family: 'dev' }, body: { version: 2 } })).status).toBe(200)
-  expect((await sink()).rules.filter((one) => one.family === 'dev')).toEqual([])
+  expect((await ilse.call(sinkApi.forbid, { params: { family: 'sel' }, body: { version: 2 } })).status).toBe(200)
+  expect((await sink()).rules.filter((one) => one.family === 'sel')).toEqual([])
+})
+
+test('by a paper some goes down the drain: so much a day, once, two at once no more; taken back it waits again and is not counted', async () => {
+  const bottle = await bring(fixer)
+  const waitingOf = async (ml: number) => {
+    expect((await discard(bottle, ml)).status).toBe(200)
+    return (await sink()).pending.find((row) => row.bottleId === bottle.id && row.ml === ml)!
+  }
+  const drain = (wasteId: string, family: Family = 'sil') => ilse.call(sinkApi.drain, { body: { wasteId, entryId: uuid(), family } })
+  const today = async (): Promise<number | undefined> => (await sink()).rules.find((one) => one.family === 'sil')?.todayMl
+  const [one, two, three] = [await waitingOf(200), await waitingOf(250), await waitingOf(50)]
+  const before = await everything()
+  expect(said(await drain(one.id))).toEqual([409, 'drain-forbidden'])
+  expect(await everything()).toEqual(before)
+  const rule = { family: 'sil', mlADay: 300, dilution: 20, minutes: 10, paper: 'Letter of the water authority', ends: '2099-12-31' }
+  expect((await ilse.call(sinkApi.allow, { body: { version: null, ...rule } })).body).toMatchObject({ ended: false, todayMl: 0 })
+  expect(said(await drain(one.id, 'dev'))).toEqual([409, 'drain-family'])
+  const both = await Promise.all([drain(one.id), drain(two.id)])
+  expect(both.map(said).sort()).toEqual([
+    [200, undefined],
+    [409, 'drain-day'],
+  ])
+  const went = both[0]?.status === 200 ? one : two
+  expect(await today()).toBe(went.ml)
+  expect(said(await drain(went.id))).toEqual([409, 'waste-poured'])
+  expect(said(await pour(await labelled('sil'), [went.id]))).toEqual([409, 'waste-poured'])
+  // acid into what is still in the trap
+  const acid = await labelled('acid')
+  expect((await drain(three.id)).status).toBe(200)
+  expect((await ilse.call(sinkApi.allow, { body: { version: 1, ...rule, family: 'acid' } })).status).toBe(200)
+  const { id: standing } = (await house.one<{ id: string }>(
+    `select b.id from bottle b join formula_version v on v.id = b.formula_version_id
+     where v.body ->> 'name' = 'Citric stop bath' and b.retired_at is null and (select sum(ml) from bottle_entry e where e.bottle_id = b.id) > 200`,
+  ))!
+  const stop = await bottleOf(standing)
+  expect((await discard(stop, 100)).status).toBe(200)
+  const sour = (await sink()).pending.find((row) => row.bottleId === stop.id)!
+  expect(said(await drain(sour.id, 'acid'))).toEqual([409, 'never-meets'])
+  expect((await pour(acid, [sour.id])).status).toBe(200)
+
+  const { lines } = (await ilse.send('GET', '/api/drain')).body as { lines: { id: string; ml: number; over: boolean }[] }
+  expect(lines.map((line) => [line.ml, line.over])).toEqual([
+    [50, false],
+    [went.ml, false],
+  ])
+  const back = () => ilse.call(sinkApi.drainBack, { ...on(lines[1]!.id), body: { entryId: uuid(), why: 'it stands in the jug yet' } })
+  expect([said(await back()), said(await back())]).toEqual([
+    [200, undefined],
+    [409, 'reversed'],
+  ])
+  expect([await today(), (await sink()).pending.some((row) => row.id === went.id)]).toEqual([50, true])
+  // and with the bottle’s own line
+  const { ledger } = (await ilse.call(api.bottle.get, on(bottle.id))).body as { ledger: { id: string; kind: string; ml: number }[] }
+  const line = ledger.find((entry) => entry.kind === 'discard' && entry.ml === -50)!
+  const params = { id: bottle.id, entryId: line.id }
+  expect((await ilse.call(api.bottle.reverse, { params, body: { newId: uuid(), reason: 'it never was' } })).status).toBe(200)
+  expect(await today()).toBe(0)
+  for (const { family, version } of (await sink()).rules)
+    expect((await ilse.call(sinkApi.forbid, { params: { family }, body: { version } })).status).toBe(200)
 })
 
 test('what left bottles and what stands in drums and waits add up, whatever is done', async () => {
   const drums = [await labelled('sil', { volumeMl: 2000 }), await labelled('sil', { volumeMl: 2000 })]
   const bottles = [await bring(fixer), await bring(fixer)]
   const start = (await sink()).pending.reduce((sum, row) => sum + row.ml, 0)
+  const drained = async () => (await ilse.send('GET', '/api/drain?limit=200')).body.lines as unknown as DrainLine[]
+  const gone0 = (await drained()).filter((one) => !one.over).reduce((sum, one) => sum + one.ml, 0)
+  const paper = { family: 'sil', mlADay: 500, dilution: 10, minutes: 5, paper: 'Letter of the water authority', ends: '2099-12-31' }
+  expect((await ilse.call(sinkApi.allow, { body: { version: null, ...paper } })).status).toBe(200)
   let left = 0
   const act = fc.record({
-    what: fc.constantFrom('away', 'into', 'pour', 'back', 'undo'),
+    what: fc.constantFrom('away', 'into', 'pour', 'drain', 'back', 'undrain', 'undo'),
     i: fc.nat(1),
     ml: fc.integer({ min: 1, max: 400 }),
   })
@@ -305,6 +368,12 @@ test('what left bottles and what stands in drums and waits add up, whatever is d
         } else if (what === 'pour') {
           const [waits] = (await sink()).pending.filter((row) => bottles.some((one) => one.id === row.bottleId))
           if (waits) await pour(drum, [waits.id])
+        } else if (what === 'drain') {
+          const [waits] = (await sink()).pending.filter((row) => bottles.some((one) => one.id === row.bottleId))
+          if (waits) await ilse.call(sinkApi.drain, { body: { wasteId: waits.id, entryId: uuid(), family: 'sil' } })
+        } else if (what === 'undrain') {
+          const [line] = (await drained()).filter((one) => !one.over)
+          if (line) await ilse.call(sinkApi.drainBack, { ...on(line.id), body: { entryId: uuid(), why: 'not so' } })
         } else if (what === 'back') {
           const { lines } = (await ilse.send('GET', `/api/drums/${drum.id}`)).body as {
             lines: { id: string; kind: string; over: boolean }[]
@@ -327,7 +396,8 @@ test('what left bottles and what stands in drums and waits add up, whatever is d
         const now = await sink()
         const waiting = now.pending.reduce((sum, row) => sum + row.ml, 0) - start
         const standing = now.drums.filter((one) => drums.some((own) => own.id === one.id)).reduce((sum, one) => sum + one.state.ml, 0)
-        expect(waiting + standing).toBeCloseTo(left, 3)
+        const went = (await drained()).filter((one) => !one.over).reduce((sum, one) => sum + one.ml, 0) - gone0
+        expect(waiting + standing + went).toBeCloseTo(left, 3)
         const gone = 2000 - (await Promise.all(bottles.map((one) => bottleOf(one.id)))).reduce((sum, one) => sum + one.state.volumeMl, 0)
         expect(gone).toBeCloseTo(left, 3)
       }

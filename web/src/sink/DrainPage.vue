@@ -8,14 +8,18 @@ import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import BathMark from '../marks/BathMark.vue'
 import { showDate } from '../marks/words'
+import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import AllowPanel from './AllowPanel.vue'
+import DrainLedger from './DrainLedger.vue'
 import { drumMarks } from './drumWords'
 import { useSink } from './useSink'
 
 /** What may go down the drain: nothing, but what a paper allows until it ends. */
 const { page, sink } = useSink()
 const show = useShow()
+const session = useSession()
+const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const allowing = ref<{ family: Drum; rule: DischargeRow | null } | null>(null)
 const ruleOf = (family: Drum): DischargeRow | null => sink.value?.rules.find((one) => one.family === family) ?? null
 const septic = computed(() => sink.value?.facts.septic === true)
@@ -61,7 +65,9 @@ const words = (rule: DischargeRow): string =>
               ><span class="block text-quiet">{{ words(ruleOf(family)!) }}</span></template
             >
             <template v-else
-              ><b>allowed</b><span class="block text-quiet">{{ words(ruleOf(family)!) }}</span></template
+              ><b>allowed</b>, {{ show.volume(ruleOf(family)!.todayMl) }} went down today<span class="block text-quiet">{{
+                words(ruleOf(family)!)
+              }}</span></template
             >
           </span>
           <button type="button" class="button button-small" @click="allowing = { family, rule: ruleOf(family) }">
@@ -72,6 +78,7 @@ const words = (rule: DischargeRow): string =>
           </button>
         </li>
       </ul>
+      <DrainLedger :zone="zone" @changed="page.load()" />
       <AllowPanel v-if="allowing" :family="allowing.family" :rule="allowing.rule" @close="((allowing = null), page.load())" />
     </template>
   </div>

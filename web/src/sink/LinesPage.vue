@@ -46,8 +46,11 @@ const nameOf = (family: string) => familyNames[family as Family] ?? family
       <ul>
         <li v-for="row in waste.rows" :key="row.id" class="border-b border-line py-2">
           <span class="font-mono font-bold">{{ show.volume(row.ml) }}</span> from
-          <RouterLink :to="`/shelf/${row.bottleId}`" class="link">{{ row.label }}</RouterLink>, {{ inSentence(nameOf(row.family)) }}:
-          {{ drumName(row.drum) }}<template v-if="row.silverG > 0.005">, {{ show.mass(row.silverG) }} silver</template>
+          <RouterLink v-if="row.bottleId" :to="`/shelf/${row.bottleId}`" class="link">{{ row.label }}</RouterLink><template v-else>{{
+            row.label
+          }}</template
+          >, {{ inSentence(nameOf(row.family)) }}: {{ drumName(row.drum)
+          }}<template v-if="row.silverG > 0.005">, {{ show.mass(row.silverG) }} silver</template>
           <span class="block text-quiet">{{ showMoment(row.at, zone) }}, {{ row.by }}{{ row.note ? `: ${row.note}` : '' }}</span>
         </li>
       </ul>

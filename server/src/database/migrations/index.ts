@@ -22,6 +22,7 @@ import { calendar } from './0021-calendar'
 import { mail } from './0022-mail'
 import { printing } from './0023-printing'
 import { sink } from './0024-sink'
+import { drain } from './0025-drain'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -50,4 +51,5 @@ export const migrations: Migration[] = [
   mail,
   printing,
   sink,
+  drain,
 ]
