@@ -38,4 +38,3 @@ test('the demo is the same whichever hour and day it is loaded at, and its contr
   }
   for (const other of found) expect(other).toEqual(found[0])
 }, 120_000)
-
