@@ -338,6 +338,39 @@ export { compareProcesses, timeWords, type ProcessDifference } from './process/e
 export { outcomeOf, practisedC, practisedEndS, type PracticeOutcome } from './practice/outcome'
 export { troubleKinds, type Practised, type PractisedLoading, type PractisedStep, type TroubleKind } from './practice/practised'
 export { asksFor, awayS, standingOrder, troubleAnswers, troublesOf, type Trouble } from './practice/trouble'
+export { contactTime, sheetLooks, sheetSays, type SheetLooks } from './print/contact'
+export { dodgeBurn, placeTimes, type PlacePlan, type PlaceTime } from './print/dodgeBurn'
+export { dryTime, usualDryDown } from './print/dryDown'
+export { developedBy, emergenceFactor, emergenceLimit, emergenceRatio, emergenceSays, type PaperBase } from './print/emergence'
+export { columnMm, enlargedTime, enlargementAt, lensStop, meteredTime, stoppedTime, workedOutAdvice } from './print/enlarging'
+export {
+  exposedBy,
+  exposureAdvice,
+  logPerStop,
+  measuresOf,
+  percentOf,
+  printableS,
+  stopsBetween,
+  stopsOfPercent,
+  type Measures,
+} from './print/exposure'
+export {
+  dialMaxima,
+  dialsFor,
+  filterKinds,
+  setFactor,
+  settingFor,
+  settingGives,
+  type Dials,
+  type FilterKind,
+  type KeyTone,
+  type Wedge,
+} from './print/filters'
+export { gradeBy, gradeFor, grades, gradeValue, paperTime, rangeWanted, type Grade } from './print/grade'
+export { drainS, paperFixers, paperSteps, washedAt, type PaperFixer, type PaperStep } from './print/paperSteps'
+export { exposuresOf, lampLag, lampTimes, stripIncrements, stripReading, stripTotals, type StripSteps, type StripWay } from './print/strip'
+export { matchedFactor, matchedWithin, type MatchedStrips } from './print/swapped'
+export { fixedPerLitre, fixings, printEquivalents, trayMl, trayShare, type Fixing } from './print/trayLife'
 export { seeded } from './chance/seeded'
 export { draftOf, type Draft, type DraftFinding, type Mending } from './process/edit/draft'
 export { changeStep, copySteps, moveStep, pourFrom, removeStep, scaleTime, setOption } from './process/edit/edit'
