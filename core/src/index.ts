@@ -316,6 +316,7 @@ export {
 } from './waste/drum'
 export { proposedDrum } from './waste/proposed'
 export { dilutedMl, requireDrain, type Drained, type DrainKnown } from './waste/drain'
+export { requireReading, requireTare } from './waste/weights'
 export { requirePour, type DrumKnown, type PouredLiquid } from './waste/pourInto'
 export { drumFindings, type DrumTray } from './waste/drumFindings'
 export { drumLabel, swallowedAte, type DrumLabel } from './waste/drumLabel'

@@ -1,4 +1,5 @@
 import { aDrum } from '../samples'
+import { requireReading, requireTare } from './weights'
 import { drumState, type DrumFacts, type DrumLine } from './drum'
 import { drumFindings } from './drumFindings'
 import { drumLabel, swallowedAte } from './drumLabel'
@@ -139,4 +140,13 @@ describe('the label', () => {
     expect(label('alk', [['metol', 300]]).statements).toContain('Harmful if swallowed')
     expect(label('alk', [['metol', 200]]).statements).not.toContain('Harmful if swallowed')
   })
+})
+
+test('a weight that no such drum has is a slip of the unit', () => {
+  for (const tareKg of [0.0011, 25])
+    expect(() => requireTare({ volumeMl: 20_000, tareKg })).toThrow(/20\.00 L does not weigh .* such as 1 kg/)
+  requireTare({ volumeMl: 20_000, tareKg: 1.1 })
+  expect(() => requireReading(aDrum, 1.1)).toThrow(/weighs 1\.2 kg empty/)
+  expect(() => requireReading(aDrum, 15_000)).toThrow(/cannot weigh 15000 kg: full it is about 21\.2 kg/)
+  requireReading(aDrum, 21)
 })

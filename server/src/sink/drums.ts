@@ -1,6 +1,6 @@
 import type { sinkApi } from '@selvrin/core/contract'
 import type { Drum as Family } from '@selvrin/core'
-import { drumNames, meeting, usualGPerMl } from '@selvrin/core'
+import { drumNames, meeting, requireReading, requireTare, usualGPerMl } from '@selvrin/core'
 import { sinkOf } from '../drum/facts'
 import { pourInto } from '../drum/pouring'
 import { drumRow } from '../drum/rows'
@@ -37,6 +37,7 @@ async function requireNeighbours(
 export const make: Handler<typeof sinkApi.make> = async ({ db, body, who, now }) => {
   if ((body.family === 'nob') !== (body.metal !== null))
     throw new Refusal(422, 'metal', 'A drum for noble metals is for one of them: say which.', { field: 'metal' })
+  requireTare(body)
   await requireTray(db, body.trayId)
   await requireNeighbours(db, body)
   await db.Drum.create({ ...body, code: await newLabelCode(db), madeBy: who.id, madeAt: now })
@@ -110,7 +111,9 @@ export const pour: Handler<typeof sinkApi.pour> = async ({ db, params: { id }, b
 }
 
 export const weigh: Handler<typeof sinkApi.weigh> = async ({ db, params: { id }, body: { entryId, readingKg }, who, now }) => {
-  const { family } = await openDrum(db, id)
+  const drum = await openDrum(db, id)
+  requireReading(drum, readingKg)
+  const { family } = drum
   await db.DrumEntry.create({
     ...{ id: entryId, drumId: id, at: now, byPerson: who.id, kind: 'weigh', ml: 0, gPerMl: usualGPerMl, silverG: 0, family },
     ...{ source: 'other', readingKg },

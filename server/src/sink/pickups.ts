@@ -1,3 +1,4 @@
+import { requireReading } from '@selvrin/core'
 import type { Pickup, sinkApi } from '@selvrin/core/contract'
 import { Op, type WhereOptions } from 'sequelize'
 import { standingWhere } from '../drum/rows'
@@ -67,8 +68,7 @@ export const collected: Handler<typeof sinkApi.collected> = async ({ db, params:
   await saveSeen(row.set({ collectedAt: now, receipt }), version, () => pickupRow(db, id))
   for (const drum of drums) {
     const kg = weights.find((one) => one.drumId === drum.id)?.kg ?? 0
-    if (kg < drum.tareKg)
-      throw new Refusal(422, 'weight', `Drum ${drum.code} weighs less than it does empty: look again.`, { field: 'weights' })
+    requireReading(drum, kg)
     await saveNext(drum.set({ collectedAt: now, collectedKg: kg }))
   }
   return pickupRow(db, id)

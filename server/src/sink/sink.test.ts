@@ -167,6 +167,7 @@ test('the funnel’s last use and the tray’s neighbours are asked; a rinse mak
   expect(said(await made('sul', { trayId: tray.id }))).toEqual([409, 'never-meets'])
   expect(said(await made('dev', { trayId: uuid() }))).toEqual([422, 'tray'])
   expect(said(await ilse.call(sinkApi.facts, { body: { version: version + 1, ...facts } }))).toEqual([409, 'tray'])
+  expect(said(await made('dev', { tareKg: 0.001 }))).toEqual([422, 'tare'])
   expect(said(await made('nob'))).toEqual([422, 'metal'])
 })
 
