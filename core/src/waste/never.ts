@@ -70,7 +70,8 @@ export function neverMeets(
   }
 }
 
-const figure = (ppm: number): string => (ppm >= 10 ? String(Math.round(ppm)) : ppm.toPrecision(2))
+const figure = (ppm: number): string =>
+  ppm >= 1000 ? String(Number(ppm.toPrecision(2))) : ppm >= 10 ? String(Math.round(ppm)) : ppm.toPrecision(2)
 /**
  * A block in words: what would come of it, how much in this room, what to do.
  * @example
