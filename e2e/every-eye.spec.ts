@@ -3,7 +3,7 @@ import { houseIds } from '@selvrin/core'
 import { crowd } from './support/crowd'
 import { expect, signIn, test, type House } from './support/house'
 import { contrastFaults, faultsOf } from './support/look'
-import { focused } from './support/hand'
+import { focused, visit } from './support/hand'
 import { layoutFaults } from './support/measure'
 
 test('every page holds long names and many rows at every width, at text and zoom of 200 %, with three clocks running; axe finds nothing', async ({
@@ -19,7 +19,7 @@ test('every page holds long names and many rows at every width, at text and zoom
     found.push(...faults.slice(0, 8).map((fault) => `${path.replace(/[0-9a-f-]{36}/g, '…')} ${at}: ${fault}`))
   for (const path of paths.filter((one) => !process.env.ONLY || one.includes(process.env.ONLY))) {
     await page.setViewportSize({ width: 1280, height: 800 })
-    await page.goto(path)
+    await visit(page, path)
     await expect(page.locator('h1').first()).toBeVisible()
     await expect(page.locator('[data-waiting]')).toHaveCount(0)
     for (const [at, width, height, text] of sizes) {
@@ -51,7 +51,7 @@ test('a member’s pages hold as well, on the phone first', async ({ page, house
     '/settings',
   ]) {
     await page.setViewportSize({ width: 390, height: 844 })
-    await page.goto(path)
+    await visit(page, path)
     await expect(page.locator('h1').first()).toBeVisible()
     await expect(page.locator('[data-waiting]')).toHaveCount(0)
     for (const [at, width, height, text] of [...sizes].reverse()) {
@@ -71,7 +71,7 @@ test('every panel likewise, and it opens with the focus in it and gives it back'
   await signIn(page)
   const found: string[] = []
   for (const [path, opener] of panels(there).filter(([one]) => !process.env.ONLY || one.includes(process.env.ONLY))) {
-    if (new URL(page.url()).pathname !== path) await page.goto(path)
+    if (new URL(page.url()).pathname !== path) await visit(page, path)
     await expect(page.locator('h1').first()).toBeVisible()
     const button = page.getByRole('main').getByRole('button', { name: opener }).first()
     await button.press('Enter', { timeout: 10_000 })
@@ -149,7 +149,7 @@ for (const room of rooms)
     const of = (path: string) => rooms.find((one) => path.startsWith(one)) ?? 'the rest'
     const found: string[] = []
     for (const path of pagesOf(there).filter((one) => of(one) === room)) {
-      await page.goto(path)
+      await visit(page, path)
       await expect(page.locator('h1').first()).toBeVisible()
       await expect(page.locator('[data-waiting]')).toHaveCount(0)
       found.push(...(await contrastFaults(page)).map((fault) => `${path.replace(/[0-9a-f-]{36}/g, '…')}: ${fault}`))

@@ -1,3 +1,4 @@
+import { visit } from './support/hand'
 import { choose, expect, signIn, test } from './support/house'
 
 const pages = [
@@ -48,7 +49,7 @@ test('in ounces and with a comma no page speaks of grams, litres or degrees Cels
   const formulas = await house.ask<{ id: string }>('select id from formula order by id limit 12')
   const said: string[] = []
   for (const at of [...pages, ...bottles.map(({ id }) => `/shelf/${id}`), ...formulas.map(({ id }) => `/formulary/${id}`)]) {
-    await page.goto(at)
+    await visit(page, at)
     await expect(page.locator('h1').first()).toBeVisible()
     let text = ''
     // all its lists have come when nothing more is added

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { visit } from './support/hand'
 import { choose, doNext, expect, signIn, test, type House } from './support/house'
 import { greenOrBluePixel, redPixels, seriousFaults } from './support/look'
 
@@ -25,7 +26,7 @@ const formula = (house: House, name: string) =>
 
 async function everyPageRed(page: Page, paths: string[]): Promise<void> {
   for (const path of paths) {
-    await page.goto(path)
+    await visit(page, path)
     await expect(page.locator('h1').first()).toBeVisible()
     await allRed(page, path)
   }

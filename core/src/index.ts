@@ -369,6 +369,19 @@ export {
 } from './print/filters'
 export { gradeBy, gradeFor, grades, gradeValue, paperTime, rangeWanted, type Grade } from './print/grade'
 export { drainS, paperFixers, paperSteps, washedAt, type PaperFixer, type PaperStep } from './print/paperSteps'
+export { paperCost, stripShare, type PaperBox } from './print/sheet/cost'
+export { nextTry, printOfStrip, stripAround, type FilterWay, type NextTry, type PrintChange } from './print/sheet/judged'
+export { movedPrint, type MovedPrint, type PrintSetup, type PrintFactor } from './print/sheet/moved'
+export {
+  printPlan,
+  printSaid,
+  type PrintExposure,
+  type PrintFilter,
+  type PrintSaid,
+  type PrintTry,
+  type StripTry,
+  type WholeTry,
+} from './print/sheet/tries'
 export { exposuresOf, lampLag, lampTimes, stripIncrements, stripReading, stripTotals, type StripSteps, type StripWay } from './print/strip'
 export { matchedFactor, matchedWithin, type MatchedStrips } from './print/swapped'
 export { fixedPerLitre, fixings, printEquivalents, trayMl, trayShare, type Fixing } from './print/trayLife'

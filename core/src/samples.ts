@@ -20,6 +20,8 @@ import { planFor } from './process/planFor'
 import type { RunRequest, Tank } from './process/shelf'
 import type { Process } from './process/process'
 import type { DarkroomEvening } from './rota/darkroom/evening'
+import type { PrintSetup } from './print/sheet/moved'
+import type { StripTry, WholeTry } from './print/sheet/tries'
 import type { BookingKnown } from './printing/booking'
 import type { Order, RotaProblem } from './rota/problem'
 import type { OrderWish } from './order/order'
@@ -249,6 +251,20 @@ export const eveningNames: EveningNames = {
 export const aDrum: DrumFacts = {
   ...{ id: 'drum', code: '4K7Q2M', family: 'sil', metal: null, volumeMl: 20_000, tareKg: 1.2, vented: false, trayId: null },
   ...{ labelledAt: 0, sealedAt: null, collectedAt: null, quarantinedAt: null, quarantinedWhy: null },
+}
+
+/** A print of ten seconds through a filter of grade 2, with its sky burned in. */
+export const aPrint: WholeTry = {
+  kind: 'print',
+  exposures: [{ seconds: 10, filter: { kind: 'set', grade: '2' } }],
+  places: [{ name: 'sky', stops: 0.5, exposure: 0 }],
+}
+/** What it was made with. */
+export const aSetup: PrintSetup = { m: 4, lensN: 8, paper: { name: 'Sluice satin', speed: 250, dryDown: 0.02 } }
+/** Five bands in halves of a stop, that nobody has looked at. */
+export const aStrip: StripTry = {
+  ...{ kind: 'strip', steps: { by: 'stops', firstS: 8, stepStops: 0.5 }, bands: 5, way: 'cover' },
+  ...{ filter: { kind: 'set', grade: '2' }, under: [], chosen: null },
 }
 
 /** What goes down the drain stands on: a paper on stop baths, and nothing that went down this day. */

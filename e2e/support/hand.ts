@@ -14,6 +14,18 @@ export const focused = (page: Page): Promise<string> =>
     return (at.getAttribute('aria-label') ?? labelled ?? label?.textContent ?? at.textContent ?? '').trim().replace(/\s+/g, ' ')
   })
 
+/** Goes to a page as a link of the application does, without loading all of it anew; loads it where nothing is there yet. */
+export async function visit(page: Page, path: string): Promise<void> {
+  const inside = await page.evaluate((to) => {
+    if (!document.querySelector('main[data-page]')) return false
+    history.pushState(null, '', to)
+    dispatchEvent(new PopStateEvent('popstate', { state: null }))
+    return true
+  }, path)
+  if (!inside) await page.goto(path)
+  await expect(page.locator('main')).toHaveAttribute('data-page', new URL(path, page.url()).pathname)
+}
+
 /** Goes on with Tab until what is meant has the focus; fails where it is not reached. */
 export async function tabTo(page: Page, name: RegExp | string, most = 80): Promise<void> {
   const means = (text: string) => (typeof name === 'string' ? text === name : name.test(text))

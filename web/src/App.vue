@@ -70,7 +70,7 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
       <SafelightNotice v-if="light === 'safelight' && route.meta.for !== 'wall'" />
       <ReleaseNotice />
     </div>
-    <main ref="main" class="relative min-h-0 overflow-y-auto" tabindex="-1">
+    <main ref="main" class="relative min-h-0 overflow-y-auto" tabindex="-1" :data-page="route.path">
       <!-- another bottle or run is another page: nothing of the one before may come late into it -->
       <!-- the Shelf is what one comes back to: it stays drawn -->
       <RouterView v-slot="{ Component }">
