@@ -188,7 +188,10 @@ async function crowded(house: House) {
     `select b.id from bottle b join formula_version v on v.id = b.formula_version_id where b.letter = 'F' and b.retired_at is null and v.body -> 'use' ->> 'school' = 'two-bath' order by b.number desc limit 1`,
   )
   const [member] = await house.ask<{ id: string }>(`select id from person where login = 'tilda'`)
-  return { ...there, member: member?.id ?? '', process: process_?.id ?? '', fixer: fixer?.id ?? '' }
+  const [print] = await house.ask<{ id: string }>(
+    `select s.id from sheet s where not s.done and (select t.plan ->> 'kind' from print_try t where t.sheet_id = s.id order by seq desc limit 1) = 'print' limit 1`,
+  )
+  return { ...there, print: print?.id ?? '', member: member?.id ?? '', process: process_?.id ?? '', fixer: fixer?.id ?? '' }
 }
 
 /** Every page of a technician’s. */
@@ -231,6 +234,9 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   '/tanks/bath',
   '/tanks/clocks',
   '/films',
+  '/trays',
+  `/trays/prints/${there.print}`,
+  '/trays/stock',
   '/rota',
   `/rota/orders/${there.order}`,
   `/rota/evenings/${there.evening}`,
@@ -276,6 +282,13 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   [`/tanks/${at.run}`, /^Temperature/],
   [`/tanks/${at.run}`, /^Give up/],
   [`/tanks/${at.run}`, /^Otherwise/],
+  ['/trays', 'Begin a print'],
+  [`/trays/prints/${at.print}`, /^Strip again/],
+  [`/trays/prints/${at.print}`, /^A place more/],
+  ['/trays/stock', 'A new paper'],
+  ['/trays/stock', 'A new enlarger'],
+  ['/trays/stock', /^A box came in/],
+  ['/trays/stock', /^Count it/],
   ['/rota', /^Hand in rolls/],
   ['/rota', 'Plan an evening'],
   [`/rota/evenings/${at.evening}`, /^Put in/],

@@ -49,6 +49,7 @@ test.describe('safelight: every pixel is black or red', () => {
 
   test('on Shelf and Formulary, curves of pH too', async ({ page, house }) => {
     const bottle = await one(house, 'select bottle_id as id from bottle_entry where run_id is not null order by at desc limit 1')
+    const print = await one(house, 'select id from sheet where not done limit 1')
     const jar = await one(house, `select id from jar where chemical = 'silver-nitrate'`)
     const [fixer, developer, parts] = [
       await formula(house, 'Acid hardening fixer'),
@@ -64,6 +65,9 @@ test.describe('safelight: every pixel is black or red', () => {
       '/sink/collections',
       '/sink/silver',
       '/sink/drain',
+      '/trays',
+      '/trays/stock',
+      `/trays/prints/${print}`,
       '/sink/facts',
       '/formulary',
       `/formulary/${fixer}`,

@@ -25,7 +25,7 @@ test('what a run left goes into its drum in one tap; what never meets is said be
   // a paper lets some of it go down the drain
   await waits.getByRole('button', { name: /^Down the drain.*500/ }).click()
   const drain = page.getByRole('dialog', { name: '500 ml down the drain' })
-  await expect(drain.getByText(/Make it up with water to 10\.5 L \(1\+20\)/)).toBeVisible()
+  await expect(drain.getByText(/Make it up with water to 10\.50 L \(1\+20\)/)).toBeVisible()
   await drain.getByRole('button', { name: 'It went down' }).click()
   await expect(waits).toHaveCount(0)
   await page.getByRole('link', { name: 'Down the drain' }).click()

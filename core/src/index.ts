@@ -371,6 +371,20 @@ export { gradeBy, gradeFor, grades, gradeValue, paperTime, rangeWanted, type Gra
 export { drainS, paperFixers, paperSteps, washedAt, type PaperFixer, type PaperStep } from './print/paperSteps'
 export { paperCost, stripShare, type PaperBox } from './print/sheet/cost'
 export { nextTry, printOfStrip, stripAround, type FilterWay, type NextTry, type PrintChange } from './print/sheet/judged'
+export { requireTry } from './print/sheet/requireTry'
+export {
+  enlargerBody,
+  filterWayOf,
+  negativeBody,
+  paperBody,
+  paperBoxBody,
+  trySetup,
+  type EnlargerBody,
+  type NegativeBody,
+  type PaperBody,
+  type PaperBoxBody,
+  type TrySetup,
+} from './print/sheet/room'
 export { movedPrint, type MovedPrint, type PrintSetup, type PrintFactor } from './print/sheet/moved'
 export {
   printPlan,

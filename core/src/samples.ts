@@ -21,6 +21,7 @@ import type { RunRequest, Tank } from './process/shelf'
 import type { Process } from './process/process'
 import type { DarkroomEvening } from './rota/darkroom/evening'
 import type { PrintSetup } from './print/sheet/moved'
+import type { EnlargerBody, PaperBody } from './print/sheet/room'
 import type { StripTry, WholeTry } from './print/sheet/tries'
 import type { BookingKnown } from './printing/booking'
 import type { Order, RotaProblem } from './rota/problem'
@@ -259,6 +260,9 @@ export const aPrint: WholeTry = {
   exposures: [{ seconds: 10, filter: { kind: 'set', grade: '2' } }],
   places: [{ name: 'sky', stops: 0.5, exposure: 0 }],
 }
+/** Variable paper of the house, and the enlarger it is printed with. */
+export const aPaper: PaperBody = { name: 'Sluice satin', base: 'rc', holdsDeveloper: false, grade: null, speed: 250, dryDown: 0.02 }
+export const anEnlarger: EnlargerBody = { name: 'By the window', filters: { kind: 'set' }, lagS: 0.1, lenses: [{ name: '', focalMm: 50 }] }
 /** What it was made with. */
 export const aSetup: PrintSetup = { m: 4, lensN: 8, paper: { name: 'Sluice satin', speed: 250, dryDown: 0.02 } }
 /** Five bands in halves of a stop, that nobody has looked at. */

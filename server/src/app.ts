@@ -41,6 +41,7 @@ import { runRoutes } from './run/routes'
 import { sessionRoutes } from './session/routes'
 import { shelfRoutes } from './shelf/routes'
 import { bookingRoutes } from './booking/routes'
+import { traysRoutes } from './print/routes'
 import { sinkRoutes } from './sink/routes'
 import { weeksRoutes } from './weeks/routes'
 import { wallRoutes } from './wall/routes'
@@ -73,6 +74,7 @@ const routes = [
   weeksRoutes,
   bookingRoutes,
   sinkRoutes,
+  traysRoutes,
   calendarRoutes,
   permissionRoutes,
   practiceRoutes,

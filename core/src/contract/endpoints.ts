@@ -9,6 +9,7 @@ import { printApi } from './print'
 import { wallApi } from './wall'
 import { printingApi } from './printing'
 import { sinkApi } from './sink'
+import { traysApi } from './trays'
 import { weeksApi } from './weeks'
 
 /** Every route in one list, for what holds of them all. */
@@ -20,6 +21,7 @@ export const endpoints: Endpoint[] = [
   eveningApi,
   printingApi,
   sinkApi,
+  traysApi,
   wallApi,
   weeksApi,
   calendarApi,

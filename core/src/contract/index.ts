@@ -56,5 +56,6 @@ export {
   type Recovery,
   type SinkPage,
 } from './sink'
+export { traysApi, type BoxOfPaper, type Enlarger, type Paper, type PrintSheet, type PrintTryRow } from './trays'
 export { weeksApi, type WeeksPage } from './weeks'
 export { wallApi, type Wall, type WallKey } from './wall'

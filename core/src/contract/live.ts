@@ -54,6 +54,8 @@ export const liveEvent = z.object({
     'waste',
     'drum',
     'sink',
+    'trays',
+    'print',
   ]),
   id: z.string(),
   version: z.number().nullable(),
@@ -77,6 +79,8 @@ export const memberSubjects: readonly LiveEvent['subject'][] = [
     'printing',
     'room',
     'evening',
+    'trays',
+    'print',
   ] as const),
 ]
 export type LiveEvent = z.infer<typeof liveEvent>

@@ -52,6 +52,12 @@ import { runEventTable } from '../run/RunEvent'
 import { vesselTable } from '../run/Vessel'
 import { letterTable } from '../mail/Letter'
 import { mailWishTable } from '../mail/MailWish'
+import { enlargerTable } from '../print/Enlarger'
+import { paperTable } from '../print/Paper'
+import { paperBoxTable } from '../print/PaperBox'
+import { paperEntryTable } from '../print/PaperEntry'
+import { printTryTable } from '../print/PrintTry'
+import { sheetTable } from '../print/Sheet'
 import { dischargeTable } from '../sink/Discharge'
 import { drumTable } from '../drum/Drum'
 import { drainEntryTable } from '../drum/DrainEntry'
@@ -135,6 +141,12 @@ const tables = {
   PickupReceipt: pickupReceiptTable,
   Recovery: recoveryTable,
   Discharge: dischargeTable,
+  Paper: paperTable,
+  PaperBox: paperBoxTable,
+  PaperEntry: paperEntryTable,
+  Enlarger: enlargerTable,
+  Sheet: sheetTable,
+  PrintTry: printTryTable,
   MailWish: mailWishTable,
   Letter: letterTable,
   Weeks: weeksTable,
@@ -182,6 +194,8 @@ function associate(m: Tables): void {
   belongs(m.DrainEntry, m.Person, 'by', 'byPerson')
   belongs(m.DrumEntry, m.Person, 'by', 'byPerson')
   belongs(m.Recovery, m.Person, 'by', 'byPerson')
+  belongs(m.Sheet, m.Person, 'member', 'memberId')
+  belongs(m.PrintTry, m.Person, 'by', 'byPerson')
   belongs(m.Recovery, m.Drum, 'drum', 'drumId')
   belongs(m.Letter, m.Person, 'person', 'personId')
   belongs(m.Weeks, m.Person, 'asker', 'askedBy')

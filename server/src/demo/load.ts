@@ -6,6 +6,7 @@ import { chartRows, devices, formulaRows, jars, people, shelves, vesselRows, mai
 import { orders } from './orders'
 import { demoPassword, technicians } from './people'
 import { practices } from './practices'
+import { prints } from './prints'
 import { rota } from './rota'
 import { zoneOf } from '../darkroom/zone'
 import { sink } from './sink'
@@ -34,6 +35,7 @@ export async function loadDemo(db: Database, today: number, { evening = true }: 
     await instruments(db, ilse, today, strips)
     if (evening) await rota(db, staff, today)
     await sink(db, ilse, { today, zone: await zoneOf(db) })
+    await prints(db, { by: ilse, members: memberIds, today })
     // what was told before is not written to anybody
     await mailWishes(db)
   })

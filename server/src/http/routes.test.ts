@@ -70,6 +70,13 @@ describe('every route, with the wrong role', () => {
     'POST /api/printing': [403, ({ ids }) => ({ id: uuid(), memberId: ids.people, ...hour })],
     'PUT /api/printing/:id': [404, () => ({ version: 1, ...hour })],
     'POST /api/printing/:id/take-back': [404, () => ({ version: 1, why: '' })],
+    'GET /api/trays': [200],
+    'GET /api/prints': [200],
+    'GET /api/prints/:id': [404],
+    'POST /api/prints': [403, ({ ids }) => ({ id: uuid(), memberId: ids.people, title: 'x', ...printed })],
+    'PUT /api/prints/:id': [404, () => ({ version: 1, title: 'x', ...printed, done: true })],
+    'POST /api/prints/:id/tries': [404, () => ({ id: uuid(), entryId: uuid(), setup: printed.setup, plan: exposed, sheets: 1 })],
+    'PUT /api/prints/:id/tries/:tryId': [404, () => ({ version: 1, chosen: null, said: [], note: '' })],
     'GET /api/permissions/mine': [200],
     'GET /api/practices': [200],
     'GET /api/practices/:id': [403],
@@ -93,6 +100,11 @@ describe('every route, with the wrong role', () => {
     ...{ film: 'Millrace 400', format: '135-36', count: 1, ei: 400, pushStops: 0, processId: houseIds['bw-negative'], developer: null },
     ...{ earliest: null, wantedBy: null, present: false, critical: false, note: '' },
   }
+  const printed = {
+    negative: { what: 'roll 1', widthMm: 36, heightMm: 24 },
+    setup: { boxId: uuid(), enlargerId: uuid(), m: 6, lensN: 8, developer: '' },
+  }
+  const exposed = { kind: 'print', exposures: [{ seconds: 10, filter: { kind: 'none' } }], places: [] }
   const hour = { fromAt: 0, untilAt: 3_600_000, overruled: null }
   const nothing = { seed: 1, speed: 1, troubles: [], answers: {}, steps: [] }
   interface Others {
@@ -115,6 +127,7 @@ describe('every route, with the wrong role', () => {
       orders: await first('film_order', `member_id in ${notBram}`),
       calendars: uuid(),
       printing: uuid(),
+      prints: await first('sheet', `member_id in ${notBram}`),
     }
     return { request, ids }
   }
@@ -124,18 +137,18 @@ describe('every route, with the wrong role', () => {
     const of = await others()
     const bram = await house.as('bram')
     const before = await house.sql(
-      `select id, version from run union all select id, version from film_order union all select id, version from roll union all select id, version from bottle order by 1`,
+      `select id, version from run union all select id, version from film_order union all select id, version from roll union all select id, version from bottle union all select id, version from sheet order by 1`,
     )
     // signing out comes last
     for (const one of theirs.sort((a, b) => Number(a.method === 'DELETE') - Number(b.method === 'DELETE'))) {
       const [status, body] = ofOthers[title(one)]!
       const about = of.ids[/^\/api\/(?:print\/)?(\w+)/.exec(one.path)?.[1] ?? ''] ?? uuid()
-      const answer = await bram.call(one, { params: { id: about }, ...(body ? { body: body(of) } : {}) })
+      const answer = await bram.call(one, { params: { id: about, tryId: uuid() }, ...(body ? { body: body(of) } : {}) })
       expect([title(one), answer.status]).toEqual([title(one), status])
     }
     expect(
       await house.sql(
-        `select id, version from run union all select id, version from film_order union all select id, version from roll union all select id, version from bottle order by 1`,
+        `select id, version from run union all select id, version from film_order union all select id, version from roll union all select id, version from bottle union all select id, version from sheet order by 1`,
       ),
     ).toEqual(before)
     // of lists they get what is theirs

@@ -41,6 +41,10 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['collections arranged', db.Pickup, 'byPerson', 'at'],
   ['receipts attached', db.PickupReceipt, 'byPerson', 'at'],
   ['silver recovered', db.Recovery, 'byPerson', 'at'],
+  ['boxes of paper brought', db.PaperBox, 'madeBy', 'madeAt'],
+  ['sheets of paper drawn', db.PaperEntry, 'byPerson', 'at'],
+  ['prints begun', db.Sheet, 'byPerson', 'at'],
+  ['prints exposed', db.PrintTry, 'byPerson', 'at'],
   ['waste', db.WasteEntry, 'byPerson', 'at'],
   ['imports', db.Import, 'byPerson', 'at'],
   ['chemicals', db.Chemical, 'changedBy', 'changedAt'],
@@ -83,6 +87,7 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
     }),
     'places at enlargers': await plain(db.PrintPlace, { where: { personId: id }, order: ['fromAt'] }),
     orders: await plain(db.FilmOrder, { where: { memberId: id }, order: ['number'] }),
+    prints: await plain(db.Sheet, { where: { memberId: id }, order: ['number'] }),
     'runs with their films': await runsWith(db, id),
   }
   for (const [what, model, column, order] of tracesIn(db)) kept[what] = await plain(model, { where: { [column]: id }, order: [order] })

@@ -1,6 +1,7 @@
 import { build } from 'esbuild'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { houseIds } from '@selvrin/core'
 import type { WeeksPage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { startJobs } from '../job/jobs'
@@ -47,13 +48,13 @@ interface Order {
   promisedFor: string | null
 }
 async function handIn(wish: object = {}): Promise<Order> {
-  const [like] = (await ilse.send('GET', '/api/orders')).body.rows as unknown as [Record<string, unknown>]
-  const { film, format, ei, pushStops, processId } = like
   const me = (await tilda.send('GET', '/api/session')).body as { person: { id: string } }
   const id = uuid()
   const plain = { count: 1, developer: null, earliest: null, wantedBy: null, present: false, critical: false, note: '' }
   const answer = await tilda.send('POST', '/api/orders', {
-    ...{ id, memberId: me.person.id, film, format, ei, pushStops, processId, ...plain, ...wish },
+    ...{ id, memberId: me.person.id, film: 'Millrace 400', format: '135-36', ei: 400, pushStops: 0, processId: houseIds['bw-negative'] },
+    ...plain,
+    ...wish,
   })
   expect(answer.status).toBe(200)
   return answer.body as unknown as Order

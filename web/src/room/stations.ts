@@ -13,6 +13,7 @@ export const stations: Station[] = [
   { key: 3, name: 'Scales', path: '/scales', forMembers: false },
   { key: 4, name: 'Proofs', path: '/proofs', forMembers: false },
   { key: 5, name: 'Tanks', path: '/tanks', forMembers: true },
+  { key: 6, name: 'Trays', path: '/trays', forMembers: true },
   { key: 7, name: 'Rota', path: '/rota', forMembers: true },
   { key: 8, name: 'Sink', path: '/sink', forMembers: false },
 ]

@@ -1,9 +1,10 @@
 import fc from 'fast-check'
-import { aPrint, aSetup, aStrip } from '../../samples'
+import { aPaper, aPrint, aSetup, aStrip, anEnlarger } from '../../samples'
 import type { Wedge } from '../filters'
 import { paperCost } from './cost'
 import { nextTry, printOfStrip, stripAround, type FilterWay } from './judged'
 import { movedPrint } from './moved'
+import { requireTry } from './requireTry'
 import { printPlan, type PrintFilter, type PrintSaid, type WholeTry } from './tries'
 
 const set: FilterWay = { by: 'set' }
@@ -114,4 +115,27 @@ test('from its own record at another size, on another paper, by what was matched
 test('paper costs what its box did', () => {
   const box = { widthCm: 20, heightCm: 25, sheets: 25, price: 30 }
   expect([paperCost(box, 1.25), paperCost({ ...box, price: null }, 1)]).toEqual([1.5, null])
+})
+
+test('a try is exposed with what paper and enlarger have', () => {
+  const code = (filter: PrintFilter, paper: object = {}, filters: object = {}): string | undefined => {
+    try {
+      requireTry(filtered(filter), { paper: { ...aPaper, ...paper }, enlarger: { ...anEnlarger, ...filters } })
+    } catch (error) {
+      return (error as { code: string }).code
+    }
+    return undefined
+  }
+  const head = { filters: { kind: 'single', max: 170 } }
+  const dials: PrintFilter = { kind: 'dials', y: 0, m: 45, grade: '3' }
+  expect([code({ kind: 'set', grade: '2' }), code({ kind: 'none' }), code(dials, {}, head)]).toEqual([undefined, undefined, undefined])
+  expect([code({ kind: 'set', grade: '2' }, { grade: '3' }), code(dials), code({ kind: 'set', grade: '2' }, {}, head)]).toEqual([
+    'one-grade',
+    'other-filters',
+    'other-filters',
+  ])
+  expect([code({ ...dials, m: 171 }, {}, head), code({ ...dials, y: 5 }, {}, head)]).toEqual(['dial-range', 'one-dial'])
+  expect(() =>
+    requireTry({ ...aPrint, places: [{ name: 'sky', stops: 1, exposure: 1 }] }, { paper: aPaper, enlarger: anEnlarger }),
+  ).toThrow(/not there/)
 })

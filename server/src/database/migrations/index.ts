@@ -23,6 +23,7 @@ import { mail } from './0022-mail'
 import { printing } from './0023-printing'
 import { sink } from './0024-sink'
 import { drain } from './0025-drain'
+import { prints } from './0026-prints'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -52,4 +53,5 @@ export const migrations: Migration[] = [
   printing,
   sink,
   drain,
+  prints,
 ]

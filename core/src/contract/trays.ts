@@ -1,0 +1,105 @@
+import { z } from 'zod'
+import { enlargerBody, negativeBody, paperBody, paperBoxBody, trySetup } from '../print/sheet/room'
+import { printPlan, printSaid } from '../print/sheet/tries'
+import { find, id, idParams, listQuery, name, note, page, version } from '../shape/common'
+import { endpoint } from './endpoint'
+
+const paper = z.object({ id, version, ...paperBody.shape })
+const box = z.object({
+  ...{ id, version, ...paperBoxBody.shape },
+  paperId: id,
+  /** sheets that are still in it */
+  left: z.number(),
+  openedAt: z.number().nullable(),
+})
+const enlarger = z.object({ id, version, ...enlargerBody.shape })
+const sheetRow = z.object({
+  ...{ id, version, number: z.int(), title: z.string() },
+  ...{ memberId: id.nullable(), member: z.string(), at: z.number() },
+  negative: negativeBody,
+  setup: trySetup,
+  /** it is as it should be */
+  done: z.boolean(),
+  tries: z.int(),
+})
+const tryRow = z.object({
+  ...{ id, version, at: z.number(), by: z.string() },
+  setup: trySetup,
+  plan: printPlan,
+  /** of its box, in parts of one where it is a strip */
+  sheets: z.number(),
+  /** of its paper; null where the box has no price */
+  cost: z.number().nullable(),
+  said: z.array(printSaid),
+  note: z.string(),
+})
+
+export const traysApi = {
+  get: endpoint('GET', '/api/trays', 'member', 'Papers, their boxes and the enlargers, and the prints that are being made', {
+    response: z.object({ papers: z.array(paper), boxes: z.array(box), enlargers: z.array(enlarger), sheets: z.array(sheetRow) }),
+  }),
+  addPaper: endpoint('POST', '/api/papers', 'technician', 'A paper of the house', {
+    body: z.strictObject({ id, ...paperBody.shape }),
+    response: paper,
+  }),
+  changePaper: endpoint('PUT', '/api/papers/:id', 'technician', 'Change a paper', {
+    params: idParams,
+    body: z.strictObject({ version, ...paperBody.shape }),
+    response: paper,
+  }),
+  addBox: endpoint('POST', '/api/paper-boxes', 'technician', 'A box of paper comes in', {
+    body: z.strictObject({ id, paperId: id, ...paperBoxBody.shape }),
+    response: box,
+  }),
+  countBox: endpoint('POST', '/api/paper-boxes/:id/count', 'technician', 'So many sheets are in it', {
+    params: idParams,
+    body: z.strictObject({ entryId: id, version, left: z.number().min(0).max(5000), note }),
+    response: box,
+  }),
+  addEnlarger: endpoint('POST', '/api/enlargers', 'technician', 'An enlarger of the house', {
+    body: z.strictObject({ id, ...enlargerBody.shape }),
+    response: enlarger,
+  }),
+  changeEnlarger: endpoint('PUT', '/api/enlargers/:id', 'technician', 'Change an enlarger', {
+    params: idParams,
+    body: z.strictObject({ version, ...enlargerBody.shape }),
+    response: enlarger,
+  }),
+  sheets: endpoint('GET', '/api/prints', 'member', 'Sheets of prints, the newest first: one’s own, a technician everyone’s', {
+    query: listQuery.extend({ find }),
+    response: page(sheetRow),
+  }),
+  sheet: endpoint('GET', '/api/prints/:id', 'member', 'A print’s sheet with its tries, the first first', {
+    params: idParams,
+    response: z.object({ sheet: sheetRow, tries: z.array(tryRow) }),
+  }),
+  begin: endpoint('POST', '/api/prints', 'member', 'A print is begun', {
+    body: z.strictObject({ id, memberId: id, title: name, negative: negativeBody, setup: trySetup }),
+    response: sheetRow,
+  }),
+  change: endpoint('PUT', '/api/prints/:id', 'member', 'Another setup, another name; or it is as it should be', {
+    params: idParams,
+    body: z.strictObject({ version, title: name, negative: negativeBody, setup: trySetup, done: z.boolean() }),
+    response: sheetRow,
+  }),
+  expose: endpoint('POST', '/api/prints/:id/tries', 'member', 'A strip or a print was exposed: its paper is drawn from its box', {
+    params: idParams,
+    body: z.strictObject({ id, entryId: id, setup: trySetup, plan: printPlan, sheets: z.number().gt(0).max(100) }),
+    response: tryRow,
+  }),
+  judge: endpoint('PUT', '/api/prints/:id/tries/:tryId', 'member', 'What is to be said of a try: which band, what was too dark', {
+    params: z.strictObject({ id, tryId: id }),
+    body: z.strictObject({
+      version,
+      chosen: z.union([z.tuple([z.int().min(0).max(29)]), z.tuple([z.int().min(0).max(29), z.int().min(0).max(29)])]).nullable(),
+      said: z.array(printSaid).max(20),
+      note,
+    }),
+    response: tryRow,
+  }),
+}
+export type Paper = z.infer<typeof paper>
+export type BoxOfPaper = z.infer<typeof box>
+export type Enlarger = z.infer<typeof enlarger>
+export type PrintSheet = z.infer<typeof sheetRow>
+export type PrintTryRow = z.infer<typeof tryRow>

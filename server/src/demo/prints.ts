@@ -1,0 +1,148 @@
+import {
+  filterWayOf,
+  nextTry,
+  printOfStrip,
+  stripAround,
+  type EnlargerBody,
+  type PaperBody,
+  type PrintFilter,
+  type PrintSaid,
+  type PrintTry,
+  type TrySetup,
+  type WholeTry,
+} from '@selvrin/core'
+import { v7 as uuid } from 'uuid'
+import type { Database } from '../table/database'
+
+const dayMs = 86_400_000
+const minuteMs = 60_000
+
+const papers: PaperBody[] = [
+  { name: 'Sluice satin, variable', base: 'rc', holdsDeveloper: false, grade: null, speed: 250, dryDown: 0.02 },
+  { name: 'Loft fibre, variable', base: 'fibre', holdsDeveloper: false, grade: null, speed: 160, dryDown: 0.1 },
+  { name: 'Millwheel fibre, grade 3', base: 'fibre', holdsDeveloper: false, grade: '3', speed: null, dryDown: 0.1 },
+]
+/** boxes of each: cm, sheets, price, days ago */
+const boxes: [paper: number, widthCm: number, heightCm: number, sheets: number, price: number, days: number][] = [
+  [0, 20.3, 25.4, 100, 78, 62],
+  [0, 24, 30.5, 50, 66, 40],
+  [1, 24, 30.5, 50, 92, 33],
+  [2, 20.3, 25.4, 25, 41, 120],
+]
+const enlargers: EnlargerBody[] = [
+  {
+    ...{ name: 'By the window', filters: { kind: 'set' }, lagS: 0.1 },
+    lenses: [
+      { name: 'for 35 mm', focalMm: 50 },
+      { name: 'for rolls', focalMm: 80 },
+    ],
+  },
+  { name: 'Under the beam', filters: { kind: 'single', max: 170 }, lagS: 0.06, lenses: [{ name: 'for rolls', focalMm: 105 }] },
+]
+
+interface Told {
+  title: string
+  what: string
+  of: [widthMm: number, heightMm: number]
+  box: number
+  enlarger: number
+  m: number
+  lensN: number
+  filter: PrintFilter
+  /** s the first strip goes about, and the band that was chosen */
+  guessS: number
+  band: number
+  /** what was said of each print in turn; the last of nothing is as it should be */
+  said: PrintSaid[][]
+  done: boolean
+  days: number
+}
+const grade = (one: '2' | '2.5' | '3'): PrintFilter => ({ kind: 'set', grade: one })
+const dark = (stops: number): PrintSaid => ({ of: 'print', stops })
+const hard = (halves: number): PrintSaid => ({ of: 'grade', halves })
+const at = (name: string, stops: number): PrintSaid => ({ of: 'place', name, stops, exposure: 0 })
+const small: [number, number] = [36, 24]
+const roll: [number, number] = [56, 56]
+
+// prettier-ignore
+const told: Told[] = [
+  { title: 'The sluice at low water', what: 'roll 41, frame 12', of: small, box: 0, enlarger: 0, m: 6.6, lensN: 8, filter: grade('2'), guessS: 12, band: 3, said: [[dark(0.25), hard(1)], [at('sky', 0.5)], []], done: true, days: 21 },
+  { title: 'Rope and cleat', what: 'roll 38, frame 4', of: small, box: 0, enlarger: 0, m: 6.6, lensN: 8, filter: grade('2.5'), guessS: 10, band: 4, said: [[dark(-0.17)], []], done: true, days: 20 },
+  { title: 'Tilda at the wheel', what: 'roll 44, frame 7', of: roll, box: 1, enlarger: 1, m: 4.2, lensN: 11, filter: { kind: 'dials', y: 0, m: 0, grade: '2' }, guessS: 16, band: 3, said: [[hard(1), at('face', -0.25)], [dark(0.1)], []], done: true, days: 9 },
+  { title: 'Mud flats, November', what: 'roll 47, frame 2', of: roll, box: 2, enlarger: 1, m: 4.6, lensN: 11, filter: { kind: 'dials', y: 0, m: 45, grade: '3' }, guessS: 20, band: 2, said: [[dark(0.33), at('foreground', 0.33)]], done: false, days: 2 },
+  { title: 'Loft stairs', what: 'roll 48, frame 9', of: small, box: 3, enlarger: 0, m: 6.6, lensN: 8, filter: { kind: 'none' }, guessS: 9, band: 3, said: [[dark(-0.25)]], done: false, days: 1 },
+]
+
+interface Made {
+  boxIds: string[]
+  enlargerIds: string[]
+}
+async function stock(db: Database, by: string, ago: (days: number) => number): Promise<Made> {
+  const paperIds = papers.map(() => uuid({ msecs: ago(130) }))
+  await db.Paper.bulkCreate(papers.map((body, i) => ({ id: paperIds[i] ?? '', body })))
+  const enlargerIds = enlargers.map(() => uuid({ msecs: ago(130) }))
+  await db.Enlarger.bulkCreate(enlargers.map((body, i) => ({ id: enlargerIds[i] ?? '', body })))
+  const boxIds = boxes.map(([, , , , , days]) => uuid({ msecs: ago(days) }))
+  await db.PaperBox.bulkCreate(
+    boxes.map(([paper, widthCm, heightCm, sheets, price, days], i) => ({
+      ...{ id: boxIds[i] ?? '', paperId: paperIds[paper] ?? '', body: { widthCm, heightCm, sheets, price, batch: `${100 + 7 * i}` } },
+      ...{ madeBy: by, madeAt: ago(days), openedAt: ago(days - 1) },
+    })),
+  )
+  await db.PaperEntry.bulkCreate(
+    boxes.map(([, , , sheets, , days], i) => ({
+      id: uuid(),
+      boxId: boxIds[i] ?? '',
+      at: ago(days),
+      byPerson: by,
+      kind: 'in' as const,
+      sheets,
+    })),
+  )
+  return { boxIds, enlargerIds }
+}
+
+/** The tries of a print as they were made: a strip, the print of its band, and one after another as each was judged. */
+function triesOf({ guessS, band, filter, said, enlarger }: Told): { plan: PrintTry; said: PrintSaid[]; sheets: number }[] {
+  const strip = { ...stripAround(guessS, filter), chosen: [band] as [number] }
+  let print: WholeTry = printOfStrip(strip)
+  const way = filterWayOf(enlargers[enlarger]?.filters ?? { kind: 'set' })
+  return [
+    { plan: strip, said: [], sheets: 0.25 },
+    ...said.map((one) => {
+      const plan = print
+      print = nextTry(print, one, way).print
+      return { plan: rounded(plan), said: one, sheets: 1 }
+    }),
+  ]
+}
+/** A timer is set to a tenth of a second. */
+const rounded = (print: WholeTry): WholeTry => ({
+  ...print,
+  exposures: print.exposures.map((one) => ({ ...one, seconds: Math.round(10 * one.seconds) / 10 })),
+})
+
+/** The print room of the demo: papers, enlargers, and the sheets of prints that were made and are being made. */
+export async function prints(db: Database, { by, members, today }: { by: string; members: string[]; today: number }): Promise<void> {
+  const ago = (days: number): number => today - days * dayMs
+  const { boxIds, enlargerIds } = await stock(db, by, ago)
+  for (const [i, one] of told.entries()) {
+    const id = uuid({ msecs: ago(one.days) })
+    const owner = members[i % members.length] ?? by
+    const [widthMm, heightMm] = one.of
+    const setup: TrySetup = {
+      ...{ boxId: boxIds[one.box] ?? '', enlargerId: enlargerIds[one.enlarger] ?? '', m: one.m, lensN: one.lensN },
+      developer: 'metol–hydroquinone 1+9',
+    }
+    await db.Sheet.create({
+      ...{ id, number: i + 1, memberId: owner, title: one.title, negative: { what: one.what, widthMm, heightMm }, setup },
+      ...{ done: one.done, byPerson: owner, at: ago(one.days) },
+    })
+    for (const [k, { plan, said, sheets }] of triesOf(one).entries()) {
+      const tryId = uuid()
+      const then = ago(one.days) + 12 * k * minuteMs
+      await db.PrintTry.create({ id: tryId, sheetId: id, at: then, byPerson: owner, setup, plan, said })
+      await db.PaperEntry.create({ id: uuid(), boxId: setup.boxId, at: then, byPerson: owner, kind: 'draw', sheets: -sheets, tryId })
+    }
+  }
+}

@@ -1,0 +1,121 @@
+import type { PrintTry } from '@selvrin/core'
+import { traysApi, type BoxOfPaper, type PrintSheet, type PrintTryRow } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { testHouse, type Answer, type Caller, type TestHouse } from '../test/house'
+
+let house: TestHouse
+let ilse: Caller
+let tilda: Caller
+const paperId = uuid()
+const enlargerId = uuid()
+const paper = { name: 'Sluice satin', base: 'rc', holdsDeveloper: false, grade: null, speed: 250, dryDown: 0.02 }
+const enlarger = { name: 'By the window', filters: { kind: 'set' }, lagS: 0.1, lenses: [{ name: '', focalMm: 50 }] }
+beforeAll(async () => {
+  house = await testHouse()
+  ilse = await house.as('ilse')
+  tilda = await house.as('tilda')
+  expect((await ilse.call(traysApi.addPaper, { body: { id: paperId, ...paper } })).status).toBe(200)
+  expect((await ilse.call(traysApi.addEnlarger, { body: { id: enlargerId, ...enlarger } })).status).toBe(200)
+}, 60_000)
+afterAll(() => house.close())
+
+const said = ({ status, body }: Answer) => [status, status < 400 ? undefined : body.code]
+const me = async (who: Caller): Promise<string> => ((await who.send('GET', '/api/session')).body as { person: { id: string } }).person.id
+async function boxOf(sheets: number): Promise<BoxOfPaper> {
+  const body = { id: uuid(), paperId, widthCm: 20, heightCm: 25, sheets, price: 30, batch: '' }
+  const answer = await ilse.call(traysApi.addBox, { body })
+  expect(answer.status).toBe(200)
+  return answer.body as unknown as BoxOfPaper
+}
+const leftIn = async (id: string): Promise<number | undefined> =>
+  ((await ilse.send('GET', '/api/trays')).body.boxes as unknown as BoxOfPaper[]).find((one) => one.id === id)?.left
+const setupWith = (boxId: string) => ({ boxId, enlargerId, m: 8, lensN: 8, developer: 'metol–hydroquinone 1+9' })
+async function begun(who: Caller, boxId: string): Promise<PrintSheet> {
+  const negative = { what: 'roll 41, frame 12', widthMm: 36, heightMm: 24 }
+  const body = { id: uuid(), memberId: await me(who), title: 'The sluice at low water', negative, setup: setupWith(boxId) }
+  const answer = await who.call(traysApi.begin, { body })
+  expect(answer.status).toBe(200)
+  return answer.body as unknown as PrintSheet
+}
+const strip: PrintTry = {
+  ...{ kind: 'strip', steps: { by: 'stops', firstS: 8, stepStops: 0.5 }, bands: 5, way: 'cover' },
+  ...{ filter: { kind: 'set', grade: '2' }, under: [], chosen: null },
+}
+const expose = (who: Caller, sheet: PrintSheet, plan: object, sheets: number, boxId = sheet.setup.boxId) =>
+  who.call(traysApi.expose, { params: { id: sheet.id }, body: { id: uuid(), entryId: uuid(), setup: setupWith(boxId), plan, sheets } })
+const judge = (who: Caller, sheet: PrintSheet, one: PrintTryRow, more: object) =>
+  who.call(traysApi.judge, {
+    params: { id: sheet.id, tryId: one.id },
+    body: { version: one.version, chosen: null, said: [], note: '', ...more },
+  })
+
+test('from a strip to the print: its paper is drawn and costs, the band is chosen, what is said is kept', async () => {
+  const box = await boxOf(25)
+  const sheet = await begun(tilda, box.id)
+  const first = (await expose(tilda, sheet, strip, 0.25)).body as unknown as PrintTryRow
+  expect([first.sheets, first.cost, await leftIn(box.id)]).toEqual([0.25, 0.3, 24.75])
+  const chosen = await judge(tilda, sheet, first, { chosen: [2] })
+  expect((chosen.body.plan as { chosen: number[] }).chosen).toEqual([2])
+  // who had not seen it says it once more
+  expect(said(await judge(tilda, sheet, first, { chosen: [3] }))).toEqual([409, 'stale'])
+  const again = chosen.body as unknown as PrintTryRow
+  expect(said(await judge(tilda, sheet, again, { chosen: [7] }))).toEqual([422, 'no-band'])
+  expect(said(await judge(tilda, sheet, again, { said: [{ of: 'print', stops: 1 }] }))).toEqual([422, 'strip'])
+  const print = { kind: 'print', exposures: [{ seconds: 16, filter: { kind: 'set', grade: '2' } }], places: [] }
+  const second = (await expose(tilda, sheet, print, 1)).body as unknown as PrintTryRow
+  const words = [
+    { of: 'print', stops: 0.263 },
+    { of: 'grade', halves: 1 },
+  ]
+  expect((await judge(tilda, sheet, second, { said: words, note: 'the sky is thin' })).body).toMatchObject({ said: words, version: 2 })
+  const page = (await tilda.send('GET', `/api/prints/${sheet.id}`)).body as unknown as { sheet: PrintSheet; tries: PrintTryRow[] }
+  expect([page.sheet.tries, page.tries.map((one) => one.id)]).toEqual([2, [first.id, second.id]])
+})
+
+test('a box never gives more than it has, however many draw at once; what it is counted to is a line of its own', async () => {
+  const box = await boxOf(3)
+  const sheet = await begun(tilda, box.id)
+  const print = { kind: 'print', exposures: [{ seconds: 16, filter: { kind: 'set', grade: '2' } }], places: [] }
+  const both = await Promise.all([expose(tilda, sheet, print, 2), expose(ilse, sheet, print, 2)])
+  expect(both.map(said).sort()).toEqual([
+    [200, undefined],
+    [409, 'box-empty'],
+  ])
+  expect(await leftIn(box.id)).toBe(1)
+  const version = ((await ilse.send('GET', '/api/trays')).body.boxes as unknown as BoxOfPaper[]).find((one) => one.id === box.id)!.version
+  const count = (left: number, seen: number) =>
+    ilse.call(traysApi.countBox, {
+      params: { id: box.id },
+      body: { entryId: uuid(), version: seen, left, note: 'two more were in the lid' },
+    })
+  expect((await count(3, version)).body.left).toBe(3)
+  expect(said(await count(5, version))).toEqual([409, 'stale'])
+  expect(await leftIn(box.id)).toBe(3)
+})
+
+test('what enlarger and paper cannot do is refused and draws no paper', async () => {
+  const box = await boxOf(10)
+  const sheet = await begun(ilse, box.id)
+  const through = (filter: object) => expose(ilse, sheet, { kind: 'print', exposures: [{ seconds: 10, filter }], places: [] }, 1)
+  expect(said(await through({ kind: 'dials', y: 0, m: 45, grade: null }))).toEqual([422, 'other-filters'])
+  expect(said(await expose(ilse, sheet, { ...strip, bands: 1 }, 1))).toEqual([400, 'invalid'])
+  expect(said(await expose(ilse, sheet, strip, 1, uuid()))).toEqual([404, 'not-found'])
+  expect(await leftIn(box.id)).toBe(10)
+})
+
+test('a member sees their own prints alone, and begins none for others', async () => {
+  const box = await boxOf(10)
+  const [hers, own] = [await begun(ilse, box.id), await begun(tilda, box.id)]
+  expect(said(await tilda.send('GET', `/api/prints/${hers.id}`))).toEqual([404, 'not-found'])
+  expect(said(await expose(tilda, hers, strip, 0.25))).toEqual([404, 'not-found'])
+  const ids = async (who: Caller) =>
+    ((await who.send('GET', '/api/prints?find=low water')).body.rows as unknown as PrintSheet[]).map((one) => one.id)
+  expect(await ids(tilda)).not.toContain(hers.id)
+  expect(await ids(ilse)).toEqual(expect.arrayContaining([hers.id, own.id]))
+  const theirs = { id: uuid(), memberId: await me(ilse), title: 'x', negative: hers.negative, setup: setupWith(box.id) }
+  expect(said(await tilda.call(traysApi.begin, { body: theirs }))).toEqual([403, 'not-yours'])
+  const { version, title, negative, setup } = own
+  const done = await tilda.call(traysApi.change, { params: { id: own.id }, body: { version, title, negative, setup, done: true } })
+  expect(done.body.done).toBe(true)
+  expect(((await tilda.send('GET', '/api/trays')).body.sheets as unknown as PrintSheet[]).map((one) => one.id)).not.toContain(own.id)
+})

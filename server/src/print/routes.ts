@@ -1,0 +1,22 @@
+import { traysApi } from '@selvrin/core/contract'
+import { answers } from '../http/route'
+import { begin, change, get, list, room } from './sheets'
+import { addBox, addEnlarger, addPaper, changeEnlarger, changePaper, countBox } from './stock'
+import { expose, judge } from './tries'
+
+/** Papers, enlargers, and the sheets of prints with their tries. */
+export const traysRoutes = [
+  answers(traysApi.get, room),
+  answers(traysApi.addPaper, addPaper),
+  answers(traysApi.changePaper, changePaper),
+  answers(traysApi.addBox, addBox),
+  answers(traysApi.countBox, countBox),
+  answers(traysApi.addEnlarger, addEnlarger),
+  answers(traysApi.changeEnlarger, changeEnlarger),
+  answers(traysApi.sheets, list),
+  answers(traysApi.sheet, get),
+  answers(traysApi.begin, begin),
+  answers(traysApi.change, change),
+  answers(traysApi.expose, expose),
+  answers(traysApi.judge, judge),
+]

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { stripAround, type Grade } from '@selvrin/core'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import PageState from '../fields/PageState.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
+import { useShow } from '../session/useShow'
+import JudgePad from './JudgePad.vue'
+import NextCard from './NextCard.vue'
+import PrintCard from './PrintCard.vue'
+import StripCard from './StripCard.vue'
+import StripPanel from './StripPanel.vue'
+import { usePrint } from './usePrint'
+import { secondsWords } from './words'
+
+/** A print's own sheet: the chain of its tries from left to right, what was said of each, and the next. */
+const view = usePrint(String(useRoute().params.id))
+const { page, room, sheet, tries, last, enlarger, paper, next, busy, problem } = view
+const show = useShow()
+const stripping = ref(false)
+const box = computed(() => room.boxOf(sheet.value?.setup.boxId ?? ''))
+const made = computed(() => {
+  const { setup, negative } = sheet.value ?? {}
+  if (!setup || !negative) return ''
+  const size = `${show.number((negative.widthMm * setup.m) / 10, 1)} × ${show.number((negative.heightMm * setup.m) / 10, 1)} cm`
+  const parts = [sheet.value?.member, negative.what, `${size} on ${paper.value?.name ?? 'paper that is gone'}`, enlarger.value?.name]
+  return `${parts.filter(Boolean).join(' · ')} at f/${show.plain(setup.lensN)}, ${setup.developer}`
+})
+const cost = computed(() => {
+  const known = tries.value.map((one) => one.cost)
+  const sheets = tries.value.reduce((sum, one) => sum + one.sheets, 0)
+  const money = known.every((one) => one !== null)
+    ? `, ${show.number(
+        known.reduce((sum, one) => sum + (one ?? 0), 0),
+        2,
+      )} of paper`
+    : ''
+  return tries.value.length === 0 ? '' : `${show.plain(sheets)} sheets${money}`
+})
+const whole = computed(() => (last.value?.plan.kind === 'print' ? last.value.plan : null))
+const isRight = computed(() => whole.value !== null && (last.value?.said.length ?? 0) === 0)
+/** the first time of a strip, where nothing was printed */
+const grade = ref<Grade>('2')
+const chain = useTemplateRef<HTMLElement>('chain')
+watch([() => tries.value.length, chain], () => void nextTick(() => chain.value?.scrollTo({ left: chain.value.scrollWidth })))
+const lastS = computed(() => {
+  const { print } = next.value
+  return print?.print.exposures.at(-1)?.seconds ?? whole.value?.exposures.at(-1)?.seconds ?? 10
+})
+</script>
+
+<template>
+  <div class="station">
+    <RouterLink to="/trays" class="link inline-flex min-h-11 items-center">← Trays</RouterLink>
+    <PageState
+      v-if="!sheet"
+      :missing="page.missing.value"
+      :problem="page.problem.value"
+      what="the print"
+      back="To the Trays"
+      back-to="/trays"
+    />
+    <template v-else>
+      <h1 class="text-3xl font-bold">{{ sheet.title }}</h1>
+      <p class="mb-3 text-lg text-quiet">{{ made }}</p>
+      <ProblemLine :problem="problem || next.problem" />
+      <ol ref="chain" class="mb-4 flex items-stretch gap-2 overflow-x-auto pb-2" aria-label="Tries" data-scrolls tabindex="0">
+        <li v-for="(one, i) in tries" :key="one.id" class="w-72 shrink-0 border-2 border-line bg-panel p-4">
+          <p class="text-quiet">{{ i + 1 }} · {{ one.plan.kind === 'strip' ? 'strip' : 'print' }}</p>
+          <StripCard
+            v-if="one.plan.kind === 'strip'"
+            :plan="one.plan"
+            :fixed="busy || i < tries.length - 1 || sheet.done"
+            @choose="view.judge(one, { chosen: $event })"
+          />
+          <PrintCard v-else :plan="one.plan" :said="one.said" :right="sheet.done && i === tries.length - 1" />
+        </li>
+        <li v-if="!sheet.done && next.print && !isRight" class="min-w-80 flex-1 shrink-0 border-4 border-primary bg-panel p-4" data-cue>
+          <p class="text-quiet">{{ tries.length + 1 }} · next</p>
+          <NextCard :next="next.print" :before="whole" :lag-s="enlarger?.lagS ?? 0" />
+        </li>
+      </ol>
+      <div class="flex flex-wrap items-start gap-x-10 gap-y-4">
+        <JudgePad
+          v-if="whole && !sheet.done && last"
+          :plan="whole"
+          :said="last.said"
+          :busy="busy"
+          @say="view.judge(last, { said: $event })"
+        />
+        <div class="flex flex-wrap items-center gap-3">
+          <template v-if="sheet.done">
+            <p class="text-xl font-semibold">Finished.</p>
+            <button type="button" class="button" :disabled="busy" @click="view.finish(false)">Go on with it</button>
+          </template>
+          <template v-else>
+            <button
+              v-if="next.print && !isRight"
+              type="button"
+              class="button button-main min-h-16 px-6 text-2xl"
+              data-next
+              :disabled="busy"
+              @click="view.expose(next.print.print)"
+            >
+              Exposed, {{ next.print.print.exposures.map((one) => secondsWords(one.seconds)).join(' + ') }}
+            </button>
+            <button
+              v-if="isRight"
+              type="button"
+              class="button button-main min-h-16 px-6 text-2xl"
+              :disabled="busy"
+              @click="view.finish(true)"
+            >
+              It is as it should be
+            </button>
+            <button
+              type="button"
+              class="button"
+              :class="tries.length === 0 ? 'button-main min-h-16 px-6 text-2xl' : ''"
+              :disabled="busy"
+              @click="stripping = true"
+            >
+              {{ tries.length === 0 ? 'A strip' : 'Strip again' }}
+            </button>
+          </template>
+        </div>
+      </div>
+      <p class="mt-4 text-quiet">
+        {{ cost }}<template v-if="box">; {{ show.plain(Number(box.left.toFixed(2))) }} left in its box</template>. Tongs or gloves, one pair
+        to a tray; nothing white while the box is open.
+      </p>
+      <StripPanel
+        v-if="stripping"
+        v-model:grade="grade"
+        :view="view"
+        :guess-s="lastS"
+        @close="stripping = false"
+        @expose="(guessS, filter) => (view.expose(stripAround(guessS, filter)), (stripping = false))"
+      />
+    </template>
+  </div>
+</template>

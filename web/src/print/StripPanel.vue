@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { exposuresOf, grades, lampTimes, stripAround, type Grade, type PrintFilter } from '@selvrin/core'
+import { computed, ref } from 'vue'
+import { sentence } from '../api/call'
+import ChoiceField from '../fields/ChoiceField.vue'
+import FormPanel from '../fields/FormPanel.vue'
+import TextField from '../fields/TextField.vue'
+import FindingList from '../marks/FindingList.vue'
+import { useShow } from '../session/useShow'
+import { readFigure } from '../sink/figure'
+import type { PrintView } from './usePrint'
+import { filterWords, gradeName } from './words'
+
+/** A test strip around a guess: what is exposed one after another while a band more is covered each time. */
+const { view, guessS } = defineProps<{ view: PrintView; guessS: number }>()
+const emit = defineEmits<{ close: []; expose: [guessS: number, filter: PrintFilter] }>()
+const grade = defineModel<Grade>('grade', { required: true })
+const show = useShow()
+const typed = ref(show.number(guessS, 1))
+const wrong = ref('')
+const filter = computed((): PrintFilter | null => {
+  try {
+    return view.filterFor(grade.value)
+  } catch {
+    return null
+  }
+})
+const filterProblem = computed(() => {
+  try {
+    view.filterFor(grade.value)
+    return ''
+  } catch (error) {
+    return sentence(error)
+  }
+})
+const strip = computed(() => {
+  const guess = readFigure(typed.value)
+  if (!guess || guess <= 0 || guess > 900 || !filter.value) return null
+  const plan = stripAround(guess, filter.value)
+  return { guess, ...lampTimes(exposuresOf(plan.steps, plan.bands, plan.way), view.enlarger.value?.lagS ?? 0) }
+})
+const choices = grades.map((one) => ({ value: one, name: `Grade ${gradeName(one)}` }))
+function expose(): void {
+  wrong.value = filterProblem.value
+  if (filterProblem.value) return
+  if (!strip.value || !filter.value) return void (wrong.value = 'The middle band is a number of seconds, such as 10.')
+  emit('expose', strip.value.guess, filter.value)
+}
+</script>
+
+<template>
+  <FormPanel
+    title="A strip of seven bands"
+    yes="It is exposed"
+    :busy="view.busy.value"
+    :problem="wrong"
+    @close="emit('close')"
+    @submit="expose"
+  >
+    <TextField v-model="typed" label="Middle band" hint="s; the others in thirds of a stop around it" begin />
+    <ChoiceField v-if="view.paper.value?.grade === null" v-model="grade" label="Grade" :choices="choices" :problem="filterProblem" />
+    <template v-if="strip">
+      <p v-if="filter">{{ filterWords(filter) }}. The whole strip first, then cover one band more each time:</p>
+      <p class="font-mono text-2xl font-bold">{{ strip.onS.map((one) => show.number(one, 1)).join(' · ') }} s</p>
+      <p v-if="(view.enlarger.value?.lagS ?? 0) > 0" class="text-quiet">
+        with {{ show.number(view.enlarger.value?.lagS ?? 0, 2) }} s in each for the lamp’s lag
+      </p>
+      <FindingList :findings="strip.findings" />
+    </template>
+    <p class="text-quiet">Negative dusted, emulsion to the lens; focused on scrap paper, then stopped down; borders set.</p>
+  </FormPanel>
+</template>

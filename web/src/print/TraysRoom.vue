@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import { part } from '../part/part'
+
+/** The pages of the print room, by the address behind it. */
+const pages: Record<string, ReturnType<typeof part>> = {
+  '': part(() => import('./TraysPage.vue')),
+  prints: part(() => import('./PrintPage.vue')),
+  stock: part(() => import('./StockPage.vue')),
+}
+const route = useRoute()
+const shown = computed(() => pages[String(route.params.page ?? '')] ?? pages[''])
+</script>
+
+<template>
+  <component :is="shown" :key="route.path" />
+</template>

@@ -1,0 +1,85 @@
+import {
+  dialsFor,
+  filterWayOf,
+  nextTry,
+  printOfStrip,
+  type Grade,
+  type NextTry,
+  type PrintFilter,
+  type PrintSaid,
+  type PrintTry,
+} from '@selvrin/core'
+import { traysApi, type PrintTryRow } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
+import { computed } from 'vue'
+import { call, sentence } from '../api/call'
+import { useAction } from '../api/useAction'
+import { usePage } from '../api/usePage'
+import { useRoom } from './useRoom'
+
+/** s as a timer is set: to the tenth. */
+const settable = (seconds: number): number => Math.max(0.1, Math.round(10 * seconds) / 10)
+const forTimer = (plan: PrintTry): PrintTry =>
+  plan.kind === 'strip' ? plan : { ...plan, exposures: plan.exposures.map((one) => ({ ...one, seconds: settable(one.seconds) })) }
+
+/** Part of a sheet that a strip takes. */
+const stripSheets = 0.25
+
+/** A print's sheet: its tries, what was said of the last one, and the next, worked out. */
+export function usePrint(id: string) {
+  const room = useRoom()
+  const page = usePage(
+    (signal) => call(traysApi.sheet, { params: { id }, signal }),
+    (event) => event.subject === 'print' && event.id === id,
+  )
+  void page.load()
+  const sheet = computed(() => page.value.value?.sheet ?? null)
+  const tries = computed(() => page.value.value?.tries ?? [])
+  const last = computed(() => tries.value.at(-1) ?? null)
+  const enlarger = computed(() => room.enlargerOf(sheet.value?.setup.enlargerId ?? ''))
+  const paper = computed(() => room.paperOf(sheet.value?.setup.boxId ?? ''))
+  const said = computed(() => last.value?.said ?? [])
+
+  /** The next print: of the band that was chosen, or of what was said of the last one; or why there is none. */
+  const next = computed((): { print: NextTry | null; problem: string } => {
+    const plan = last.value?.plan
+    if (!plan || !enlarger.value) return { print: null, problem: '' }
+    try {
+      if (plan.kind === 'print') return { print: nextTry(plan, said.value, filterWayOf(enlarger.value.filters)), problem: '' }
+      return { print: plan.chosen === null ? null : { print: printOfStrip(plan), changes: [], findings: [] }, problem: '' }
+    } catch (error) {
+      return { print: null, problem: sentence(error) }
+    }
+  })
+  /** A filter of the enlarger for a grade, as the paper takes one. */
+  function filterFor(grade: Grade): PrintFilter {
+    const filters = enlarger.value?.filters
+    if (paper.value?.grade !== null || !filters) return { kind: 'none' }
+    if (filters.kind === 'set') return { kind: 'set', grade }
+    return { kind: 'dials', ...dialsFor(grade, filters), grade }
+  }
+
+  const { busy, problem, act } = useAction()
+  const judge = (row: PrintTryRow, more: { chosen?: [number] | [number, number] | null; said?: PrintSaid[] }) =>
+    act(async () => {
+      const chosen = row.plan.kind === 'strip' ? (more.chosen ?? row.plan.chosen) : null
+      const body = { version: row.version, chosen, said: more.said ?? row.said, note: row.note }
+      await call(traysApi.judge, { params: { id, tryId: row.id }, body })
+      await page.load()
+    })
+  const expose = (plan: PrintTry) =>
+    act(async () => {
+      const { setup } = sheet.value as NonNullable<typeof sheet.value>
+      const body = { id: uuid(), entryId: uuid(), setup, plan: forTimer(plan), sheets: plan.kind === 'strip' ? stripSheets : 1 }
+      await call(traysApi.expose, { params: { id }, body })
+      await page.load()
+    })
+  const finish = (done: boolean) =>
+    act(async () => {
+      const { version, title, negative, setup } = sheet.value as NonNullable<typeof sheet.value>
+      await call(traysApi.change, { params: { id }, body: { version, title, negative, setup, done } })
+      await page.load()
+    })
+  return { page, room, sheet, tries, last, enlarger, paper, said, next, filterFor, busy, problem, judge, expose, finish }
+}
+export type PrintView = ReturnType<typeof usePrint>
