@@ -19,7 +19,7 @@ const rows = computed(() => page.value.value?.rows ?? [])
 
 <template>
   <section aria-labelledby="printed">
-    <h2 id="printed" class="mb-2 text-2xl font-bold">Prints before</h2>
+    <h2 id="printed" class="mb-2 text-2xl font-bold">All prints</h2>
     <FindField
       v-model="typed"
       kept="prints"

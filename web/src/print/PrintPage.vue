@@ -41,6 +41,11 @@ const whole = computed(() => (last.value?.plan.kind === 'print' ? last.value.pla
 const isRight = computed(() => whole.value !== null && (last.value?.said.length ?? 0) === 0)
 /** the first time of a strip, where nothing was printed */
 const grade = ref<Grade>('2')
+/** a strip again is of the grade that was printed last */
+watch(last, (now) => {
+  const filter = now && (now.plan.kind === 'strip' ? now.plan.filter : now.plan.exposures.at(-1)?.filter)
+  if (filter && filter.kind !== 'none' && filter.grade !== null) grade.value = filter.grade
+})
 const chain = useTemplateRef<HTMLElement>('chain')
 watch([() => tries.value.length, chain], () => void nextTick(() => chain.value?.scrollTo({ left: chain.value.scrollWidth })))
 const lastS = computed(() => {
@@ -51,7 +56,7 @@ const lastS = computed(() => {
 
 <template>
   <div class="station">
-    <RouterLink to="/trays" class="link inline-flex min-h-11 items-center">← Trays</RouterLink>
+    <RouterLink v-if="!sheet" to="/trays" class="link inline-flex min-h-11 items-center">← Trays</RouterLink>
     <PageState
       v-if="!sheet"
       :missing="page.missing.value"
@@ -61,11 +66,19 @@ const lastS = computed(() => {
       back-to="/trays"
     />
     <template v-else>
-      <h1 class="text-3xl font-bold">{{ sheet.title }}</h1>
-      <p class="mb-3 text-lg text-quiet">{{ made }}</p>
+      <div class="mb-3 flex flex-wrap items-center gap-x-5">
+        <RouterLink to="/trays" class="link inline-flex min-h-11 items-center">← Trays</RouterLink>
+        <h1 class="text-3xl font-bold">{{ sheet.title }}</h1>
+        <p class="text-quiet">{{ made }}</p>
+      </div>
       <ProblemLine :problem="problem || next.problem" />
       <ol ref="chain" class="mb-4 flex items-stretch gap-2 overflow-x-auto pb-2" aria-label="Tries" data-scrolls tabindex="0">
-        <li v-for="(one, i) in tries" :key="one.id" class="w-72 shrink-0 border-2 border-line bg-panel p-4">
+        <li
+          v-for="(one, i) in tries"
+          :key="one.id"
+          class="max-w-full shrink-0 border-2 border-line bg-panel p-4"
+          :class="one.plan.kind === 'strip' ? 'w-96' : 'w-72'"
+        >
           <p class="text-quiet">{{ i + 1 }} · {{ one.plan.kind === 'strip' ? 'strip' : 'print' }}</p>
           <StripCard
             v-if="one.plan.kind === 'strip'"

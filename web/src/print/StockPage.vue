@@ -72,7 +72,7 @@ const enlargerWords = (one: Enlarger): string =>
             </button>
           </div>
           <ul>
-            <li v-for="box in boxesOf(paper)" :key="box.id" class="flex flex-wrap items-center gap-x-4">
+            <li v-for="box in boxesOf(paper)" :key="box.id" class="flex flex-wrap items-center gap-x-4 py-1">
               <b class="min-w-40 font-mono">{{ show.plain(box.widthCm) }} × {{ show.plain(box.heightCm) }} cm</b>
               <span>{{ show.plain(Number(box.left.toFixed(2))) }} of {{ box.sheets }} sheets left</span>
               <span class="text-quiet"

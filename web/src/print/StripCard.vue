@@ -36,17 +36,17 @@ const shade = (i: number): string => `${Math.round(8 + (84 * i) / Math.max(1, pl
   <p>{{ filterWords(plan.filter) }}, {{ ways[plan.way] }}</p>
   <p class="text-quiet">{{ steps }}</p>
   <ol class="my-3 flex border-2 border-ink" aria-label="Bands">
-    <li v-for="(total, i) in totals" :key="i" class="flex-1">
+    <li v-for="(total, i) in totals" :key="i" class="min-w-0 flex-1">
       <button
         type="button"
-        class="band flex min-h-28 w-full items-end justify-center pb-1 disabled:cursor-default"
+        class="band flex min-h-20 w-full items-end justify-center pb-1 disabled:cursor-default"
         :class="isIn(i) ? 'chosen' : ''"
         :style="{ '--dark': shade(i) }"
         :disabled="fixed"
         :aria-pressed="isIn(i)"
         @click="choose(i)"
       >
-        <span class="bg-panel px-1 font-mono text-sm font-bold">{{ show.number(total, 1) }}<span class="sr-only"> s</span></span>
+        <span class="bg-panel px-0.5 font-mono text-sm font-bold">{{ show.number(total, 1) }}<span class="sr-only"> s</span></span>
       </button>
     </li>
   </ol>

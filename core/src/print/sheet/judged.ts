@@ -93,7 +93,7 @@ function said(print: WholeTry, one: PrintSaid, way: FilterWay): { print: WholeTr
     return { print: { ...print, places: Math.abs(stops) < 1e-9 ? rest : [...rest, next] }, change }
   }
   if (one.of === 'exposure' && !exposures[one.exposure]) throw new DomainError('no-exposure', 'This print has no such exposure.')
-  const whose = one.of === 'print' || exposures.length === 1 ? 'all' : one.exposure === 0 ? 'the soft exposure' : 'the hard exposure'
+  const whose = one.of === 'print' || exposures.length === 1 ? 'the whole' : one.exposure === 0 ? 'the soft exposure' : 'the hard exposure'
   const changed = exposures.map((exposure, i) =>
     one.of === 'print' || i === one.exposure ? { ...exposure, seconds: exposedBy(exposure.seconds, one.stops) } : exposure,
   )

@@ -47,7 +47,7 @@ test('what is said of a print makes the next: darker, harder, more in a place, a
   })
   expect(changes.map((one) => one.says)).toEqual([
     'half a grade harder, for which the time is ×2.00',
-    'all +20 % (+0.26 stop)',
+    'the whole +20 % (+0.26 stop)',
     'sky −0.25 stop, +0.25 in all',
   ])
   // taken back as a whole it is no place any more
