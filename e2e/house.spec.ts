@@ -82,7 +82,13 @@ test('eight tabs of one browser hear of every change, and none waits for another
 
 test('a member sees the shelf and their own films, and nothing that changes chemistry', async ({ page }) => {
   await signIn(page, 'tilda')
-  await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link')).toHaveText([/Shelf/, /Tanks/, /Rota/, /My films/])
+  await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link')).toHaveText([
+    /Shelf/,
+    /Tanks/,
+    /Trays/,
+    /Rota/,
+    /My films/,
+  ])
   await page.getByRole('link', { name: /D4/ }).click()
   await expect(page.getByRole('heading', { name: 'D4' })).toBeVisible()
   await expect(page.getByRole('button', { name: /Retire|Make working|take back/ })).toHaveCount(0)

@@ -76,7 +76,7 @@ const lastS = computed(() => {
         <li
           v-for="(one, i) in tries"
           :key="one.id"
-          class="max-w-full shrink-0 border-2 border-line bg-panel p-4"
+          class="max-w-full shrink-0 border-2 border-line bg-panel p-4 max-sm:p-2"
           :class="one.plan.kind === 'strip' ? 'w-96' : 'w-72'"
         >
           <p class="text-quiet">{{ i + 1 }} · {{ one.plan.kind === 'strip' ? 'strip' : 'print' }}</p>

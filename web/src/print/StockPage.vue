@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { BoxOfPaper, Enlarger, Paper } from '@selvrin/core/contract'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import BoxPanel from './BoxPanel.vue'
 import CountBox from './CountBox.vue'
@@ -15,6 +16,7 @@ import { gradeName } from './words'
 const view = useRoom()
 const { page, there } = view
 const show = useShow()
+const session = useSession()
 const papering = ref<{ paper: Paper | null } | null>(null)
 const enlarging = ref<{ enlarger: Enlarger | null } | null>(null)
 const bringing = ref<Paper | null>(null)
@@ -57,17 +59,17 @@ const enlargerWords = (one: Enlarger): string =>
       <section class="mb-8" aria-labelledby="papers">
         <div class="mb-2 flex flex-wrap items-center gap-4">
           <h2 id="papers" class="text-2xl font-bold">Papers</h2>
-          <button type="button" class="button" @click="papering = { paper: null }">A new paper</button>
+          <button v-if="session.isTechnician" type="button" class="button" @click="papering = { paper: null }">A new paper</button>
         </div>
         <p v-if="papers.length === 0" class="text-lg">None yet.</p>
         <article v-for="paper in papers" :key="paper.id" class="mb-4 border-b border-line pb-3">
           <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
             <h3 class="text-xl font-bold">{{ paper.name }}</h3>
             <p class="min-w-64 flex-1 text-quiet">{{ paperWords(paper) }}</p>
-            <button type="button" class="button button-small" @click="papering = { paper }">
+            <button v-if="session.isTechnician" type="button" class="button button-small" @click="papering = { paper }">
               Change<span class="sr-only"> {{ paper.name }}</span>
             </button>
-            <button type="button" class="button button-small" @click="bringing = paper">
+            <button v-if="session.isTechnician" type="button" class="button button-small" @click="bringing = paper">
               A box came in<span class="sr-only">: {{ paper.name }}</span>
             </button>
           </div>
@@ -78,8 +80,8 @@ const enlargerWords = (one: Enlarger): string =>
               <span class="text-quiet"
                 >{{ box.batch ? `batch ${box.batch}, ` : '' }}{{ box.price === null ? 'no price' : show.number(box.price, 2) }}</span
               >
-              <button type="button" class="button button-small ml-auto" @click="counting = box">
-                Count it<span class="sr-only">: {{ paper.name }}, {{ box.widthCm }} cm</span>
+              <button v-if="session.isTechnician" type="button" class="button button-small ml-auto" @click="counting = box">
+                Count it<span class="sr-only">: {{ paper.name }}, {{ show.plain(box.widthCm) }} cm</span>
               </button>
             </li>
           </ul>
@@ -88,14 +90,14 @@ const enlargerWords = (one: Enlarger): string =>
       <section aria-labelledby="enlargers">
         <div class="mb-2 flex flex-wrap items-center gap-4">
           <h2 id="enlargers" class="text-2xl font-bold">Enlargers</h2>
-          <button type="button" class="button" @click="enlarging = { enlarger: null }">A new enlarger</button>
+          <button v-if="session.isTechnician" type="button" class="button" @click="enlarging = { enlarger: null }">A new enlarger</button>
         </div>
         <p v-if="there.enlargers.length === 0" class="text-lg">None yet.</p>
         <ul>
           <li v-for="one in there.enlargers" :key="one.id" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
             <b class="text-xl">{{ one.name }}</b>
             <span class="min-w-64 flex-1 text-quiet">{{ enlargerWords(one) }}</span>
-            <button type="button" class="button button-small" @click="enlarging = { enlarger: one }">
+            <button v-if="session.isTechnician" type="button" class="button button-small" @click="enlarging = { enlarger: one }">
               Change<span class="sr-only"> {{ one.name }}</span>
             </button>
           </li>

@@ -2,9 +2,11 @@ import { traysApi, type BoxOfPaper, type Enlarger, type Paper } from '@selvrin/c
 import { computed } from 'vue'
 import { call } from '../api/call'
 import { usePage } from '../api/usePage'
+import { useShow } from '../session/useShow'
 
 /** Papers with their boxes, enlargers, and the prints in the making. */
 export function useRoom() {
+  const show = useShow()
   const page = usePage(
     (signal) => call(traysApi.get, { signal }),
     (event) => event.subject === 'trays' || event.subject === 'print',
@@ -20,8 +22,8 @@ export function useRoom() {
       .filter((one) => one.left > 0)
       .map((one) => ({
         value: one.id,
-        name: `${paperOf(one.id)?.name ?? 'paper'}, ${one.widthCm} × ${one.heightCm} cm`,
-        detail: `${Number(one.left.toFixed(2))} sheets left`,
+        name: `${paperOf(one.id)?.name ?? 'paper'}, ${show.plain(one.widthCm)} × ${show.plain(one.heightCm)} cm`,
+        detail: `${show.plain(Number(one.left.toFixed(2)))} sheets left`,
       })),
   )
   const enlargerChoices = computed(() => (there.value?.enlargers ?? []).map(({ id, name }) => ({ value: id, name })))
