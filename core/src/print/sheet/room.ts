@@ -1,7 +1,9 @@
 import { z } from 'zod'
 import { grades } from '../grade'
 
-const name = z.string().trim().min(1, 'Write a name.').max(120)
+const name = z.string().trim().min(1, 'Write a name.').max(120, 'A name is 120 characters at most.')
+const within = (least: number, most: number, says: string) => z.number(says).min(least, says).max(most, says)
+const dialsTo = within(1, 400, 'Dials count to 1 to 400.')
 
 /** A paper as it is bought in boxes. */
 export const paperBody = z.strictObject({
@@ -12,19 +14,19 @@ export const paperBody = z.strictObject({
   /** of paper that has one; null where it is variable */
   grade: z.enum(grades).nullable(),
   /** standard speed number, inverse exposure for a density of 0.60 above fog; null where nobody measured it */
-  speed: z.number().gt(0).max(10_000).nullable(),
+  speed: within(1, 10_000, 'A paper’s speed number is 1 to 10000.').nullable(),
   /** share of the exposure by which it darkens in drying */
-  dryDown: z.number().min(0).max(0.3),
+  dryDown: within(0, 0.3, 'A print darkens by 0 to 30 % in drying.'),
 })
 export type PaperBody = z.output<typeof paperBody>
 
 /** A box of it: cm, sheets as bought, and its price; null where nobody wrote it down. */
 export const paperBoxBody = z.strictObject({
-  widthCm: z.number().gt(0).max(300),
-  heightCm: z.number().gt(0).max(300),
-  sheets: z.int().min(1).max(5000),
-  price: z.number().min(0).max(100_000).nullable(),
-  batch: z.string().trim().max(80),
+  widthCm: within(1, 300, 'A sheet is 1 to 300 cm wide.'),
+  heightCm: within(1, 300, 'A sheet is 1 to 300 cm high.'),
+  sheets: within(1, 5000, 'A box has 1 to 5000 sheets.').int('A box has whole sheets.'),
+  price: within(0, 100_000, 'A box costs 0 to 100000.').nullable(),
+  batch: z.string().trim().max(80, 'A batch is 80 characters at most.'),
 })
 export type PaperBoxBody = z.output<typeof paperBoxBody>
 
@@ -33,19 +35,21 @@ export const enlargerBody = z.strictObject({
   name,
   filters: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('set') }),
-    z.strictObject({ kind: z.literal('single'), max: z.number().gt(0).max(400) }),
-    z.strictObject({ kind: z.literal('double'), max: z.number().gt(0).max(400) }),
+    z.strictObject({ kind: z.literal('single'), max: dialsTo }),
+    z.strictObject({ kind: z.literal('double'), max: dialsTo }),
   ]),
-  lagS: z.number().min(0).max(2),
-  lenses: z.array(z.strictObject({ name: z.string().trim().max(80), focalMm: z.number().gt(0).max(1000) })).max(12),
+  lagS: within(0, 2, 'A lamp’s lag is 0 to 2 s.'),
+  lenses: z
+    .array(z.strictObject({ name: z.string().trim().max(80), focalMm: within(5, 1000, 'A lens is 5 to 1000 mm.') }))
+    .max(12, 'Twelve lenses at most.'),
 })
 export type EnlargerBody = z.output<typeof enlargerBody>
 
 /** What is printed: which film and frame, and the mm of it that are. */
 export const negativeBody = z.strictObject({
-  what: z.string().trim().min(1, 'Say which negative.').max(200),
-  widthMm: z.number().gt(0).max(500),
-  heightMm: z.number().gt(0).max(500),
+  what: z.string().trim().min(1, 'Say which negative.').max(200, 'The negative is 200 characters at most.'),
+  widthMm: within(1, 500, 'A negative is 1 to 500 mm wide.'),
+  heightMm: within(1, 500, 'A negative is 1 to 500 mm high.'),
 })
 export type NegativeBody = z.output<typeof negativeBody>
 
@@ -54,9 +58,9 @@ export const trySetup = z.strictObject({
   boxId: z.uuidv7(),
   enlargerId: z.uuidv7(),
   /** print side over negative side */
-  m: z.number().gt(0.05).max(100),
-  lensN: z.number().min(0.7).max(128),
-  developer: z.string().trim().max(200),
+  m: within(0.05, 100, 'A picture is 0.05 to 100 times as large as its negative.'),
+  lensN: within(0.7, 128, 'A lens stop is f/0.7 to f/128.'),
+  developer: z.string().trim().max(200, 'The developer is 200 characters at most.'),
 })
 export type TrySetup = z.output<typeof trySetup>
 

@@ -1,10 +1,12 @@
 import fc from 'fast-check'
+import type { z } from 'zod'
 import { aPaper, aPrint, aSetup, aStrip, anEnlarger } from '../../samples'
 import type { Wedge } from '../filters'
 import { paperCost } from './cost'
 import { nextTry, printOfStrip, stripAround, type FilterWay } from './judged'
 import { movedPrint } from './moved'
 import { requireTry } from './requireTry'
+import { enlargerBody, paperBoxBody, trySetup } from './room'
 import { printPlan, type PrintFilter, type PrintSaid, type WholeTry } from './tries'
 
 const set: FilterWay = { by: 'set' }
@@ -138,4 +140,23 @@ test('a try is exposed with what paper and enlarger have', () => {
   expect(() =>
     requireTry({ ...aPrint, places: [{ name: 'sky', stops: 1, exposure: 1 }] }, { paper: aPaper, enlarger: anEnlarger }),
   ).toThrow(/not there/)
+})
+
+test('what is out of all bounds is refused in a sentence', () => {
+  const id = '01890012-0000-7000-8000-000000000001'
+  const setup = { boxId: id, enlargerId: id, m: 6, lensN: 8, developer: '' }
+  const says = (schema: z.ZodType, value: unknown): string | undefined => schema.safeParse(value).error?.issues[0]?.message
+  expect([
+    says(trySetup, { ...setup, m: 1388 }),
+    says(trySetup, { ...setup, lensN: 0.1 }),
+    says(printPlan, { ...aPrint, exposures: [{ seconds: 5000, filter: { kind: 'none' } }] }),
+    says(paperBoxBody, { widthCm: 24, heightCm: 30, sheets: 2.5, price: null, batch: '' }),
+    says(enlargerBody, { ...anEnlarger, lagS: 3 }),
+  ]).toEqual([
+    'A picture is 0.05 to 100 times as large as its negative.',
+    'A lens stop is f/0.7 to f/128.',
+    'An exposure takes an hour at most.',
+    'A box has whole sheets.',
+    'A lamp’s lag is 0 to 2 s.',
+  ])
 })

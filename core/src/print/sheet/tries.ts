@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { grades } from '../grade'
 
-const dial = z.number().min(0).max(200)
+const dial = z.number().min(0, 'A dial stands at 0 or more.').max(400, 'A dial stands at 400 at most.')
 /** What stands between lamp and negative: nothing (paper of one grade), a filter of a set, the dials of a head. */
 const printFilter = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('none') }),
@@ -15,9 +15,9 @@ const printFilter = z.discriminatedUnion('kind', [
 ])
 export type PrintFilter = z.output<typeof printFilter>
 
-const seconds = z.number().gt(0, 'An exposure takes some time.').max(3600)
-const stops = z.number().min(-6).max(6)
-const place = z.string().trim().min(1, 'Name the place.').max(80)
+const seconds = z.number().gt(0, 'An exposure takes some time.').max(3600, 'An exposure takes an hour at most.')
+const stops = z.number().min(-6, 'Six stops at most.').max(6, 'Six stops at most.')
+const place = z.string().trim().min(1, 'Name the place.').max(80, 'A place is 80 characters at most.')
 
 /** The whole sheet for s, through a filter. Split grade is two of them, the soft one first. */
 const printExposure = z.strictObject({ seconds, filter: printFilter })
@@ -36,7 +36,12 @@ const band = z.int().min(0).max(29)
 export const printPlan = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('strip'),
-    ...{ steps, bands: z.int().min(2).max(30), way: z.enum(['cover', 'uncover', 'mask']), filter: printFilter },
+    ...{
+      steps,
+      bands: z.int().min(2, 'A strip has two bands at least.').max(30, 'A strip has thirty bands at most.'),
+      way: z.enum(['cover', 'uncover', 'mask']),
+      filter: printFilter,
+    },
     /** exposures that the whole strip had before: the soft one of a split grade */
     under: z.array(printExposure).max(3),
     /** the band that is right, or the two it lies between; null until somebody has looked */
@@ -45,7 +50,7 @@ export const printPlan = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('print'),
     exposures: z.array(printExposure).min(1).max(4),
-    places: z.array(printPlace).max(30),
+    places: z.array(printPlace).max(30, 'Thirty places at most.'),
   }),
 ])
 export type PrintTry = z.output<typeof printPlan>
