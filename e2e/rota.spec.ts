@@ -59,12 +59,13 @@ test('an evening is arranged in a worker of the browser: the plan is the one a s
     const heard = new Promise<void>((resolve) => (first = resolve))
     const going = inArranging('arrange', of, { seed: 2, rounds: 1_000_000, ms: 600_000 }, ({ rounds }: { rounds: number }) => {
       told.push(rounds)
-      first()
+      // what it says first may be before its first round, where the machine is slow
+      if (rounds > 0) first()
     })
     await heard
     going.cancel()
     return { plan: await going.answer, told }
   }, evening)
   expect(ended.plan).toBeNull()
-  expect(ended.told[0]).toBeGreaterThan(0)
+  expect(ended.told.at(-1)).toBeGreaterThan(0)
 })
