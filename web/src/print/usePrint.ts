@@ -60,19 +60,25 @@ export function usePrint(id: string) {
   }
 
   const { busy, problem, act } = useAction()
+  /** What the server answered stands at once: the next tap goes by it, whatever loads are still under way. They begin anew, since an older one would bring back what was. */
+  function told(row: PrintTryRow): void {
+    const { value: now } = page.value
+    if (!now) return
+    const there = now.tries.some((one) => one.id === row.id)
+    page.value.value = { ...now, tries: there ? now.tries.map((one) => (one.id === row.id ? row : one)) : [...now.tries, row] }
+    void page.load()
+  }
   const judge = (row: PrintTryRow, more: { chosen?: [number] | [number, number] | null; said?: PrintSaid[] }) =>
     act(async () => {
       const chosen = row.plan.kind === 'strip' ? (more.chosen ?? row.plan.chosen) : null
       const body = { version: row.version, chosen, said: more.said ?? row.said, note: row.note }
-      await call(traysApi.judge, { params: { id, tryId: row.id }, body })
-      await page.load()
+      told(await call(traysApi.judge, { params: { id, tryId: row.id }, body }))
     })
   const expose = (plan: PrintTry) =>
     act(async () => {
       const { setup } = sheet.value as NonNullable<typeof sheet.value>
       const body = { id: uuid(), entryId: uuid(), setup, plan: forTimer(plan), sheets: plan.kind === 'strip' ? stripSheets : 1 }
-      await call(traysApi.expose, { params: { id }, body })
-      await page.load()
+      told(await call(traysApi.expose, { params: { id }, body }))
     })
   const finish = (done: boolean) =>
     act(async () => {
