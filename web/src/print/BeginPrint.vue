@@ -10,7 +10,7 @@ import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
-import { readFigure } from '../sink/figure'
+import { readFigure } from '../fields/figure'
 import { usePeople } from '../stores'
 import type { RoomView } from './useRoom'
 

@@ -6,7 +6,7 @@ import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
-import { readFigure } from '../sink/figure'
+import { readFigure } from '../fields/figure'
 
 /** A box of paper comes in. */
 const { paper } = defineProps<{ paper: Paper }>()

@@ -7,7 +7,7 @@ import { useAction } from '../api/useAction'
 import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
-import { readFigure } from '../sink/figure'
+import { readFigure } from '../fields/figure'
 
 /** What is in a box, counted. */
 const { box } = defineProps<{ box: BoxOfPaper }>()

@@ -9,7 +9,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
-import { readFigure } from '../sink/figure'
+import { readFigure } from '../fields/figure'
 
 /** An enlarger of the house. */
 const { enlarger } = defineProps<{ enlarger: Enlarger | null }>()

@@ -10,7 +10,7 @@ import FormPanel from '../fields/FormPanel.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
-import { readFigure } from '../sink/figure'
+import { readFigure } from '../fields/figure'
 import { gradeName } from './words'
 
 /** A paper of the house. */

@@ -7,7 +7,7 @@ import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import FindingList from '../marks/FindingList.vue'
 import { useShow } from '../session/useShow'
-import { readFigure } from '../sink/figure'
+import { readFigure } from '../fields/figure'
 import type { PrintView } from './usePrint'
 import { filterWords, gradeName } from './words'
 

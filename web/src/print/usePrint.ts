@@ -3,6 +3,7 @@ import {
   filterWayOf,
   nextTry,
   printOfStrip,
+  stripShare,
   type Grade,
   type NextTry,
   type PrintFilter,
@@ -23,7 +24,7 @@ const forTimer = (plan: PrintTry): PrintTry =>
   plan.kind === 'strip' ? plan : { ...plan, exposures: plan.exposures.map((one) => ({ ...one, seconds: settable(one.seconds) })) }
 
 /** Part of a sheet that a strip takes. */
-const stripSheets = 0.25
+const stripSheets = stripShare(4)
 
 /** A print's sheet: its tries, what was said of the last one, and the next, worked out. */
 export function usePrint(id: string) {

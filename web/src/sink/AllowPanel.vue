@@ -7,7 +7,7 @@ import { useAction } from '../api/useAction'
 import FormPanel from '../fields/FormPanel.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
-import { readFigure } from './figure'
+import { readFigure } from '../fields/figure'
 
 /** What a paper allows of one family. */
 const { family, rule } = defineProps<{ family: Drum; rule: DischargeRow | null }>()

@@ -9,7 +9,7 @@ import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
 import { drumName } from './drumWords'
-import { readFigure } from './figure'
+import { readFigure } from '../fields/figure'
 import FunnelField from './FunnelField.vue'
 import type { SinkView } from './useSink'
 

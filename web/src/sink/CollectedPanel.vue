@@ -7,7 +7,7 @@ import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import { useSession } from '../session/store'
 import { kilosIn } from './drumWords'
-import { readFigure } from './figure'
+import { readFigure } from '../fields/figure'
 
 /** The contractor has the drums: what each weighed, and the receipt. */
 const { pickup } = defineProps<{ pickup: Pickup }>()

@@ -12,7 +12,7 @@ import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
 import { useTyping } from '../hand/typed'
 import { useSession } from '../session/store'
-import { readFigure } from './figure'
+import { readFigure } from '../fields/figure'
 import { useSink } from './useSink'
 
 /** What the sink stands on: who is responsible, how large the room is, how drums are judged, their trays and funnels. */

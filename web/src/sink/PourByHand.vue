@@ -11,7 +11,7 @@ import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
 import { drumName, familyChoices, metalChoices } from './drumWords'
-import { readFigure } from './figure'
+import { readFigure } from '../fields/figure'
 import FunnelField from './FunnelField.vue'
 import type { SinkView } from './useSink'
 

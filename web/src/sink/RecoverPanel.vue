@@ -20,7 +20,7 @@ import TextField from '../fields/TextField.vue'
 import FindingList from '../marks/FindingList.vue'
 import { useShow } from '../session/useShow'
 import { drumName } from './drumWords'
-import { readFigure } from './figure'
+import { readFigure } from '../fields/figure'
 import type { SinkView } from './useSink'
 
 /** A recovery with its balance: what left the liquid against what was found. */
