@@ -40,7 +40,7 @@ const pages = [
 ]
 
 test('in ounces and with a comma no page speaks of grams, litres or degrees Celsius', async ({ page, house }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   await signIn(page, 'maren')
   await page.goto('/settings')
   await choose(page, 'Units', 'oz, fl oz, °F')

@@ -188,7 +188,8 @@ test('jars: two edit one, a count that was overtaken, a safety sheet, and a scan
 })
 
 test('files: a chart of 10,000 lines is shown before it is written, can be dropped, and is written whole', async ({ page, house }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(300_000)
+  const slowly = { timeout: 60_000 }
   await signIn(page)
   await page.goto('/formulary/exchange?kind=chart')
   const lines = Array.from({ length: 9_998 }, (_, i) => `Film ${i},Soft borax developer,1+1,100,20 °C,${6 + (i % 9)}:30`)
@@ -200,7 +201,7 @@ test('files: a chart of 10,000 lines is shown before it is written, can be dropp
   ].join('\n')
   const file = { name: 'chart.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) }
   await page.getByLabel('File to read').setInputFiles(file)
-  await expect(page.getByRole('button', { name: 'Write 9999 lines, leave 1 out' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Write 9999 lines, leave 1 out' })).toBeVisible(slowly)
   await expect(page.getByText('There is no formula “Nobody’s developer” here')).toBeVisible()
   await page.getByRole('button', { name: /^Changes 1/ }).click()
   await expect(page.getByText('10:30')).toBeVisible()
@@ -215,11 +216,11 @@ test('files: a chart of 10,000 lines is shown before it is written, can be dropp
     await route.continue()
   })
   await page.getByRole('button', { name: /^Write 9999/ }).click()
-  await expect(page.getByText('Stopped: nothing was written.')).toBeVisible()
+  await expect(page.getByText('Stopped: nothing was written.')).toBeVisible(slowly)
   expect([portions, await rows()]).toEqual([3, 0])
   await page.unroute('**/api/imports/*/rows')
   await page.getByRole('button', { name: /^Write 9999/ }).click()
-  await expect(page.getByText('9999 lines are written.')).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText('9999 lines are written.')).toBeVisible(slowly)
   expect(await rows()).toBe(9998)
   const saved = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save as JSON' }).click()
@@ -228,7 +229,7 @@ test('files: a chart of 10,000 lines is shown before it is written, can be dropp
   // on the wall only what is in sight is there, to the last of them, and its heads stay
   await page.goto('/tanks/chart')
   const wall = page.getByRole('region', { name: 'Wall chart' })
-  await expect(wall.getByRole('table')).toHaveAttribute('aria-rowcount', /^10\d{3}$/)
+  await expect(wall.getByRole('table')).toHaveAttribute('aria-rowcount', /^10\d{3}$/, slowly)
   const inSight = wall.locator('tbody tr[data-index]')
   expect(await inSight.count()).toBeLessThan(60)
   await wall.evaluate((box) => (box.scrollTop = box.scrollHeight / 2))
@@ -239,12 +240,12 @@ test('files: a chart of 10,000 lines is shown before it is written, can be dropp
     Object.assign(window, { print: () => (document.title = String(document.querySelectorAll('tbody tr[data-index]').length)) }),
   )
   await page.getByRole('button', { name: 'Print it' }).click()
-  await expect.poll(() => page.title().then(Number)).toBeGreaterThan(10_000)
-  await expect.poll(() => inSight.count()).toBeLessThan(60)
+  await expect.poll(() => page.title().then(Number), slowly).toBeGreaterThan(10_000)
+  await expect.poll(() => inSight.count(), slowly).toBeLessThan(60)
   await wall.getByRole('button', { name: 'Film', exact: true }).click()
   await wall.getByRole('button', { name: 'Film', exact: true }).click()
   await wall.evaluate((box) => (box.scrollTop = 0))
-  await expect(inSight.first()).toContainText('Saltpan 50')
+  await expect(inSight.first()).toContainText('Saltpan 50', slowly)
   await house.ask(`delete from chart_row where film like 'Film %'`)
 })
 

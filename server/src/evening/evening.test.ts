@@ -249,7 +249,8 @@ test('however many orders wait, the page is told of the most pressing, and the o
      select (jsonb_populate_record(one, jsonb_build_object('id', overlay(gen_random_uuid()::text placing '7' from 15), 'number', 5000 + i, 'rack', null, 'state', 'waiting',
        'wanted_by', now() + i * interval '1 hour', 'begins_at', null, 'hangs_at', null, 'cost', null, 'earliest', null))).*
      from film_order one, generate_series(1, $1::int) i
-     where one.id = (select id from film_order where state = 'waiting' and member_id is not null limit 1) returning id`,
+     where one.id = (select id from film_order where state = 'waiting' and member_id is not null and film = 'Millrace 400' and ei = 400 and push_stops = 0
+                     order by number limit 1) returning id`,
     [many],
   )
   const now = await page()
