@@ -398,6 +398,23 @@ export {
 } from './print/sheet/tries'
 export { exposuresOf, lampLag, lampTimes, stripIncrements, stripReading, stripTotals, type StripSteps, type StripWay } from './print/strip'
 export { matchedFactor, matchedWithin, type MatchedStrips } from './print/swapped'
+export { decideEmptying, decideFilling, decidePassing, trayRoleWords } from './print/line/lineActs'
+export { fillOf, trayAmounts, type TrayAmounts, type TrayTaps } from './print/line/trayAmounts'
+export {
+  neverKept,
+  trayBody,
+  trayEnding,
+  trayFamilies,
+  trayFilling,
+  trayRoles,
+  useInTray,
+  type TrayBody,
+  type TrayEnding,
+  type TrayFilling,
+  type TrayFrom,
+  type TrayRole,
+} from './print/line/trayLine'
+export { trayStanding, type TrayInUse, type TrayStanding } from './print/line/trayStanding'
 export { fixedPerLitre, fixings, printEquivalents, trayMl, trayShare, type Fixing } from './print/trayLife'
 export { seeded } from './chance/seeded'
 export { draftOf, type Draft, type DraftFinding, type Mending } from './process/edit/draft'

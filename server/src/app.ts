@@ -41,6 +41,7 @@ import { runRoutes } from './run/routes'
 import { sessionRoutes } from './session/routes'
 import { shelfRoutes } from './shelf/routes'
 import { bookingRoutes } from './booking/routes'
+import { lineRoutes } from './line/routes'
 import { traysRoutes } from './print/routes'
 import { sinkRoutes } from './sink/routes'
 import { weeksRoutes } from './weeks/routes'
@@ -75,6 +76,7 @@ const routes = [
   bookingRoutes,
   sinkRoutes,
   traysRoutes,
+  lineRoutes,
   calendarRoutes,
   permissionRoutes,
   practiceRoutes,

@@ -9,6 +9,7 @@ import { printApi } from './print'
 import { wallApi } from './wall'
 import { printingApi } from './printing'
 import { sinkApi } from './sink'
+import { lineApi } from './line'
 import { traysApi } from './trays'
 import { weeksApi } from './weeks'
 
@@ -22,6 +23,7 @@ export const endpoints: Endpoint[] = [
   printingApi,
   sinkApi,
   traysApi,
+  lineApi,
   wallApi,
   weeksApi,
   calendarApi,

@@ -57,5 +57,6 @@ export {
   type SinkPage,
 } from './sink'
 export { traysApi, type BoxOfPaper, type Enlarger, type Paper, type PrintSheet, type PrintTryRow } from './trays'
+export { lineApi, type Tray, type TrayFill, type TrayLine } from './line'
 export { weeksApi, type WeeksPage } from './weeks'
 export { wallApi, type Wall, type WallKey } from './wall'

@@ -56,6 +56,7 @@ export const liveEvent = z.object({
     'sink',
     'trays',
     'print',
+    'line',
   ]),
   id: z.string(),
   version: z.number().nullable(),
@@ -81,6 +82,7 @@ export const memberSubjects: readonly LiveEvent['subject'][] = [
     'evening',
     'trays',
     'print',
+    'line',
   ] as const),
 ]
 export type LiveEvent = z.infer<typeof liveEvent>

@@ -1,4 +1,4 @@
-import type { Brought } from '@selvrin/core'
+import type { Brought, Container } from '@selvrin/core'
 import type { FormulaBody } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { newLabelCode } from '../label/codes'
@@ -24,6 +24,8 @@ export interface NewBottle {
   ownUse?: FormulaBody['use'] | null
   kitSetId?: string | null
   groupId?: string
+  /** a tray it stands open in */
+  container?: Container | null
 }
 
 /** Puts a labelled bottle on the shelf and fills it; answers its label. */
@@ -44,6 +46,7 @@ export async function putOnShelf(db: Database, bottle: NewBottle): Promise<strin
     brings: bottle.brings ?? null,
     otherBottleId: fromBottleId,
     celsius: shelf?.celsius ?? null,
+    container: bottle.container ?? null,
     groupId: bottle.groupId ?? null,
   })
   return `${letter}${number}`

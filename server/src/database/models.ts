@@ -52,6 +52,11 @@ import { runEventTable } from '../run/RunEvent'
 import { vesselTable } from '../run/Vessel'
 import { letterTable } from '../mail/Letter'
 import { mailWishTable } from '../mail/MailWish'
+import { emergenceTable } from '../line/Emergence'
+import { linePassTable } from '../line/LinePass'
+import { trayTable } from '../line/Tray'
+import { trayFillTable } from '../line/TrayFill'
+import { trayLineTable } from '../line/TrayLine'
 import { enlargerTable } from '../print/Enlarger'
 import { paperTable } from '../print/Paper'
 import { paperBoxTable } from '../print/PaperBox'
@@ -147,6 +152,11 @@ const tables = {
   Enlarger: enlargerTable,
   Sheet: sheetTable,
   PrintTry: printTryTable,
+  Tray: trayTable,
+  TrayLine: trayLineTable,
+  TrayFill: trayFillTable,
+  LinePass: linePassTable,
+  Emergence: emergenceTable,
   MailWish: mailWishTable,
   Letter: letterTable,
   Weeks: weeksTable,
@@ -196,6 +206,8 @@ function associate(m: Tables): void {
   belongs(m.Recovery, m.Person, 'by', 'byPerson')
   belongs(m.Sheet, m.Person, 'member', 'memberId')
   belongs(m.PrintTry, m.Person, 'by', 'byPerson')
+  belongs(m.TrayLine, m.Person, 'opener', 'openedBy')
+  belongs(m.LinePass, m.Person, 'by', 'byPerson')
   belongs(m.Recovery, m.Drum, 'drum', 'drumId')
   belongs(m.Letter, m.Person, 'person', 'personId')
   belongs(m.Weeks, m.Person, 'asker', 'askedBy')

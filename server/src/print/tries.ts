@@ -1,8 +1,11 @@
-import { filterWayOf, nextTry, printOfStrip, requireTry, type PrintTry, type TrySetup } from '@selvrin/core'
+import { filterWayOf, nextTry, printEquivalents, printOfStrip, requireTry, type PrintTry, type TrySetup } from '@selvrin/core'
 import type { PrintTryRow, traysApi } from '@selvrin/core/contract'
+import { v7 as uuid } from 'uuid'
 import { notFound, Refusal } from '../house/refusal'
 import { saveNext, saveSeen } from '../http/changing'
 import type { Handler } from '../http/route'
+import { passThrough } from '../line/passing'
+import { openLine } from '../line/rows'
 import type { Database, Row } from '../table/database'
 import { boxRow, ownSheet, tryRows } from './rows'
 
@@ -35,6 +38,19 @@ async function drawnFrom(db: Database, { boxId }: TrySetup, sheets: number): Pro
   return row
 }
 
+/** Where a tray line stands open, what was exposed goes through it. */
+async function throughTheLine(
+  db: Database,
+  of: { box: Row<'PaperBox'>; paper: Row<'Paper'>; sheets: number; sheetId: string; by: string; now: number },
+): Promise<void> {
+  const line = await openLine(db, { lock: true })
+  if (!line) return
+  const { widthCm, heightCm } = of.box.body
+  const equivalents = printEquivalents({ widthCm, heightCm, count: of.sheets })
+  const sheet = await db.Sheet.findByPk(of.sheetId, { attributes: ['number'], rejectOnEmpty: true })
+  await passThrough(db, line, { id: uuid(), base: of.paper.body.base, equivalents, what: `print ${sheet.number}`, by: of.by, now: of.now })
+}
+
 /** A strip or a print was exposed; its paper is drawn from its box, which is open from then on. */
 export const expose: Handler<typeof traysApi.expose> = async ({ db, params: { id: sheetId }, body, who, now }) => {
   const { id, entryId, setup, plan, sheets } = body
@@ -44,6 +60,7 @@ export const expose: Handler<typeof traysApi.expose> = async ({ db, params: { id
   requireTry(plan, { paper: paper.body, enlarger: (await enlargerOf(db, setup)).body })
   await db.PrintTry.create({ id, sheetId, at: now, byPerson: who.id, setup, plan })
   await db.PaperEntry.create({ id: entryId, boxId: box.id, at: now, byPerson: who.id, kind: 'draw', sheets: -sheets, tryId: id })
+  await throughTheLine(db, { box, paper, sheets, sheetId, by: who.id, now })
   if (box.openedAt === null) await saveNext(box.set({ openedAt: now }))
   return tryRow(db, id)
 }

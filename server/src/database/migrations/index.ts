@@ -24,6 +24,7 @@ import { printing } from './0023-printing'
 import { sink } from './0024-sink'
 import { drain } from './0025-drain'
 import { prints } from './0026-prints'
+import { line } from './0027-line'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -54,4 +55,5 @@ export const migrations: Migration[] = [
   sink,
   drain,
   prints,
+  line,
 ]
