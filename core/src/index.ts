@@ -342,7 +342,15 @@ export { asksFor, awayS, standingOrder, troubleAnswers, troublesOf, type Trouble
 export { contactTime, sheetLooks, sheetSays, type SheetLooks } from './print/contact'
 export { dodgeBurn, placeTimes, type PlacePlan, type PlaceTime } from './print/dodgeBurn'
 export { dryTime, usualDryDown } from './print/dryDown'
-export { developedBy, emergenceFactor, emergenceLimit, emergenceRatio, emergenceSays, type PaperBase } from './print/emergence'
+export {
+  developedBy,
+  emergenceAgainst,
+  emergenceFactor,
+  emergenceLimit,
+  emergenceRatio,
+  emergenceSays,
+  type PaperBase,
+} from './print/emergence'
 export { columnMm, enlargedTime, enlargementAt, lensStop, meteredTime, stoppedTime, workedOutAdvice } from './print/enlarging'
 export {
   exposedBy,

@@ -45,6 +45,23 @@ export function emergenceRatio({ seconds, c, freshS }: { seconds: number; c: num
   return (seconds * Math.exp(k * (c - standardC))) / freshS
 }
 
+/** A reading of when a tone begins to show: s, and how warm the bath was, °C. */
+export interface EmergenceReading {
+  seconds: number
+  celsius: number
+}
+
+/**
+ * How much later than in a first reading of the same paper a tone begins to show, both at 20 °C.
+ * @throws DomainError 'out-of-range'
+ * @example
+ * emergenceAgainst({ seconds: 20, celsius: 20 }, { seconds: 25, celsius: 18 }) // → 1.0631
+ */
+export function emergenceAgainst(first: EmergenceReading, now: EmergenceReading): number {
+  const freshS = emergenceRatio({ seconds: first.seconds, c: first.celsius, freshS: 1 })
+  return emergenceRatio({ seconds: now.seconds, c: now.celsius, freshS })
+}
+
 /**
  * What that says of the developer.
  * @example

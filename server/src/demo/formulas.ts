@@ -1,4 +1,5 @@
 import type { FormulaBody } from '@selvrin/core/contract'
+import { printFormulas } from './printFormulas'
 import { reversalFormulas } from './reversalFormulas'
 import { body, counted, g, keeps, ml, oneShot } from './recipe'
 
@@ -304,4 +305,5 @@ export const demoFormulas: Record<string, FormulaBody> = {
     note: 'Its colour developing agent is a strong skin sensitiser: always gloves.',
   }),
   ...reversalFormulas,
+  ...printFormulas,
 }

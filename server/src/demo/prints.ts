@@ -5,7 +5,6 @@ import {
   stripAround,
   type EnlargerBody,
   type PaperBody,
-  type PrintFilter,
   type PrintSaid,
   type PrintTry,
   type TrySetup,
@@ -13,6 +12,7 @@ import {
 } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import type { Database } from '../table/database'
+import { told, type Told } from './toldPrints'
 
 const dayMs = 86_400_000
 const minuteMs = 60_000
@@ -39,42 +39,6 @@ const enlargers: EnlargerBody[] = [
   },
   { name: 'Under the beam', filters: { kind: 'single', max: 170 }, lagS: 0.06, lenses: [{ name: 'for rolls', focalMm: 105 }] },
 ]
-
-interface Told {
-  title: string
-  what: string
-  of: [widthMm: number, heightMm: number]
-  box: number
-  enlarger: number
-  m: number
-  lensN: number
-  filter: PrintFilter
-  /** s the first strip goes about, and the band that was chosen */
-  guessS: number
-  band: number
-  /** what was said of each print in turn; the last of nothing is as it should be */
-  said: PrintSaid[][]
-  done: boolean
-  days: number
-}
-const grade = (one: '2' | '2.5' | '3'): PrintFilter => ({ kind: 'set', grade: one })
-const dark = (stops: number): PrintSaid => ({ of: 'print', stops })
-const hard = (halves: number): PrintSaid => ({ of: 'grade', halves })
-const at = (name: string, stops: number): PrintSaid => ({ of: 'place', name, stops, exposure: 0 })
-const small: [number, number] = [36, 24]
-const roll: [number, number] = [56, 56]
-
-// prettier-ignore
-const told: Told[] = [
-  { title: 'The sluice at low water', what: 'roll 41, frame 12', of: small, box: 0, enlarger: 0, m: 6.6, lensN: 8, filter: grade('2'), guessS: 12, band: 3, said: [[dark(0.25), hard(1)], [at('sky', 0.5)], []], done: true, days: 21 },
-  { title: 'Rope and cleat', what: 'roll 38, frame 4', of: small, box: 0, enlarger: 0, m: 6.6, lensN: 8, filter: grade('2.5'), guessS: 10, band: 4, said: [[dark(-0.17)], []], done: true, days: 20 },
-  { title: 'Tilda at the wheel', what: 'roll 44, frame 7', of: roll, box: 1, enlarger: 1, m: 4.2, lensN: 11, filter: { kind: 'dials', y: 0, m: 0, grade: '2' }, guessS: 16, band: 3, said: [[hard(1), at('face', -0.25)], [dark(0.1)], []], done: true, days: 9 },
-  { title: 'Mud flats, November', what: 'roll 47, frame 2', of: roll, box: 2, enlarger: 1, m: 4.6, lensN: 11, filter: { kind: 'dials', y: 0, m: 45, grade: '3' }, guessS: 20, band: 2, said: [[dark(0.33), at('foreground', 0.33)]], done: false, days: 2 },
-  { title: 'Loft stairs', what: 'roll 48, frame 9', of: small, box: 3, enlarger: 0, m: 6.6, lensN: 8, filter: { kind: 'none' }, guessS: 9, band: 3, said: [[dark(-0.25)]], done: false, days: 1 },
-]
-
-/** whose each is, by the order of the members */
-const owners = [0, 1, 2, 0, 3]
 
 interface Made {
   boxIds: string[]
@@ -131,7 +95,7 @@ export async function prints(db: Database, { by, members, today }: { by: string;
   const { boxIds, enlargerIds } = await stock(db, by, ago)
   for (const [i, one] of told.entries()) {
     const id = uuid({ msecs: ago(one.days) })
-    const owner = members[owners[i] ?? 0] ?? by
+    const owner = members[one.owner] ?? by
     const [widthMm, heightMm] = one.of
     const setup: TrySetup = {
       ...{ boxId: boxIds[one.box] ?? '', enlargerId: enlargerIds[one.enlarger] ?? '', m: one.m, lensN: one.lensN },

@@ -69,6 +69,7 @@ export const deliveries: Delivery[] = [
   ...['slideFirst', 'slideReversal', 'slideColour', 'slideConditioner', 'slideBleach'].map(fullLitre),
   ['permanganateA', 3, 500, 500, null, null],
   ['permanganateB', 3, 500, 500, null, null],
+  ['aceticStop', 2, 2000, 2000, null, null],
 ]
 
 export const demoFilms: [string, string, string, number[], number][] = [

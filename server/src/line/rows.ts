@@ -1,4 +1,4 @@
-import { emergenceRatio, type Drum, type PaperBase } from '@selvrin/core'
+import { emergenceAgainst, type Drum, type PaperBase } from '@selvrin/core'
 import type { Tray, TrayFill, TrayLine } from '@selvrin/core/contract'
 import { bottlesById } from '../bottle/rows'
 import { drumsOf } from '../bottle/waste'
@@ -29,8 +29,7 @@ async function emergencesOf(db: Database, fillIds: string[]): Promise<Map<string
   const all = new Map<string, TrayFill['emergence']>()
   for (const { fillId, paperId, at, seconds, celsius } of rows) {
     const first = rows.find((one) => one.fillId === fillId && one.paperId === paperId) ?? { seconds, celsius }
-    const freshS = first.seconds * emergenceRatio({ seconds: 1, c: first.celsius, freshS: 1 })
-    const ratio = emergenceRatio({ seconds, c: celsius, freshS })
+    const ratio = emergenceAgainst(first, { seconds, celsius })
     all.set(fillId, [...(all.get(fillId) ?? []), { at, seconds, celsius, paper: papers.get(paperId) ?? '', ratio }])
   }
   return all

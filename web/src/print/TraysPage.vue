@@ -5,11 +5,14 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import { useSession } from '../session/store'
 import BeginPrint from './BeginPrint.vue'
 import FindPrints from './FindPrints.vue'
+import LineRow from '../line/LineRow.vue'
+import { useLine } from '../line/useLine'
 import { useRoom } from './useRoom'
 
 /** The print room: what is being printed, and the next of it. */
 const session = useSession()
 const view = useRoom()
+const standing = useLine()
 const { page, there } = view
 const beginning = ref(false)
 const sheets = computed(() => there.value?.sheets ?? [])
@@ -51,6 +54,16 @@ const ready = computed(() => view.boxChoices.value.length > 0 && view.enlargerCh
         >
         <template v-else>A technician writes down what stands here.</template>
       </p>
+      <section v-if="standing.there.value" class="mb-6" aria-labelledby="standing">
+        <div class="mb-2 flex flex-wrap items-center gap-4">
+          <h2 id="standing" class="text-2xl font-bold">Tray line</h2>
+          <p v-if="!standing.line.value" class="text-lg text-quiet">none stands now</p>
+          <RouterLink v-if="standing.line.value || session.isTechnician" to="/trays/line" class="button">{{
+            standing.line.value ? 'Look after it' : 'Set it up'
+          }}</RouterLink>
+        </div>
+        <LineRow v-if="standing.line.value" :view="standing" :fills="standing.line.value.fills" />
+      </section>
       <ul class="mb-8 flex flex-wrap gap-3" aria-label="In the making">
         <li v-for="sheet in sheets" :key="sheet.id">
           <RouterLink :to="`/trays/prints/${sheet.id}`" class="block w-72 border-2 border-line bg-panel p-4 hover:border-ink max-sm:w-full">

@@ -8,6 +8,7 @@ const pages: Record<string, ReturnType<typeof part>> = {
   '': part(() => import('./TraysPage.vue')),
   prints: part(() => import('./PrintPage.vue')),
   stock: part(() => import('./StockPage.vue')),
+  line: part(() => import('../line/LinePage.vue')),
 }
 const route = useRoute()
 const shown = computed(() => pages[String(route.params.page ?? '')] ?? pages[''])

@@ -4,6 +4,7 @@ import { decidePour } from '../../bottle/acts/pour'
 import { asOne, decideRetiring } from '../../bottle/acts/retire'
 import type { Acted, Decided } from '../../bottle/acts/act'
 import { requireInUse, requireUsable } from '../../bottle/acts/requiring'
+import { carryOutMl } from '../../dilution/rollEquivalents'
 import { conflict, impossible } from '../../error'
 import type { PaperBase } from '../emergence'
 import { neverKept, trayFamilies, type TrayFilling, type TrayRole } from './trayLine'
@@ -46,7 +47,7 @@ export function decideFilling(from: Acted | null, filling: TrayFilling): Decided
 }
 
 /**
- * What is written when prints (8×10 in equivalents) went through the trays: a use of each liquid. What has happened is written whatever speaks against the bath, and says so.
+ * What is written when prints (8×10 in equivalents) went through the trays: a use of each liquid, with what they carry out of it. What has happened is written whatever speaks against the bath, and says so.
  * @example
  * decidePassing([acted], { equivalents: 2, base: 'rc', note: 'print 5', entryIds: ['e'] }).lines[0].throughput // → [{ kind: 'print', equivalents: 2 }]
  */
@@ -54,12 +55,22 @@ export function decidePassing(
   bottles: Acted[],
   { equivalents, base, note, entryIds }: { equivalents: number; base: PaperBase; note: string; entryIds: string[] },
 ): Decided {
+  const carriedMl = carryOutMl({ format: base === 'rc' ? 'paper-8x10in' : 'fibre-8x10in', count: equivalents })
   return asOne(
     ...bottles.map((bottle, i) =>
       decidePour(
         { bottle },
         {
-          ...{ entryId: entryIds[i] ?? '', kind: 'use', ml: 0, rolls: 0, colourRolls: 0, paper: equivalents, waterInMl: 0, note },
+          ...{
+            entryId: entryIds[i] ?? '',
+            kind: 'use',
+            ml: Math.min(carriedMl, bottle.state.volumeMl),
+            rolls: 0,
+            colourRolls: 0,
+            paper: equivalents,
+            waterInMl: 0,
+            note,
+          },
           ...{ paperKind: base === 'rc' ? 'rc-paper' : 'fibre-paper', overrule: 'it had gone through when it was written down' },
         },
       ),
