@@ -67,6 +67,7 @@ test.describe('safelight: every pixel is black or red', () => {
       '/sink/drain',
       '/trays',
       '/trays/stock',
+      '/trays/line',
       `/trays/prints/${print}`,
       '/sink/facts',
       '/formulary',

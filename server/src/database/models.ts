@@ -164,60 +164,64 @@ const tables = {
 } satisfies Record<keyof Tables, unknown>
 
 /** Which row is whose: from, to, as, by which column. */
+// prettier-ignore
+const belongings: [from: keyof Tables, to: keyof Tables, as: string, column: string][] = [
+  ['ChartRow', 'Person', 'by', 'byPerson'],
+  ['ChartRow', 'Person', 'tester', 'triedBy'],
+  ['Chemical', 'Person', 'by', 'changedBy'],
+  ['FormulaVersion', 'Person', 'by', 'changedBy'],
+  ['JarEntry', 'Person', 'by', 'byPerson'],
+  ['KitSet', 'Person', 'by', 'begunBy'],
+  ['KitSet', 'Kit', 'kit', 'kitId'],
+  ['Mix', 'Person', 'by', 'startedBy'],
+  ['Mix', 'FormulaVersion', 'madeOf', 'formulaVersionId'],
+  ['MixEvent', 'Person', 'by', 'byPerson'],
+  ['Batch', 'Person', 'by', 'madeBy'],
+  ['Batch', 'FormulaVersion', 'madeOf', 'formulaVersionId'],
+  ['Bottle', 'Person', 'by', 'madeBy'],
+  ['Bottle', 'FormulaVersion', 'madeOf', 'formulaVersionId'],
+  ['Bottle', 'Batch', 'batch', 'batchId'],
+  ['BottleEntry', 'Person', 'by', 'byPerson'],
+  ['BottleCheckpoint', 'Bottle', 'bottle', 'bottleId'],
+  ['WasteEntry', 'Person', 'by', 'byPerson'],
+  ['Session', 'Person', 'person', 'personId'],
+  ['Run', 'Person', 'by', 'plannedBy'],
+  ['ProcessVersion', 'Person', 'by', 'changedBy'],
+  ['ProcessVersion', 'Process', 'process', 'processId'],
+  ['RunBath', 'Run', 'run', 'runId'],
+  ['RunBath', 'Bottle', 'bottle', 'bottleId'],
+  ['Roll', 'Run', 'run', 'runId'],
+  ['Roll', 'Person', 'member', 'memberId'],
+  ['RollMark', 'Roll', 'roll', 'rollId'],
+  ['Proof', 'Person', 'by', 'byPerson'],
+  ['FilmOrder', 'Person', 'member', 'memberId'],
+  ['FilmOrder', 'Person', 'by', 'handedBy'],
+  ['OrderChange', 'Person', 'by', 'byPerson'],
+  ['WallKey', 'Person', 'by', 'byPerson'],
+  ['CalendarKey', 'Person', 'person', 'personId'],
+  ['PrintPlace', 'Person', 'person', 'personId'],
+  ['DrainEntry', 'Person', 'by', 'byPerson'],
+  ['DrumEntry', 'Person', 'by', 'byPerson'],
+  ['Recovery', 'Person', 'by', 'byPerson'],
+  ['Sheet', 'Person', 'member', 'memberId'],
+  ['PrintTry', 'Person', 'by', 'byPerson'],
+  ['TrayLine', 'Person', 'opener', 'openedBy'],
+  ['LinePass', 'Person', 'by', 'byPerson'],
+  ['Recovery', 'Drum', 'drum', 'drumId'],
+  ['Letter', 'Person', 'person', 'personId'],
+  ['Weeks', 'Person', 'asker', 'askedBy'],
+  ['EveningChange', 'Person', 'by', 'byPerson'],
+  ['Fault', 'Person', 'by', 'byPerson'],
+  ['Fault', 'Person', 'closer', 'closedBy'],
+  ['Permission', 'Person', 'person', 'personId'],
+  ['Permission', 'Person', 'giver', 'givenBy'],
+  ['Practice', 'Person', 'person', 'personId'],
+  ['Practice', 'ProcessVersion', 'process', 'processVersionId'],
+]
+
 function associate(m: Tables): void {
-  const belongs = (from: ModelStatic<Model>, to: ModelStatic<Model>, as: string, foreignKey: string) =>
-    void from.belongsTo(to, { as, foreignKey, constraints: false })
-  belongs(m.ChartRow, m.Person, 'by', 'byPerson')
-  belongs(m.ChartRow, m.Person, 'tester', 'triedBy')
-  belongs(m.Chemical, m.Person, 'by', 'changedBy')
-  belongs(m.FormulaVersion, m.Person, 'by', 'changedBy')
-  belongs(m.JarEntry, m.Person, 'by', 'byPerson')
-  belongs(m.KitSet, m.Person, 'by', 'begunBy')
-  belongs(m.KitSet, m.Kit, 'kit', 'kitId')
-  belongs(m.Mix, m.Person, 'by', 'startedBy')
-  belongs(m.Mix, m.FormulaVersion, 'madeOf', 'formulaVersionId')
-  belongs(m.MixEvent, m.Person, 'by', 'byPerson')
-  belongs(m.Batch, m.Person, 'by', 'madeBy')
-  belongs(m.Batch, m.FormulaVersion, 'madeOf', 'formulaVersionId')
-  belongs(m.Bottle, m.Person, 'by', 'madeBy')
-  belongs(m.Bottle, m.FormulaVersion, 'madeOf', 'formulaVersionId')
-  belongs(m.Bottle, m.Batch, 'batch', 'batchId')
-  belongs(m.BottleEntry, m.Person, 'by', 'byPerson')
-  belongs(m.BottleCheckpoint, m.Bottle, 'bottle', 'bottleId')
-  belongs(m.WasteEntry, m.Person, 'by', 'byPerson')
-  belongs(m.Session, m.Person, 'person', 'personId')
-  belongs(m.Run, m.Person, 'by', 'plannedBy')
-  belongs(m.ProcessVersion, m.Person, 'by', 'changedBy')
-  belongs(m.ProcessVersion, m.Process, 'process', 'processId')
-  belongs(m.RunBath, m.Run, 'run', 'runId')
-  belongs(m.RunBath, m.Bottle, 'bottle', 'bottleId')
-  belongs(m.Roll, m.Run, 'run', 'runId')
-  belongs(m.Roll, m.Person, 'member', 'memberId')
-  belongs(m.RollMark, m.Roll, 'roll', 'rollId')
-  belongs(m.Proof, m.Person, 'by', 'byPerson')
-  belongs(m.FilmOrder, m.Person, 'member', 'memberId')
-  belongs(m.FilmOrder, m.Person, 'by', 'handedBy')
-  belongs(m.OrderChange, m.Person, 'by', 'byPerson')
-  belongs(m.WallKey, m.Person, 'by', 'byPerson')
-  belongs(m.CalendarKey, m.Person, 'person', 'personId')
-  belongs(m.PrintPlace, m.Person, 'person', 'personId')
-  belongs(m.DrainEntry, m.Person, 'by', 'byPerson')
-  belongs(m.DrumEntry, m.Person, 'by', 'byPerson')
-  belongs(m.Recovery, m.Person, 'by', 'byPerson')
-  belongs(m.Sheet, m.Person, 'member', 'memberId')
-  belongs(m.PrintTry, m.Person, 'by', 'byPerson')
-  belongs(m.TrayLine, m.Person, 'opener', 'openedBy')
-  belongs(m.LinePass, m.Person, 'by', 'byPerson')
-  belongs(m.Recovery, m.Drum, 'drum', 'drumId')
-  belongs(m.Letter, m.Person, 'person', 'personId')
-  belongs(m.Weeks, m.Person, 'asker', 'askedBy')
-  belongs(m.EveningChange, m.Person, 'by', 'byPerson')
-  belongs(m.Fault, m.Person, 'by', 'byPerson')
-  belongs(m.Fault, m.Person, 'closer', 'closedBy')
-  belongs(m.Permission, m.Person, 'person', 'personId')
-  belongs(m.Permission, m.Person, 'giver', 'givenBy')
-  belongs(m.Practice, m.Person, 'person', 'personId')
-  belongs(m.Practice, m.ProcessVersion, 'process', 'processVersionId')
+  for (const [from, to, as, foreignKey] of belongings)
+    (m[from] as ModelStatic<Model>).belongsTo(m[to] as ModelStatic<Model>, { as, foreignKey, constraints: false })
   m.Mix.hasOne(m.Batch, { as: 'batch', foreignKey: 'mixId', constraints: false })
   m.FilmOrder.hasOne(m.OrderPhoto, { as: 'photo', foreignKey: 'orderId', constraints: false })
   m.Run.hasMany(m.Roll, { as: 'rolls', foreignKey: 'runId', constraints: false })

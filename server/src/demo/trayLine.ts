@@ -27,7 +27,7 @@ const passes: [minutes: number, count: number, what: string][] = [
 /** A tray line that stands open this evening, for resin-coated paper. */
 export async function trayLine(db: Database, { by, bottles, today }: { by: string; bottles: DemoBottle[]; today: number }): Promise<void> {
   const openedAt = today - 85 * minuteMs
-  const ids = trays.map(() => uuid({ msecs: today - 130 * 86_400_000 }))
+  const ids = trays.map((_, i) => uuid({ msecs: today - 130 * 86_400_000 + i }))
   await db.Tray.bulkCreate(trays.map(([name, widthCm, heightCm], i) => ({ id: ids[i] ?? '', body: { name, widthCm, heightCm } })))
   const lineId = uuid({ msecs: openedAt })
   const paper = { base: 'rc' as const, widthCm: 20.3, heightCm: 25.4 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { drumNames, neverKept, type Drum } from '@selvrin/core'
 import { lineApi, type TrayFill, type TrayLine } from '@selvrin/core/contract'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import FormPanel from '../fields/FormPanel.vue'
@@ -32,7 +32,6 @@ const away = computed(() => {
   return [...sums].map(([family, ml]) => ({ family, ml }))
 })
 const { busy, problem, current, act } = useAction()
-const told = ref(false)
 async function close(): Promise<void> {
   const version = (current.value as TrayLine | null)?.version ?? opened.version
   const chosen = away.value.flatMap(({ family }) => {
@@ -44,8 +43,12 @@ async function close(): Promise<void> {
     ends: opened.fills.map((one) => ({ fillId: one.id, how: how[one.id] ?? ('away' as const) })),
     into: Object.fromEntries(chosen) as Partial<Record<Drum, string>>,
   }
-  told.value = await act(async () => view.told(await call(lineApi.close, { params: { id: opened.id }, body })))
-  if (told.value) emit('close')
+  await act(async () => {
+    const closed = await call(lineApi.close, { params: { id: opened.id }, body })
+    // the panel goes first: with the line it would be gone before it could say so
+    emit('close')
+    view.told(closed)
+  })
 }
 </script>
 

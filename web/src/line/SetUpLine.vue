@@ -85,6 +85,7 @@ const acid = computed(() => roles.value.some((one) => trayFamilies[one] === 'sto
       <ChoiceField v-model="boxId" label="For" :choices="room.boxChoices.value" placeholder="no box of paper yet" />
       <QuantityField v-model="celsius" kind="temperature" label="As warm as" />
     </div>
+    <p class="mb-1 font-semibold" aria-hidden="true">Beside developer and fixer</p>
     <PressSome v-model="chosen" label="Beside developer and fixer" :choices="optional" />
     <ol v-if="box" class="space-y-4" aria-label="Trays to fill">
       <li v-for="(one, i) in planned" :key="one.role" class="border-2 border-line bg-panel p-4">

@@ -1,37 +1,29 @@
 <script setup lang="ts">
-import { markOf } from '@selvrin/core'
-import { computed } from 'vue'
+import { markOf, type TrayRole } from '@selvrin/core'
+import { computed, useId } from 'vue'
 import { roleFamily } from './lineWords'
-import type { TrayRole } from '@selvrin/core'
 
-/** A tray from the front, as wide as its share of the row: what is in it, and how much of its life is gone as the part of the liquid that is hatched. */
+/** A tray from the side: what is in it, and how much of its life is gone as the part that is crossed out. */
 const { role, share } = defineProps<{ role: TrayRole; share: number | null }>()
+const id = useId()
 const colour = computed(() => `var(--${markOf(roleFamily(role)).colour})`)
+const liquid = 'M18 18h164l-10 34H28z'
 const gone = computed(() => 164 * Math.min(1, share ?? 0))
 </script>
 
 <template>
-  <svg viewBox="0 0 200 62" class="w-full" aria-hidden="true" preserveAspectRatio="none">
-    <path d="M18 18h164l-10 34H28z" :fill="colour" />
-    <!-- what is used up of it is crossed out from the left -->
-    <g v-if="gone > 0" :style="{ clipPath: 'polygon(18px 18px, 182px 18px, 172px 52px, 28px 52px)' }">
-      <rect x="18" y="18" :width="gone" height="34" fill="var(--panel)" />
-      <path
-        v-for="x in 16"
-        :key="x"
-        :d="`M${x * 12} 14 ${x * 12 - 16} 56`"
-        stroke="var(--ink)"
-        stroke-width="2"
-        :style="{ clipPath: `polygon(0 0, ${18 + gone}px 0, ${18 + gone}px 62px, 0 62px)` }"
-      />
+  <svg viewBox="0 0 200 62" class="w-full" aria-hidden="true">
+    <defs>
+      <clipPath :id="`${id}-liquid`"><path :d="liquid" /></clipPath>
+      <clipPath :id="`${id}-gone`"><rect x="18" y="0" :width="gone" height="62" /></clipPath>
+    </defs>
+    <path :d="liquid" :fill="colour" />
+    <g v-if="gone > 0" :clip-path="`url(#${id}-liquid)`">
+      <g :clip-path="`url(#${id}-gone)`">
+        <rect x="0" y="0" width="200" height="62" fill="var(--panel)" />
+        <path v-for="x in 18" :key="x" :d="`M${x * 12 + 4} 14 ${x * 12 - 12} 56`" stroke="var(--ink)" stroke-width="2" />
+      </g>
     </g>
-    <path
-      d="M4 6h12l14 48h140l14-48h12"
-      fill="none"
-      stroke="var(--ink)"
-      stroke-width="4"
-      stroke-linejoin="round"
-      vector-effect="non-scaling-stroke"
-    />
+    <path d="M4 6h12l14 48h140l14-48h12" fill="none" stroke="var(--ink)" stroke-width="4" stroke-linejoin="round" />
   </svg>
 </template>

@@ -7,5 +7,5 @@ export const roleFamily = (role: TrayRole): string => trayFamilies[role] ?? 'was
 /** How long a tray has stood open. */
 export function openWords(ms: number): string {
   const minutes = Math.max(0, Math.round(ms / 60_000))
-  return minutes < 60 ? `${minutes} min open` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} open`
+  return minutes < 60 ? `${minutes} min open` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min open`
 }

@@ -27,27 +27,24 @@ export interface TrayStanding {
 /** from here on it is said that a tray nears its end. House default */
 const nearEnd = 0.8
 
-const hours = (h: number): string => (h < 1 ? `${Math.round(60 * h)} min` : `${h.toFixed(1)} h`)
-const prints = (n: number): string => `${Number(n.toFixed(1))} ${Math.abs(n - 1) < 0.05 ? 'print' : 'prints'} of 8×10 in`
-
 function countedShare({ role, openH, ml, rc, fibre, fixing }: TrayInUse): { share: number; why: string } | null {
   const litres = ml / 1000
   if (role === 'develop')
     return {
       share: trayShare({ openH, equivalents: rc, ml, base: 'rc' }) + trayShare({ openH: 0, equivalents: fibre, ml, base: 'fibre' }),
-      why: `${hours(openH)} open, ${prints(rc + fibre)}`,
+      why: 'by its hours and prints',
     }
   if (role === 'fix')
     return {
       share: (rc / fixedPerLitre('rc', fixing) + fibre / fixedPerLitre('fibre', fixing)) / litres,
-      why: `silver of ${prints(rc + fibre)}`,
+      why: 'by its silver',
     }
   return null
 }
 
-function byLedger({ role, state, rc, fibre }: TrayInUse): { share: number; why: string } | null {
+function byLedger({ role, state }: TrayInUse): { share: number; why: string } | null {
   if (state === null) return null
-  if (role === 'stop' && state.acidUsed !== null) return { share: state.acidUsed, why: `acid used up by ${prints(rc + fibre)}` }
+  if (role === 'stop' && state.acidUsed !== null) return { share: state.acidUsed, why: 'by its acid' }
   return { share: state.used + state.aged, why: state.used > state.aged ? 'by its ledger' : 'by its age' }
 }
 
@@ -70,9 +67,9 @@ export function trayStanding(tray: TrayInUse): TrayStanding {
   const { share, why } = governs
   const own: Finding[] =
     share >= 1
-      ? [{ rule: 'tray-spent', severity: 'error', message: `Used up (${why}): replace it before the next print.` }]
+      ? [{ rule: 'tray-spent', severity: 'error', message: `Used up ${why}: replace it before the next print.` }]
       : share >= nearEnd
-        ? [{ rule: 'tray-near-end', severity: 'warning', message: `Nearly used up (${why}).` }]
+        ? [{ rule: 'tray-near-end', severity: 'warning', message: `Nearly used up ${why}.` }]
         : []
   return { share, why, findings: [...own, ...said] }
 }
