@@ -12,7 +12,7 @@ import FormPanel from '../fields/FormPanel.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import FindingList from '../marks/FindingList.vue'
-import type { RoomView } from '../print/useRoom'
+import type { RoomView } from '../printroom/useRoom'
 import { useShow } from '../session/useShow'
 import type { LineView } from './useLine'
 

@@ -12,7 +12,7 @@ import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { readFigure } from '../fields/figure'
 import { usePeople } from '../stores'
-import type { RoomView } from './useRoom'
+import type { RoomView } from '../printroom/useRoom'
 
 /** A print is begun: which negative, on which paper, how large. */
 const { view } = defineProps<{ view: RoomView }>()

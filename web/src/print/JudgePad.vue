@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { stopsOfPercent, type PrintSaid, type WholeTry } from '@selvrin/core'
 import { computed, ref } from 'vue'
-import { stopWords } from './words'
+import { stopWords } from '../printroom/words'
 import PlacePanel from './PlacePanel.vue'
 
 /** What is to be said of a print: a tap each. */

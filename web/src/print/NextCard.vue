@@ -3,7 +3,7 @@ import { measuresOf, placeTimes, type NextTry, type WholeTry } from '@selvrin/co
 import { computed } from 'vue'
 import FindingList from '../marks/FindingList.vue'
 import { useShow } from '../session/useShow'
-import { filterWords, percentWords, secondsWords, stopWords } from './words'
+import { filterWords, percentWords, secondsWords, stopWords } from '../printroom/words'
 
 /** The next print, worked out: its time largest, how it differs from the one before in all three measures, and why. */
 const { next, before, lagS } = defineProps<{ next: NextTry; before: WholeTry | null; lagS: number }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PrintSaid, WholeTry } from '@selvrin/core'
 import { computed } from 'vue'
-import { filterWords, saidWords, secondsWords, stopWords } from './words'
+import { filterWords, saidWords, secondsWords, stopWords } from '../printroom/words'
 
 /** A print as it was exposed, and what was said of it. */
 const { plan, said } = defineProps<{ plan: WholeTry; said: PrintSaid[]; right: boolean }>()

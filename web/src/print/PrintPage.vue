@@ -11,7 +11,7 @@ import PrintCard from './PrintCard.vue'
 import StripCard from './StripCard.vue'
 import StripPanel from './StripPanel.vue'
 import { usePrint } from './usePrint'
-import { secondsWords } from './words'
+import { secondsWords } from '../printroom/words'
 
 /** A print's own sheet: the chain of its tries from left to right, what was said of each, and the next. */
 const view = usePrint(String(useRoute().params.id))

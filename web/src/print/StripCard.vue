@@ -2,7 +2,7 @@
 import { exposuresOf, stripReading, stripTotals, type StripTry } from '@selvrin/core'
 import { computed } from 'vue'
 import { useShow } from '../session/useShow'
-import { filterWords, secondsWords } from './words'
+import { filterWords, secondsWords } from '../printroom/words'
 
 /** A test strip: its bands as they were exposed, and the one that is right. A tap chooses a band, a tap on its neighbour what lies between the two. */
 const { plan, fixed } = defineProps<{ plan: StripTry; fixed: boolean }>()

@@ -9,7 +9,7 @@ import FindingList from '../marks/FindingList.vue'
 import { useShow } from '../session/useShow'
 import { readFigure } from '../fields/figure'
 import type { PrintView } from './usePrint'
-import { filterWords, gradeName } from './words'
+import { filterWords, gradeName } from '../printroom/words'
 
 /** A test strip around a guess: what is exposed one after another while a band more is covered each time. */
 const { view, guessS } = defineProps<{ view: PrintView; guessS: number }>()

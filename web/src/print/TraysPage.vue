@@ -7,7 +7,7 @@ import BeginPrint from './BeginPrint.vue'
 import FindPrints from './FindPrints.vue'
 import LineRow from '../line/LineRow.vue'
 import { useLine } from '../line/useLine'
-import { useRoom } from './useRoom'
+import { useRoom } from '../printroom/useRoom'
 
 /** The print room: what is being printed, and the next of it. */
 const session = useSession()

@@ -7,7 +7,7 @@ import { part } from '../part/part'
 const pages: Record<string, ReturnType<typeof part>> = {
   '': part(() => import('./TraysPage.vue')),
   prints: part(() => import('./PrintPage.vue')),
-  stock: part(() => import('./StockPage.vue')),
+  stock: part(() => import('../printroom/StockPage.vue')),
   line: part(() => import('../line/LinePage.vue')),
 }
 const route = useRoute()

@@ -16,7 +16,7 @@ import { computed } from 'vue'
 import { call, sentence } from '../api/call'
 import { useAction } from '../api/useAction'
 import { usePage } from '../api/usePage'
-import { useRoom } from './useRoom'
+import { useRoom } from '../printroom/useRoom'
 
 /** s as a timer is set: to the tenth. */
 const settable = (seconds: number): number => Math.max(0.1, Math.round(10 * seconds) / 10)
