@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 
-const usual = { scale: 4791, thermometer: 4792, 'ph-meter': 4793, bath: 4794, post: 4795 }
+const usual = { scale: 4791, thermometer: 4792, 'ph-meter': 4793, bath: 4794, post: 4795, lamp: 4796 }
 
 /** `env` for the server, and `stop`. With `anyPort` the usual ports are left to whoever wants them. */
 export async function startDevices({ anyPort = false } = {}) {

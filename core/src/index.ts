@@ -406,6 +406,7 @@ export {
 } from './print/sheet/tries'
 export { exposuresOf, lampLag, lampTimes, stripIncrements, stripReading, stripTotals, type StripSteps, type StripWay } from './print/strip'
 export { matchedFactor, matchedWithin, type MatchedStrips } from './print/swapped'
+export { metronomes, timerCues, timerSteps, type Metronome, type TimerCue, type TimerHold, type TimerStep } from './print/timer'
 export { decideEmptying, decideFilling, decidePassing, trayRoleWords } from './print/line/lineActs'
 export { fillOf, trayAmounts, type TrayAmounts, type TrayTaps } from './print/line/trayAmounts'
 export {

@@ -65,7 +65,7 @@ export function makeRouter(): Router {
       { path: '/shelf', component: ShelfStation, meta: { for: 'members', title: 'Shelf' } },
       { path: '/shelf/supply', component: () => import('./bottle/SupplyPage.vue'), meta: { title: 'What lasts how long' } },
       { path: '/shelf/waste', redirect: '/sink' },
-      { path: '/trays/:page?/:id?', component: () => import('./print/TraysRoom.vue'), meta: { for: 'members', title: 'Trays' } },
+      { path: '/trays/:page?/:id?', component: () => import('./trays/TraysRoom.vue'), meta: { for: 'members', title: 'Trays' } },
       { path: '/sink/:page?/:id?', component: () => import('./sink/SinkRoom.vue'), meta: { title: 'Sink' } },
       { path: '/shelf/:id', component: pages.bottle, meta: { for: 'members', title: 'Bottle' } },
       { path: '/formulary', component: pages.formulary, meta: { title: 'Formulary' } },

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { done, id, idParams, listQuery, name, page, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
-const kind = z.enum(['scale', 'thermometer', 'ph-meter', 'bath'])
+const kind = z.enum(['scale', 'thermometer', 'ph-meter', 'bath', 'lamp'])
 const facts = {
   kind,
   name,
@@ -23,12 +23,15 @@ const facts = {
       }
     }, 'Write a regular expression with a group (?<value>…).'),
   active: z.boolean(),
-  /** how a bath is set: `{c}` stands for °C; empty where it is set by hand */
+  /** how a bath is set, `{c}` stands for °C; how a lamp is switched on, `{s}` for seconds; empty where it is done by hand */
   command: z
     .string()
     .trim()
     .max(60)
-    .regex(/^$|\{c\}/, 'Write the command with {c} where the temperature stands, such as W {c}.')
+    .regex(
+      /^$|\{[cs]\}/,
+      'Write the command with {c} where the temperature stands, such as W {c}, or {s} where the seconds stand, such as E {s}.',
+    )
     .default(''),
   /** the water in a bath */
   water: z

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { enlargerBody, negativeBody, paperBody, paperBoxBody, trySetup } from '../print/sheet/room'
 import { printPlan, printSaid } from '../print/sheet/tries'
-import { find, id, idParams, listQuery, name, note, page, version } from '../shape/common'
+import { done, find, id, idParams, listQuery, name, note, page, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
 const paper = z.object({ id, version, ...paperBody.shape })
@@ -64,6 +64,15 @@ export const traysApi = {
     params: idParams,
     body: z.strictObject({ version, ...enlargerBody.shape }),
     response: enlarger,
+  }),
+  light: endpoint('POST', '/api/enlargers/:id/light', 'member', 'The lamp on for so many seconds, by its relay; 0 switches it off', {
+    params: idParams,
+    body: z.strictObject({
+      seconds: z.number('Seconds the lamp is on.').min(0, 'Seconds the lamp is on.').max(3600, 'An hour at most.'),
+      /** ms from now it begins in */
+      inMs: z.number().min(0).max(5000),
+    }),
+    response: done,
   }),
   sheets: endpoint('GET', '/api/prints', 'member', 'Sheets of prints, the newest first: one’s own, a technician everyone’s', {
     query: listQuery.extend({ find }),

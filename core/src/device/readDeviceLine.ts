@@ -17,7 +17,7 @@ export const plainPattern = (source: string): LinePattern => {
   return { source, groupsOf: (line) => expression.exec(line)?.groups ?? null }
 }
 
-/** A reading of a bench device: g, °C or pH. */
+/** A reading of a bench device: g, °C or pH; of a lamp the s it still is on. */
 export interface DeviceLine {
   value: number
   /** the device says the value has settled; one that does not say is taken at its word */
@@ -37,13 +37,17 @@ const number = /^[+-]?\s*\d+(?:[.,]\d+)?$/
  * @example
  * readDeviceLine(plainPattern('(?<value>[0-9.]+) (?<unit>C)'), '20.1 C', 'thermometer') // → { value: 20.1, stable: true }
  */
-export function readDeviceLine(pattern: LinePattern, line: string, kind: 'scale' | 'thermometer' | 'ph-meter' | 'bath'): DeviceLine | null {
+export function readDeviceLine(
+  pattern: LinePattern,
+  line: string,
+  kind: 'scale' | 'thermometer' | 'ph-meter' | 'bath' | 'lamp',
+): DeviceLine | null {
   const groups = pattern.groupsOf(line.trim())
   const text = groups?.value?.replace(/\s/g, '')
   if (!groups || text === undefined || !number.test(text)) return null
   const plain = Number(text.replace(',', '.'))
   const stable = !pattern.source.includes('(?<stable>') || groups.stable !== undefined
-  if (kind === 'ph-meter') return { value: plain, stable }
+  if (kind === 'ph-meter' || kind === 'lamp') return { value: plain, stable }
   const unit = groups.unit ?? (kind === 'scale' ? 'g' : 'C')
   try {
     // parseQuantity takes no sign on masses

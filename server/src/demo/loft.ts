@@ -6,7 +6,7 @@ import type { Database } from '../table/database'
 import { demoFormulas } from './formulas'
 import { members, technicians } from './people'
 import { demoShelves } from './seasonFacts'
-import { demoBath, demoChart, demoDevices, demoJars, demoPattern, demoVessels } from './stock'
+import { demoBath, demoLamp, demoChart, demoDevices, demoJars, demoPattern, demoVessels } from './stock'
 
 const day = dayMs
 
@@ -118,4 +118,5 @@ export async function devices(db: Database, today: number): Promise<void> {
     })),
   )
   await db.Device.create({ ...like, ...demoBath, kind: 'bath', id: uuid() })
+  await db.Device.create({ ...like, ...demoLamp, kind: 'lamp', id: uuid() })
 }

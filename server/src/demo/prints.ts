@@ -48,7 +48,10 @@ async function stock(db: Database, by: string, ago: (days: number) => number): P
   const paperIds = papers.map(() => uuid({ msecs: ago(130) }))
   await db.Paper.bulkCreate(papers.map((body, i) => ({ id: paperIds[i] ?? '', body })))
   const enlargerIds = enlargers.map(() => uuid({ msecs: ago(130) }))
-  await db.Enlarger.bulkCreate(enlargers.map((body, i) => ({ id: enlargerIds[i] ?? '', body })))
+  const relay = await db.Device.findOne({ attributes: ['id'], where: { kind: 'lamp' } })
+  await db.Enlarger.bulkCreate(
+    enlargers.map((body, i) => ({ id: enlargerIds[i] ?? '', body: i === 0 && relay ? { ...body, relayId: relay.id } : body })),
+  )
   const boxIds = boxes.map(([, , , , , days]) => uuid({ msecs: ago(days) }))
   await db.PaperBox.bulkCreate(
     boxes.map(([paper, widthCm, heightCm, sheets, price, days], i) => ({

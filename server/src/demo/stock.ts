@@ -217,6 +217,11 @@ export const demoBath = {
   ...{ name: 'Tempering bath', port: 4794, calibration: null },
   ...{ pattern: bathPattern, command: 'W {c}', water: { litres: 20, covered: false } },
 } as const
+/** The relay of the lamp of the enlarger by the window, simulated. */
+export const demoLamp = {
+  ...{ name: 'Lamp by the window', port: 4796, calibration: null, command: 'E {s}' },
+  pattern: '^(?:(?<stable>ST)|US),(?<value>[+-]?\\d+(?:\\.\\d+)?),(?<unit>s),lit[+-]?\\d+(?:\\.\\d+)?$',
+} as const
 /** The bench devices, simulated: kind, name, usual port, calibration. */
 export const demoDevices = [
   { kind: 'scale', name: 'Bench scale', port: 4791, calibration: null },

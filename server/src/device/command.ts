@@ -18,20 +18,27 @@ export async function sayAndHear(
   line: string,
   publicAllowed: boolean,
   hoped: (line: string) => boolean,
+  /** ms from now the line is sent in */
+  inMs = 0,
 ): Promise<boolean> {
+  const dueAt = performance.now() + inMs
   const host = await addressOf(device.host, publicAllowed)
   return new Promise((resolve, reject) => {
-    const socket = connect({ host, port: device.port }, () => socket.write(`${line}\n`))
+    const socket = connect({ host, port: device.port }, () => {
+      socket.setNoDelay(true)
+      setTimeout(() => ((said = true), socket.write(`${line}\n`)), Math.max(0, dueAt - performance.now()))
+    })
+    let said = false
     const end = (heard: boolean) => {
       clearTimeout(timer)
       socket.destroy()
       resolve(heard)
     }
-    const timer = setTimeout(() => end(false), hearingMs)
+    const timer = setTimeout(() => end(false), inMs + hearingMs)
     socket.setEncoding('latin1')
     socket.on(
       'data',
-      linesOf((one) => hoped(one) && end(true)),
+      linesOf((one) => said && hoped(one) && end(true)),
     )
     socket.on('error', () => {
       clearTimeout(timer)

@@ -1,5 +1,6 @@
 import { traysApi } from '@selvrin/core/contract'
 import { answers } from '../http/route'
+import { light } from './lamp'
 import { begin, change, get, list, room } from './sheets'
 import { addBox, addEnlarger, addPaper, changeEnlarger, changePaper, countBox } from './stock'
 import { expose, judge } from './tries'
@@ -13,6 +14,7 @@ export const traysRoutes = [
   answers(traysApi.countBox, countBox),
   answers(traysApi.addEnlarger, addEnlarger),
   answers(traysApi.changeEnlarger, changeEnlarger),
+  answers(traysApi.light, light),
   answers(traysApi.sheets, list),
   answers(traysApi.sheet, get),
   answers(traysApi.begin, begin),

@@ -49,11 +49,31 @@ const cueWords = {
   held: 'held',
   dark: 'the screen is dark',
 }
+
+/** What the enlarger's timer says. */
+const printWords = {
+  'whole-strip': 'the whole strip',
+  cover: 'cover one band more',
+  bare: 'bare one band more',
+  patch: 'the next patch',
+  sheet: 'the whole sheet',
+  burn: 'burn in',
+  'hold-back': 'hold back',
+  'let-go': 'let go',
+  place: 'place',
+  soft: 'soft filter',
+  hard: 'hard filter',
+  point: 'point',
+  'light-off': 'light off',
+  'lamp-failed': 'the lamp did not light',
+  stopped: 'stopped',
+}
 export const highestNumber = 59
 
 /** Everything the voice can say, by the name of its file. */
 export const spoken: Record<string, string> = {
   ...cueWords,
+  ...printWords,
   ...Object.fromEntries(Object.entries(stepWords).map(([kind, text]) => [`step-${kind}`, text])),
   ...Object.fromEntries(Array.from({ length: highestNumber + 1 }, (_, n) => [`n${n}`, String(n)])),
   ...Object.fromEntries(saidInTheDark.map(({ key, text }) => [key, text])),

@@ -60,6 +60,7 @@ const kinds = [
   { value: 'thermometer' as const, name: 'Thermometer' },
   { value: 'ph-meter' as const, name: 'pH meter' },
   { value: 'bath' as const, name: 'Tempering bath' },
+  { value: 'lamp' as const, name: 'Enlarger’s lamp, by relay' },
 ]
 /** What the pattern makes of a line the device has sent. */
 const tried = computed(() => {
@@ -112,6 +113,9 @@ async function done(): Promise<void> {
         <SwitchField v-model="covered" label="Covered" />
       </div>
     </template>
+    <BodyField v-if="values.kind === 'lamp'" v-slot="{ bind }" :of="form.fields" name="command">
+      <TextField v-bind="bind" label="How it is switched on" hint="{s} stands for seconds, such as E {s}; its value is the seconds left" />
+    </BodyField>
     <BodyField v-slot="{ bind }" :of="form.fields" name="active"><SwitchField v-bind="bind" label="In use" /></BodyField>
     <template v-if="device" #apart>
       <button type="button" class="button ml-auto" :disabled="busy" @click="remove">Take {{ device.name }} off the bench</button>

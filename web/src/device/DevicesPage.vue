@@ -15,7 +15,10 @@ const show = useShow()
 const devices = useDevices()
 const readings = useReadings()
 onMounted(() => void devices.load())
-const words: Record<DeviceKind, string> = { scale: 'Scale', thermometer: 'Thermometer', 'ph-meter': 'pH meter', bath: 'Tempering bath' }
+const words: Record<DeviceKind, string> = {
+  ...{ scale: 'Scale', thermometer: 'Thermometer', 'ph-meter': 'pH meter' },
+  ...{ bath: 'Tempering bath', lamp: 'Enlarger’s lamp' },
+}
 const open = ref<Device | 'new' | null>(null)
 const calibrating = ref<Device | null>(null)
 const at = ref(performance.now())

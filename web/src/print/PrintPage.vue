@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { stripAround, type Grade } from '@selvrin/core'
+import { stripAround, timerSteps, type Grade, type PrintTry } from '@selvrin/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { useShow } from '../session/useShow'
@@ -10,7 +10,8 @@ import NextCard from './NextCard.vue'
 import PrintCard from './PrintCard.vue'
 import StripCard from './StripCard.vue'
 import StripPanel from './StripPanel.vue'
-import { usePrint } from './usePrint'
+import { forTimer, usePrint } from './usePrint'
+import { keepTimer } from '../printroom/keptTimer'
 import { secondsWords } from '../printroom/words'
 
 /** A print's own sheet: the chain of its tries from left to right, what was said of each, and the next. */
@@ -18,6 +19,15 @@ const view = usePrint(String(useRoute().params.id))
 const { page, room, sheet, tries, last, enlarger, paper, next, busy, problem } = view
 const show = useShow()
 const stripping = ref(false)
+const router = useRouter()
+/** Goes to the timer with what is to be exposed. */
+async function count(worked: PrintTry): Promise<void> {
+  const plan = forTimer(worked)
+  const { value: of } = enlarger
+  if (!sheet.value || !of) return
+  keepTimer(sheet.value.id, { plan, steps: timerSteps(plan, of.lagS), at: 0, onAt: null })
+  await router.push(`/trays/timer/${sheet.value.id}`)
+}
 const box = computed(() => room.boxOf(sheet.value?.setup.boxId ?? ''))
 const made = computed(() => {
   const { setup, negative } = sheet.value ?? {}
@@ -118,6 +128,15 @@ const lastS = computed(() => {
               Exposed, {{ next.print.print.exposures.map((one) => secondsWords(one.seconds)).join(' + ') }}
             </button>
             <button
+              v-if="next.print && !isRight"
+              type="button"
+              class="button min-h-16 px-6 text-2xl"
+              :disabled="busy"
+              @click="count(next.print.print)"
+            >
+              Count it out
+            </button>
+            <button
               v-if="isRight"
               type="button"
               class="button button-main min-h-16 px-6 text-2xl"
@@ -148,6 +167,7 @@ const lastS = computed(() => {
         :view="view"
         :guess-s="lastS"
         @close="stripping = false"
+        @count="(guessS, filter) => count(stripAround(guessS, filter))"
         @expose="(guessS, filter) => (view.expose(stripAround(guessS, filter)), (stripping = false))"
       />
     </template>

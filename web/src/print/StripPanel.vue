@@ -13,7 +13,7 @@ import { filterWords, gradeName } from '../printroom/words'
 
 /** A test strip around a guess: what is exposed one after another while a band more is covered each time. */
 const { view, guessS } = defineProps<{ view: PrintView; guessS: number }>()
-const emit = defineEmits<{ close: []; expose: [guessS: number, filter: PrintFilter] }>()
+const emit = defineEmits<{ close: []; expose: [guessS: number, filter: PrintFilter]; count: [guessS: number, filter: PrintFilter] }>()
 const grade = defineModel<Grade>('grade', { required: true })
 const show = useShow()
 const typed = ref(show.number(guessS, 1))
@@ -40,11 +40,12 @@ const strip = computed(() => {
   return { guess, ...lampTimes(exposuresOf(plan.steps, plan.bands, plan.way), view.enlarger.value?.lagS ?? 0) }
 })
 const choices = grades.map((one) => ({ value: one, name: `Grade ${gradeName(one)}` }))
-function expose(): void {
+function expose(by: 'expose' | 'count'): void {
   wrong.value = filterProblem.value
   if (filterProblem.value) return
   if (!strip.value || !filter.value) return void (wrong.value = 'The middle band is a number of seconds, such as 10.')
-  emit('expose', strip.value.guess, filter.value)
+  if (by === 'expose') emit('expose', strip.value.guess, filter.value)
+  else emit('count', strip.value.guess, filter.value)
 }
 </script>
 
@@ -55,8 +56,11 @@ function expose(): void {
     :busy="view.busy.value"
     :problem="wrong"
     @close="emit('close')"
-    @submit="expose"
+    @submit="expose('expose')"
   >
+    <template #more
+      ><button type="button" class="button" :disabled="view.busy.value" @click="expose('count')">Count it out</button></template
+    >
     <TextField v-model="typed" label="Middle band" hint="s; the others in thirds of a stop around it" begin />
     <ChoiceField v-if="view.paper.value?.grade === null" v-model="grade" label="Grade" :choices="choices" :problem="filterProblem" />
     <template v-if="strip">

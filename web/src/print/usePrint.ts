@@ -20,7 +20,8 @@ import { useRoom } from '../printroom/useRoom'
 
 /** s as a timer is set: to the tenth. */
 const settable = (seconds: number): number => Math.max(0.1, Math.round(10 * seconds) / 10)
-const forTimer = (plan: PrintTry): PrintTry =>
+/** A plan in times a timer can be set to: what is written down is what was given. */
+export const forTimer = (plan: PrintTry): PrintTry =>
   plan.kind === 'strip' ? plan : { ...plan, exposures: plan.exposures.map((one) => ({ ...one, seconds: settable(one.seconds) })) }
 
 /** Part of a sheet that a strip takes. */

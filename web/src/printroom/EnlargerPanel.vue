@@ -2,7 +2,7 @@
 import { dialMaxima, lampLag } from '@selvrin/core'
 import { traysApi, type Enlarger } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -10,6 +10,7 @@ import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
 import { readFigure } from '../fields/figure'
+import { useDevices } from '../stores'
 
 /** An enlarger of the house. */
 const { enlarger } = defineProps<{ enlarger: Enlarger | null }>()
@@ -20,6 +21,14 @@ const kind = ref<'set' | 'single' | 'double' | null>(enlarger?.filters.kind ?? '
 const max = ref(String(enlarger && enlarger.filters.kind !== 'set' ? enlarger.filters.max : dialMaxima[1]))
 const lag = ref(show.plain(enlarger?.lagS ?? 0))
 const lenses = ref(enlarger?.lenses.map((one) => show.plain(one.focalMm)).join(', ') ?? '50')
+const byHand = 'by hand'
+const relayId = ref<string | null>(enlarger?.relayId ?? byHand)
+const devices = useDevices()
+onMounted(() => void devices.load())
+const relays = computed(() => [
+  { value: byHand, name: 'switched by hand' },
+  ...devices.rows.filter((one) => one.kind === 'lamp').map(({ id: value, name: called }) => ({ value, name: called })),
+])
 const wrong = ref('')
 const id = enlarger?.id ?? uuid()
 const { busy, problem, current, act } = useAction()
@@ -40,7 +49,8 @@ async function keep(): Promise<void> {
   if (kind.value !== 'set' && !dials) return void (wrong.value = 'Say what its dials count to.')
   if (!own) return void (wrong.value = 'Lenses are their focal lengths in mm, such as 50, 80.')
   const filters = kind.value === 'set' || kind.value === null ? { kind: 'set' as const } : { kind: kind.value, max: dials as number }
-  const body = { name: name.value, filters, lagS, lenses: own }
+  const relay = relayId.value === byHand || relayId.value === null ? {} : { relayId: relayId.value }
+  const body = { name: name.value, filters, lagS, lenses: own, ...relay }
   const version = (current.value as Enlarger | null)?.version ?? enlarger?.version
   const kept = await act(() =>
     version === undefined
@@ -71,6 +81,7 @@ async function keep(): Promise<void> {
       ]"
     />
     <TextField v-if="kind !== 'set'" v-model="max" label="Dials count to" :hint="dialMaxima.join(', ')" />
+    <ChoiceField v-if="relays.length > 1" v-model="relayId" label="Its lamp is" :choices="relays" />
     <TextField v-model="lenses" label="Lenses" hint="mm, such as 50, 80" />
     <TextField
       v-model="lag"

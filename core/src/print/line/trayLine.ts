@@ -52,7 +52,7 @@ export type TrayBody = z.output<typeof trayBody>
 const id = z.uuidv7()
 const ml = z.number().gt(0, 'A tray holds something.').max(60_000, 'A tray holds 60 litres at most.')
 /** Where a tray’s liquid comes from: diluted out of stock, part of a bottle as it is, or the whole of a bottle, which comes back into it. */
-export const trayFrom = z.discriminatedUnion('way', [
+const trayFrom = z.discriminatedUnion('way', [
   z.strictObject({ way: z.literal('water') }),
   z.strictObject({ way: z.literal('dilute'), bottleId: id, newId: id, parts: z.array(z.number().gt(0).max(1000)).min(2).max(5) }),
   z.strictObject({ way: z.literal('part'), bottleId: id, newId: id }),

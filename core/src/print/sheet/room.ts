@@ -42,6 +42,8 @@ export const enlargerBody = z.strictObject({
   lenses: z
     .array(z.strictObject({ name: z.string().trim().max(80), focalMm: within(5, 1000, 'A lens is 5 to 1000 mm.') }))
     .max(12, 'Twelve lenses at most.'),
+  /** the relay its lamp hangs on; not there where it is switched by hand */
+  relayId: z.uuidv7().optional(),
 })
 export type EnlargerBody = z.output<typeof enlargerBody>
 

@@ -67,6 +67,8 @@ create table emergence (
   celsius numeric(14,4) not null
 );
 create index emergence_fill on emergence (fill_id, seq);
+alter table device drop constraint device_kind_check;
+alter table device add constraint device_kind_check check (kind in ('scale', 'thermometer', 'ph-meter', 'bath', 'lamp'));
 create trigger append_only before update or delete on emergence for each row execute function refuse_change('by_person');
 create trigger tell after insert or update on tray for each row execute function tell_change('line', 'id');
 create trigger tell after insert or update on tray_line for each row execute function tell_change('line', 'id');
@@ -74,6 +76,9 @@ create trigger tell after insert or update on line_pass for each row execute fun
 create trigger tell after insert on emergence for each row execute function tell_change('line', 'fill_id');
 `,
   down: /* sql */ `
+delete from device where kind = 'lamp';
+alter table device drop constraint device_kind_check;
+alter table device add constraint device_kind_check check (kind in ('scale', 'thermometer', 'ph-meter', 'bath'));
 drop table emergence, line_pass, tray_fill, tray_line, tray;
 `,
 }

@@ -6,8 +6,9 @@ import { part } from '../part/part'
 /** The pages of the print room, by the address behind it. */
 const pages: Record<string, ReturnType<typeof part>> = {
   '': part(() => import('./TraysPage.vue')),
-  prints: part(() => import('./PrintPage.vue')),
+  prints: part(() => import('../print/PrintPage.vue')),
   stock: part(() => import('../printroom/StockPage.vue')),
+  timer: part(() => import('../timer/TimerPage.vue')),
   line: part(() => import('../line/LinePage.vue')),
 }
 const route = useRoute()
