@@ -69,6 +69,7 @@ test.describe('safelight: every pixel is black or red', () => {
       '/trays/stock',
       '/trays/line',
       `/trays/prints/${print}`,
+      `/trays/timer/${print}`,
       '/sink/facts',
       '/formulary',
       `/formulary/${fixer}`,

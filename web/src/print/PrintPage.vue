@@ -11,6 +11,7 @@ import PrintCard from './PrintCard.vue'
 import StripCard from './StripCard.vue'
 import StripPanel from './StripPanel.vue'
 import { forTimer, usePrint } from './usePrint'
+import { typedIsKept } from '../hand/typed'
 import { keepTimer } from '../printroom/keptTimer'
 import { secondsWords } from '../printroom/words'
 
@@ -26,6 +27,8 @@ async function count(worked: PrintTry): Promise<void> {
   const { value: of } = enlarger
   if (!sheet.value || !of) return
   keepTimer(sheet.value.id, { plan, steps: timerSteps(plan, of.lagS), at: 0, onAt: null })
+  // what was typed for a strip goes with it
+  typedIsKept()
   await router.push(`/trays/timer/${sheet.value.id}`)
 }
 const box = computed(() => room.boxOf(sheet.value?.setup.boxId ?? ''))
@@ -158,8 +161,8 @@ const lastS = computed(() => {
         </div>
       </div>
       <p class="mt-4 text-quiet">
-        {{ cost }}<template v-if="box">; {{ show.plain(Number(box.left.toFixed(2))) }} left in its box</template>. Tongs or gloves, one pair
-        to a tray; nothing white while the box is open.
+        {{ cost }}<template v-if="box">{{ cost ? '; ' : '' }}{{ show.plain(Number(box.left.toFixed(2))) }} left in its box</template>. Tongs
+        or gloves, one pair to a tray; nothing white while the box is open.
       </p>
       <StripPanel
         v-if="stripping"

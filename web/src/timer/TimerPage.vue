@@ -93,6 +93,8 @@ const big = computed(() => {
   if (one.phase.value === 'done') return 'done'
   return one.phase.value === 'lead' ? '…' : show.number(leftS.value, 1)
 })
+/** the lamp is on, or goes on: less of the screen glows then */
+const lit = computed(() => timer.value?.phase.value === 'on' || timer.value?.phase.value === 'lead')
 const share = computed(() => {
   const { value: one } = timer
   const step = one?.step.value
@@ -122,7 +124,16 @@ const pressText = computed(() => {
     <template v-else>
       <div class="mb-2 flex flex-wrap items-center gap-x-5 gap-y-1">
         <h1 class="text-2xl font-bold">{{ sheet.title }}</h1>
-        <p v-if="timer && timer.step.value" class="text-lg">{{ timer.at.value + 1 }} of {{ timer.steps.value.length }}</p>
+        <ol v-if="timer && timer.steps.value.length > 1" class="flex flex-wrap gap-x-3 font-mono text-lg" aria-label="Exposures, s">
+          <li
+            v-for="(one, i) in timer.steps.value"
+            :key="i"
+            :class="i === timer.at.value ? 'font-bold underline' : i < timer.at.value ? 'line-through' : ''"
+            :aria-current="i === timer.at.value ? 'step' : undefined"
+          >
+            {{ show.number(one.seconds, 1) }}
+          </li>
+        </ol>
         <button type="button" class="button ml-auto" @click="leave">Leave it</button>
       </div>
       <p v-if="!plan" class="text-xl">Nothing is to be exposed here: choose a band, or say how the last print came out.</p>
@@ -144,7 +155,15 @@ const pressText = computed(() => {
         </p>
         <ProblemLine :problem="timer.problem.value || view.problem.value" />
         <div class="my-3 flex gap-3">
-          <button type="button" class="button button-main min-h-28 flex-1 text-4xl" data-press data-next :disabled="busy" @click="press">
+          <button
+            type="button"
+            class="button min-h-28 flex-1 text-4xl"
+            :class="lit ? '' : 'button-main'"
+            data-press
+            data-next
+            :disabled="busy"
+            @click="press"
+          >
             {{ pressText }}
           </button>
           <button
