@@ -69,6 +69,36 @@ test('what stands in the print room is written down; from a strip to a finished 
   await page.getByRole('button', { name: 'It is as it should be' }).click()
   await expect(page.getByText('Finished.')).toBeVisible()
   await expect(page.getByText(/^2\.25 sheets, 4\.50 of paper; 7\.75 left in its box/)).toBeVisible()
+  const onPaper = await page.request.get((await page.getByRole('link', { name: 'On paper, A5' }).getAttribute('href')) ?? '')
+  expect([onPaper.status(), (await onPaper.body()).subarray(0, 5).toString()]).toEqual([200, '%PDF-'])
+
+  // a year later twice as large: its time by the enlargement, what was noted for the sky stays in stops
+  await page.getByRole('button', { name: 'Another size or paper' }).click()
+  await page.getByLabel('Picture on the paper').fill('46.8')
+  await page.getByRole('button', { name: 'Work it out' }).click()
+  await expect(next).toContainText('enlargement ×3.48')
+  await expect(next).toContainText('Burn sky +0.50 stop = 31.2 s')
+  await expect(page.getByRole('button', { name: 'Exposed, 75.3 s' })).toBeVisible()
+
+  // split grade: a soft strip for the highlights, a hard one on top for the blacks
+  const strip = async (open: string, grade: string) => {
+    await page.getByRole('button', { name: open, exact: true }).click()
+    await page.getByLabel('Middle band').fill('12')
+    if (grade) await choose(page, 'Grade', grade)
+    await page.getByRole('button', { name: 'It is exposed' }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+  }
+  await strip('Strip again', 'Grade 00')
+  await page.getByRole('list', { name: 'Bands' }).last().getByRole('button').nth(3).click()
+  await page.getByRole('button', { name: 'A hard strip on top' }).click()
+  await expect(page.getByText('First the whole strip 12.0 s through grade 00')).toBeVisible()
+  await page.getByRole('button', { name: 'Not now' }).click()
+  await strip('A hard strip on top', '')
+  await page.getByRole('list', { name: 'Bands' }).last().getByRole('button').nth(3).click()
+  await expect(page.getByRole('button', { name: 'Exposed, 12.0 s + 12.0 s' })).toBeVisible()
+  await expect(next).toContainText('soft: grade 00')
+  await expect(next).toContainText('hard: grade 5')
+
   await page.getByRole('link', { name: '← Trays' }).click()
   await page.getByLabel('Find a print').fill('ferry fog')
   await expect(page.getByRole('link', { name: /^Ferry in fog/ })).toHaveCount(1)

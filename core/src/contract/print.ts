@@ -43,6 +43,10 @@ export const printApi = {
     params: idParams,
     file: true,
   }),
+  sheet: endpoint('GET', '/api/print/prints/:id', 'member', 'A print’s own sheet on A5: what it was made with and each try, as PDF', {
+    params: idParams,
+    file: true,
+  }),
   order: endpoint('GET', '/api/print/orders/:id', 'member', 'The slip of an order, with a code that opens it, as PDF', {
     params: idParams,
     query: z.strictObject({ on: z.enum(['label', 'a6']).default('label') }),

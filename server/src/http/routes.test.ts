@@ -72,6 +72,7 @@ describe('every route, with the wrong role', () => {
     'POST /api/printing/:id/take-back': [404, () => ({ version: 1, why: '' })],
     'GET /api/trays': [200],
     'POST /api/enlargers/:id/light': [404, () => ({ seconds: 1, inMs: 0 })],
+    'GET /api/print/prints/:id': [404],
     'GET /api/line': [200],
     'POST /api/line/:id/prints': [404, () => ({ passId: uuid(), base: 'rc', widthCm: 20, heightCm: 25, count: 1, what: '' })],
     'POST /api/line/:id/prints/:passId/take-back': [404, () => ({ reason: 'not so' })],

@@ -7,7 +7,7 @@ import {
   type ModelStatic,
   type NonAttribute,
 } from 'sequelize'
-import { amount, counted, instant, key, of, optional, text, uuids } from '../table/columns'
+import { amount, counted, instant, key, of, optional, text, usually, uuids } from '../table/columns'
 import type { Row } from '../table/database'
 import { table } from '../table/table'
 
@@ -26,7 +26,7 @@ export class LinePass extends Model<InferAttributes<LinePass>, InferCreationAttr
   declare byPerson: string | null
   declare base: PaperBase
   declare equivalents: number
-  declare what: string
+  declare what: CreationOptional<string>
   declare entryIds: string[]
   declare backAt: CreationOptional<number | null>
   declare backBy: CreationOptional<string | null>
@@ -41,7 +41,7 @@ export const linePassTable = table(LinePass, 'line_pass', {
   byPerson: optional(of('person')),
   base: text(),
   equivalents: amount(),
-  what: text(),
+  what: usually(text(), ''),
   entryIds: uuids(),
   backAt: optional(instant()),
   backBy: optional(of('person')),

@@ -18,8 +18,12 @@ interface Passed {
   now: number
 }
 
+/** decimals a ledger keeps */
+const keptDigits = 4
+
 /** Prints went through: a use of every liquid of the line, by the same ledgers as films. */
-export async function passThrough(db: Database, line: Row<'TrayLine'>, { id, base, equivalents, what, by, now }: Passed): Promise<void> {
+export async function passThrough(db: Database, line: Row<'TrayLine'>, { id, base, what, by, now, ...passed }: Passed): Promise<void> {
+  const equivalents = Number(passed.equivalents.toFixed(keptDigits))
   const fills = await standingFills(db, line.id)
   const held = await openBottles(
     db,

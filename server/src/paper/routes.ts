@@ -14,6 +14,7 @@ import { answers, type Handler } from '../http/route'
 import { jarsWithSums } from '../jar/queries'
 import { ownOrder } from '../order/rows'
 import { meOf } from '../person/rows'
+import { boxRows, enlargerRow, ownSheet, paperRow, tryRows } from '../print/rows'
 import { ofOwn } from '../run/own'
 import { runRow } from '../run/rows'
 import { pickupRow } from '../sink/pickups'
@@ -23,6 +24,7 @@ import { bottleLabel, jarLabel, labelsPdf, type LabelContent } from './labels'
 import { runSheetPdf } from './runSheet'
 import { drumLabelPdf } from './drumLabel'
 import { pickupNotePdf } from './pickupNote'
+import { printSheetPdf } from './printSheet'
 import { slipPdf } from './slip'
 
 const originOf = (request: Request): string => `${request.protocol}://${request.get('host') ?? 'localhost'}`
@@ -99,11 +101,25 @@ const pickupNote: Handler<typeof printApi.pickup> = async ({ db, params, now }) 
   return { name: `collection ${pickup.number}.pdf`, type: 'application/pdf', bytes }
 }
 
+const printSheet: Handler<typeof printApi.sheet> = async ({ db, params: { id }, who, request }) => {
+  const sheet = await ownSheet(db, id, who)
+  const [box = null] = await boxRows(db, { id: sheet.setup.boxId })
+  const paper = box ? await db.Paper.findByPk(box.paperId) : null
+  const enlarger = await db.Enlarger.findByPk(sheet.setup.enlargerId)
+  const facts = {
+    ...{ sheet, tries: await tryRows(db, { sheetId: id }), box },
+    ...{ paper: paper && paperRow(paper), enlarger: enlarger && enlargerRow(enlarger) },
+  }
+  const bytes = await printSheetPdf(facts, originOf(request), await meOf(db, who.id))
+  return { name: `print ${sheet.number}.pdf`, type: 'application/pdf', bytes }
+}
+
 /** Labels, cards, sheets of runs, slips of orders and papers of drums as PDF. */
 export const paperRoutes = [
   answers(printApi.drum, drumPaper),
   answers(printApi.pickup, pickupNote),
   answers(printApi.order, slip),
+  answers(printApi.sheet, printSheet),
   answers(printApi.labels, labels),
   answers(printApi.card, card),
   answers(printApi.run, ofOwn(runSheet)),

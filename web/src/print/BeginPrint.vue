@@ -9,16 +9,15 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import { useSession } from '../session/store'
-import { useShow } from '../session/useShow'
-import { readFigure } from '../fields/figure'
 import { usePeople } from '../stores'
 import type { RoomView } from '../printroom/useRoom'
+import SetupFields from './SetupFields.vue'
+import { useSetup } from './useSetup'
 
 /** A print is begun: which negative, on which paper, how large. */
 const { view } = defineProps<{ view: RoomView }>()
 const emit = defineEmits<{ close: [] }>()
 const session = useSession()
-const show = useShow()
 const router = useRouter()
 const last = view.there.value?.sheets[0]?.setup
 const title = ref('')
@@ -31,18 +30,11 @@ const formats: { value: string; name: string; mm: [number, number] }[] = [
   { value: '69x56', name: '6 × 7 cm', mm: [69, 56] },
   { value: '120x95', name: '4 × 5 in', mm: [120, 95] },
 ]
-const boxId = ref<string | null>(
-  view.boxChoices.value.find((one) => one.value === last?.boxId)?.value ?? view.boxChoices.value[0]?.value ?? null,
-)
-const enlargerId = ref<string | null>(last?.enlargerId ?? view.enlargerChoices.value[0]?.value ?? null)
-const width = ref('')
-const stop = ref(last ? show.plain(last.lensN) : '8')
-const developer = ref(last?.developer ?? '')
-const negative = computed((): [number, number] => formats.find((one) => one.value === format.value)?.mm ?? [36, 24])
-const m = computed(() => {
-  const cm = readFigure(width.value)
-  return cm && cm > 0 ? (10 * cm) / negative.value[0] : null
+const negative = computed(() => {
+  const [widthMm = 36, heightMm = 24] = formats.find((one) => one.value === format.value)?.mm ?? []
+  return { widthMm, heightMm }
 })
+const setup = useSetup(view, negative, last, false)
 const people = usePeople()
 onMounted(() => void (session.isTechnician && people.load()))
 const memberId = ref(session.session?.person?.id ?? '')
@@ -52,17 +44,11 @@ const id = uuid()
 const { busy, problem, act } = useAction()
 async function begin(): Promise<void> {
   wrong.value = ''
-  const lensN = readFigure(stop.value)
   if (title.value.trim() === '') return void (wrong.value = 'Give the print a name.')
   if (what.value.trim() === '') return void (wrong.value = 'Say which negative, such as roll 41, frame 12.')
-  if (m.value === null) return void (wrong.value = 'How wide is the picture on the paper, in cm?')
-  if (!lensN) return void (wrong.value = 'The lens stop is a number such as 8.')
-  if (boxId.value === null || enlargerId.value === null) return void (wrong.value = 'Say which paper and which enlarger.')
-  const [widthMm, heightMm] = negative.value
-  const body = {
-    ...{ id, memberId: memberId.value, title: title.value, negative: { what: what.value, widthMm, heightMm } },
-    setup: { boxId: boxId.value, enlargerId: enlargerId.value, m: m.value, lensN, developer: developer.value },
-  }
+  const read = setup.read()
+  if (typeof read === 'string') return void (wrong.value = read)
+  const body = { id, memberId: memberId.value, title: title.value, negative: { what: what.value, ...negative.value }, setup: read }
   if (await act(() => call(traysApi.begin, { body }))) await router.push(`/trays/prints/${id}`)
 }
 </script>
@@ -73,15 +59,7 @@ async function begin(): Promise<void> {
       <TextField v-model="title" label="Name" hint="such as: the sluice at low water" begin />
       <TextField v-model="what" label="Negative" hint="film and frame" />
       <ChoiceField v-model="format" label="Format" :choices="formats" />
-      <TextField
-        v-model="width"
-        label="Picture on the paper"
-        :hint="m === null ? 'cm wide' : `cm wide; enlarged ${show.number(m, 1)} times`"
-      />
-      <ChoiceField v-model="boxId" label="Paper" :choices="view.boxChoices.value" />
-      <ChoiceField v-model="enlargerId" label="Enlarger" :choices="view.enlargerChoices.value" />
-      <TextField v-model="stop" label="Lens stop" hint="f/" />
-      <TextField v-model="developer" label="Developer" hint="and its dilution" />
+      <SetupFields :view="setup" />
       <ChoiceField v-if="session.isTechnician && whose.length > 0" v-model="memberId" label="Whose" :choices="whose" />
     </div>
   </FormPanel>

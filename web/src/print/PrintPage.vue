@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { stripAround, timerSteps, type Grade, type PrintTry } from '@selvrin/core'
+import { stripAround, timerSteps, type Grade, type PrintExposure, type PrintFilter, type PrintTry } from '@selvrin/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { useShow } from '../session/useShow'
+import AnotherSetup from './AnotherSetup.vue'
 import JudgePad from './JudgePad.vue'
 import NextCard from './NextCard.vue'
 import PrintCard from './PrintCard.vue'
@@ -12,6 +13,7 @@ import StripCard from './StripCard.vue'
 import StripPanel from './StripPanel.vue'
 import { forTimer, usePrint } from './usePrint'
 import { typedIsKept } from '../hand/typed'
+import { light } from '../light/light'
 import { keepTimer } from '../printroom/keptTimer'
 import { secondsWords } from '../printroom/words'
 
@@ -51,7 +53,15 @@ const cost = computed(() => {
   return tries.value.length === 0 ? '' : `${show.plain(sheets)} sheets${money}`
 })
 const whole = computed(() => (last.value?.plan.kind === 'print' ? last.value.plan : null))
-const isRight = computed(() => whole.value !== null && (last.value?.said.length ?? 0) === 0)
+const isRight = computed(() => whole.value !== null && (last.value?.said.length ?? 0) === 0 && !view.isMoved.value)
+const moving = ref(false)
+/** the soft exposure a hard strip goes on top of */
+const under = ref<PrintExposure | null>(null)
+function strip(over: PrintExposure | null): void {
+  under.value = over
+  if (over) grade.value = '5'
+  stripping.value = true
+}
 /** the first time of a strip, where nothing was printed */
 const grade = ref<Grade>('2')
 /** a strip again is of the grade that was printed last */
@@ -61,6 +71,10 @@ watch(last, (now) => {
 })
 const chain = useTemplateRef<HTMLElement>('chain')
 watch([() => tries.value.length, chain], () => void nextTick(() => chain.value?.scrollTo({ left: chain.value.scrollWidth })))
+const stripOf = (guessS: number, filter: PrintFilter): PrintTry => ({
+  ...stripAround(guessS, filter),
+  under: under.value ? [under.value] : [],
+})
 const lastS = computed(() => {
   const { print } = next.value
   return print?.print.exposures.at(-1)?.seconds ?? whole.value?.exposures.at(-1)?.seconds ?? 10
@@ -115,6 +129,13 @@ const lastS = computed(() => {
           @say="view.judge(last, { said: $event })"
         />
         <div class="flex flex-wrap items-center gap-3">
+          <button v-if="tries.length > 0" type="button" class="button order-last" :disabled="busy" @click="moving = true">
+            Another size or paper
+          </button>
+          <!-- a white page would fog what lies open -->
+          <a v-if="tries.length > 0 && light === 'white'" :href="`/api/print/prints/${sheet.id}`" target="_blank" class="button order-last"
+            >On paper, A5</a
+          >
           <template v-if="sheet.done">
             <p class="text-xl font-semibold">Finished.</p>
             <button type="button" class="button" :disabled="busy" @click="view.finish(false)">Go on with it</button>
@@ -153,9 +174,12 @@ const lastS = computed(() => {
               class="button"
               :class="tries.length === 0 ? 'button-main min-h-16 px-6 text-2xl' : ''"
               :disabled="busy"
-              @click="stripping = true"
+              @click="strip(null)"
             >
               {{ tries.length === 0 ? 'A strip' : 'Strip again' }}
+            </button>
+            <button v-if="view.soft.value" type="button" class="button" :disabled="busy" @click="strip(view.soft.value)">
+              A hard strip on top
             </button>
           </template>
         </div>
@@ -170,9 +194,11 @@ const lastS = computed(() => {
         :view="view"
         :guess-s="lastS"
         @close="stripping = false"
-        @count="(guessS, filter) => count(stripAround(guessS, filter))"
-        @expose="(guessS, filter) => (view.expose(stripAround(guessS, filter)), (stripping = false))"
+        :under="under"
+        @count="(guessS, filter) => count(stripOf(guessS, filter))"
+        @expose="(guessS, filter) => (view.expose(stripOf(guessS, filter)), (stripping = false))"
       />
+      <AnotherSetup v-if="moving" :view="view" @close="moving = false" />
     </template>
   </div>
 </template>

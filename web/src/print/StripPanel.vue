@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { exposuresOf, grades, lampTimes, stripAround, type Grade, type PrintFilter } from '@selvrin/core'
+import { exposuresOf, grades, lampTimes, stripAround, type Grade, type PrintExposure, type PrintFilter } from '@selvrin/core'
 import { computed, ref } from 'vue'
 import { sentence } from '../api/call'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -12,7 +12,7 @@ import type { PrintView } from './usePrint'
 import { filterWords, gradeName } from '../printroom/words'
 
 /** A test strip around a guess: what is exposed one after another while a band more is covered each time. */
-const { view, guessS } = defineProps<{ view: PrintView; guessS: number }>()
+const { view, guessS, under } = defineProps<{ view: PrintView; guessS: number; under: PrintExposure | null }>()
 const emit = defineEmits<{ close: []; expose: [guessS: number, filter: PrintFilter]; count: [guessS: number, filter: PrintFilter] }>()
 const grade = defineModel<Grade>('grade', { required: true })
 const show = useShow()
@@ -63,6 +63,12 @@ function expose(by: 'expose' | 'count'): void {
     >
     <TextField v-model="typed" label="Middle band" hint="s; the others in thirds of a stop around it" begin />
     <ChoiceField v-if="view.paper.value?.grade === null" v-model="grade" label="Grade" :choices="choices" :problem="filterProblem" />
+    <p v-if="under" class="text-lg">
+      First the whole strip {{ show.number(under.seconds, 1) }} s through {{ filterWords(under.filter) }}; the head stays as it is.
+    </p>
+    <p v-else-if="view.paper.value?.grade === null" class="text-quiet">
+      For a split grade begin with grade 00 and choose the band whose highlights are right; the hard strip goes on top.
+    </p>
     <template v-if="strip">
       <p v-if="filter">{{ filterWords(filter) }}. The whole strip first, then cover one band more each time:</p>
       <p class="font-mono text-2xl font-bold">{{ strip.onS.map((one) => show.number(one, 1)).join(' · ') }} s</p>

@@ -1,14 +1,18 @@
 import {
   dialsFor,
   filterWayOf,
+  movedPrint,
   nextTry,
   printOfStrip,
   stripShare,
   type Grade,
   type NextTry,
+  type PrintExposure,
   type PrintFilter,
   type PrintSaid,
+  type PrintSetup,
   type PrintTry,
+  type TrySetup,
 } from '@selvrin/core'
 import { traysApi, type PrintTryRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
@@ -42,17 +46,60 @@ export function usePrint(id: string) {
   const paper = computed(() => room.paperOf(sheet.value?.setup.boxId ?? ''))
   const said = computed(() => last.value?.said ?? [])
 
+  /** What a time depends on, of a setup whose paper is known. */
+  const setupOf = (setup: TrySetup): PrintSetup | null => {
+    const of = room.paperOf(setup.boxId)
+    return of && { m: setup.m, lensN: setup.lensN, paper: { name: of.name, speed: of.speed, dryDown: of.dryDown } }
+  }
+  /** The print was made with something else than the next one will be. */
+  const isMoved = computed(() => {
+    const { setup: was } = last.value ?? {}
+    const { setup: is } = sheet.value ?? {}
+    if (!was || !is) return false
+    return (
+      was.m !== is.m ||
+      was.lensN !== is.lensN ||
+      was.enlargerId !== is.enlargerId ||
+      room.paperOf(was.boxId)?.id !== room.paperOf(is.boxId)?.id
+    )
+  })
+  /** The print as it is made with the setup of now: its time by size, stop and paper, its grade by the filters there are. */
+  function movedTo(next: NextTry): NextTry {
+    const [from, to] = [last.value && setupOf(last.value.setup), sheet.value && setupOf(sheet.value.setup)]
+    if (!isMoved.value || !from || !to) return next
+    const { print, factors, findings } = movedPrint(next.print, { from, to, matched: [] })
+    return {
+      print: { ...print, exposures: print.exposures.map((one) => ({ ...one, filter: refiltered(one.filter) })) },
+      changes: [
+        ...next.changes,
+        ...factors.map(({ name, factor }) => ({ what: 'exposure' as const, says: `${name} ×${factor.toFixed(2)}`, factor })),
+      ],
+      findings: [...findings, ...next.findings],
+    }
+  }
+
   /** The next print: of the band that was chosen, or of what was said of the last one; or why there is none. */
   const next = computed((): { print: NextTry | null; problem: string } => {
     const plan = last.value?.plan
     if (!plan || !enlarger.value) return { print: null, problem: '' }
     try {
-      if (plan.kind === 'print') return { print: nextTry(plan, said.value, filterWayOf(enlarger.value.filters)), problem: '' }
-      return { print: plan.chosen === null ? null : { print: printOfStrip(plan), changes: [], findings: [] }, problem: '' }
+      if (plan.kind === 'print') {
+        const was = room.enlargerOf(last.value?.setup.enlargerId ?? '') ?? enlarger.value
+        return { print: movedTo(nextTry(plan, said.value, filterWayOf(was.filters))), problem: '' }
+      }
+      return { print: plan.chosen === null ? null : movedTo({ print: printOfStrip(plan), changes: [], findings: [] }), problem: '' }
     } catch (error) {
       return { print: null, problem: sentence(error) }
     }
   })
+  /** A filter as this enlarger sets it and this paper takes it. */
+  function refiltered(filter: PrintFilter): PrintFilter {
+    const fits = enlarger.value?.filters.kind === 'set' ? 'set' : 'dials'
+    const same = last.value?.setup.enlargerId === sheet.value?.setup.enlargerId
+    if (paper.value?.grade !== null) return { kind: 'none' }
+    if (filter.kind === 'none') return filterFor('2')
+    return (filter.kind === fits && same) || filter.grade === null ? filter : filterFor(filter.grade)
+  }
   /** A filter of the enlarger for a grade, as the paper takes one. */
   function filterFor(grade: Grade): PrintFilter {
     const filters = enlarger.value?.filters
@@ -82,12 +129,45 @@ export function usePrint(id: string) {
       const body = { id: uuid(), entryId: uuid(), setup, plan: forTimer(plan), sheets: plan.kind === 'strip' ? stripSheets : 1 }
       told(await call(traysApi.expose, { params: { id }, body }))
     })
-  const finish = (done: boolean) =>
+  const change = (more: { done?: boolean; setup?: TrySetup }) =>
     act(async () => {
-      const { version, title, negative, setup } = sheet.value as NonNullable<typeof sheet.value>
-      await call(traysApi.change, { params: { id }, body: { version, title, negative, setup, done } })
+      const { version, title, negative, setup, done } = sheet.value as NonNullable<typeof sheet.value>
+      await call(traysApi.change, { params: { id }, body: { version, title, negative, setup, done, ...more } })
       await page.load()
     })
-  return { page, room, sheet, tries, last, enlarger, paper, said, next, filterFor, busy, problem, judge, expose, finish }
+  const finish = (done: boolean) => change({ done })
+  /** The soft exposure of a split grade, once its band is chosen: what a hard strip goes on top of. */
+  const soft = computed((): PrintExposure | null => {
+    const plan = last.value?.plan
+    if (
+      plan?.kind !== 'strip' ||
+      plan.chosen === null ||
+      plan.under.length > 0 ||
+      plan.filter.kind === 'none' ||
+      plan.filter.grade !== '00'
+    )
+      return null
+    return printOfStrip(plan).exposures[0] ?? null
+  })
+  return {
+    page,
+    room,
+    sheet,
+    tries,
+    last,
+    enlarger,
+    paper,
+    said,
+    next,
+    filterFor,
+    busy,
+    problem,
+    isMoved,
+    soft,
+    judge,
+    expose,
+    change,
+    finish,
+  }
 }
 export type PrintView = ReturnType<typeof usePrint>
