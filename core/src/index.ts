@@ -339,6 +339,16 @@ export { compareProcesses, timeWords, type ProcessDifference } from './process/e
 export { outcomeOf, practisedC, practisedEndS, type PracticeOutcome } from './practice/outcome'
 export { troubleKinds, type Practised, type PractisedLoading, type PractisedStep, type TroubleKind } from './practice/practised'
 export { asksFor, awayS, standingOrder, troubleAnswers, troublesOf, type Trouble } from './practice/trouble'
+export {
+  calibrationBody,
+  contactSeconds,
+  matchedSince,
+  swaps,
+  type CalibrationBody,
+  type ContactBody,
+  type Swap,
+  type SwapBody,
+} from './print/calibration'
 export { contactTime, sheetLooks, sheetSays, type SheetLooks } from './print/contact'
 export { dodgeBurn, placeTimes, type PlacePlan, type PlaceTime } from './print/dodgeBurn'
 export { dryTime, usualDryDown } from './print/dryDown'

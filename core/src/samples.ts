@@ -20,6 +20,7 @@ import { planFor } from './process/planFor'
 import type { RunRequest, Tank } from './process/shelf'
 import type { Process } from './process/process'
 import type { DarkroomEvening } from './rota/darkroom/evening'
+import type { SwapBody } from './print/calibration'
 import type { PrintSetup } from './print/sheet/moved'
 import type { EnlargerBody, PaperBody } from './print/sheet/room'
 import type { StripTry, WholeTry } from './print/sheet/tries'
@@ -269,6 +270,12 @@ export const aSetup: PrintSetup = { m: 4, lensN: 8, paper: { name: 'Sluice satin
 export const aStrip: StripTry = {
   ...{ kind: 'strip', steps: { by: 'stops', firstS: 8, stepStops: 0.5 }, bands: 5, way: 'cover' },
   ...{ filter: { kind: 'set', grade: '2' }, under: [], chosen: null },
+}
+
+/** Another developer, matched on strips in sixths of a stop: a quarter more for light and dark tones alike. */
+export const aSwap: SwapBody = {
+  ...{ kind: 'swap', of: 'developer', enlargerId: null, paperId: null, stepStops: 1 / 6, note: '' },
+  ...{ light: { beforeS: 12, afterS: 15 }, dark: { beforeS: 20, afterS: 25 } },
 }
 
 /** What goes down the drain stands on: a paper on stop baths, and nothing that went down this day. */

@@ -56,7 +56,7 @@ export {
   type Recovery,
   type SinkPage,
 } from './sink'
-export { traysApi, type BoxOfPaper, type Enlarger, type Paper, type PrintSheet, type PrintTryRow } from './trays'
+export { traysApi, type BoxOfPaper, type CalibrationRow, type Enlarger, type Paper, type PrintSheet, type PrintTryRow } from './trays'
 export { lineApi, type Tray, type TrayFill, type TrayLine } from './line'
 export { weeksApi, type WeeksPage } from './weeks'
 export { wallApi, type Wall, type WallKey } from './wall'

@@ -61,7 +61,7 @@ export const lineApi = {
     params: idParams,
     body: z.strictObject({
       ...{ passId: id, base, widthCm: side, heightCm: side, what: z.string().trim().max(200, 'Two hundred characters at most.') },
-      count: z.number('How many prints?').gt(0, 'How many prints?').max(200, 'Two hundred prints at once at most.'),
+      count: z.number('Say how many prints.').gt(0, 'Say how many prints.').max(200, 'Two hundred prints at once at most.'),
     }),
     response: line,
   }),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { calibrationBody } from '../print/calibration'
 import { enlargerBody, negativeBody, paperBody, paperBoxBody, trySetup } from '../print/sheet/room'
 import { printPlan, printSaid } from '../print/sheet/tries'
 import { done, find, id, idParams, listQuery, name, note, page, version } from '../shape/common'
@@ -13,6 +14,7 @@ const box = z.object({
   openedAt: z.number().nullable(),
 })
 const enlarger = z.object({ id, version, ...enlargerBody.shape })
+const calibration = z.object({ id, version, at: z.number(), by: z.string(), body: calibrationBody })
 const sheetRow = z.object({
   ...{ id, version, number: z.int(), title: z.string() },
   ...{ memberId: id.nullable(), member: z.string(), at: z.number() },
@@ -36,7 +38,10 @@ const tryRow = z.object({
 
 export const traysApi = {
   get: endpoint('GET', '/api/trays', 'member', 'Papers, their boxes and the enlargers, and the prints that are being made', {
-    response: z.object({ papers: z.array(paper), boxes: z.array(box), enlargers: z.array(enlarger), sheets: z.array(sheetRow) }),
+    response: z.object({
+      ...{ papers: z.array(paper), boxes: z.array(box), enlargers: z.array(enlarger), sheets: z.array(sheetRow) },
+      calibrations: z.array(calibration),
+    }),
   }),
   addPaper: endpoint('POST', '/api/papers', 'technician', 'A paper of the house', {
     body: z.strictObject({ id, ...paperBody.shape }),
@@ -64,6 +69,15 @@ export const traysApi = {
     params: idParams,
     body: z.strictObject({ version, ...enlargerBody.shape }),
     response: enlarger,
+  }),
+  calibrate: endpoint('POST', '/api/calibrations', 'technician', 'Strips that were matched, or a standard contact time', {
+    body: z.strictObject({ id, body: calibrationBody }),
+    response: calibration,
+  }),
+  calibrateBack: endpoint('POST', '/api/calibrations/:id/take-back', 'technician', 'It was not so', {
+    params: idParams,
+    body: z.strictObject({ version }),
+    response: done,
   }),
   light: endpoint('POST', '/api/enlargers/:id/light', 'member', 'The lamp on for so many seconds, by its relay; 0 switches it off', {
     params: idParams,
@@ -110,5 +124,6 @@ export const traysApi = {
 export type Paper = z.infer<typeof paper>
 export type BoxOfPaper = z.infer<typeof box>
 export type Enlarger = z.infer<typeof enlarger>
+export type CalibrationRow = z.infer<typeof calibration>
 export type PrintSheet = z.infer<typeof sheetRow>
 export type PrintTryRow = z.infer<typeof tryRow>

@@ -57,6 +57,7 @@ import { linePassTable } from '../line/LinePass'
 import { trayTable } from '../line/Tray'
 import { trayFillTable } from '../line/TrayFill'
 import { trayLineTable } from '../line/TrayLine'
+import { calibrationTable } from '../print/Calibration'
 import { enlargerTable } from '../print/Enlarger'
 import { paperTable } from '../print/Paper'
 import { paperBoxTable } from '../print/PaperBox'
@@ -152,6 +153,7 @@ const tables = {
   Enlarger: enlargerTable,
   Sheet: sheetTable,
   PrintTry: printTryTable,
+  Calibration: calibrationTable,
   Tray: trayTable,
   TrayLine: trayLineTable,
   TrayFill: trayFillTable,
@@ -205,6 +207,7 @@ const belongings: [from: keyof Tables, to: keyof Tables, as: string, column: str
   ['Recovery', 'Person', 'by', 'byPerson'],
   ['Sheet', 'Person', 'member', 'memberId'],
   ['PrintTry', 'Person', 'by', 'byPerson'],
+  ['Calibration', 'Person', 'by', 'byPerson'],
   ['TrayLine', 'Person', 'opener', 'openedBy'],
   ['LinePass', 'Person', 'by', 'byPerson'],
   ['Recovery', 'Drum', 'drum', 'drumId'],

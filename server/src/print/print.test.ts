@@ -119,3 +119,37 @@ test('a member sees their own prints alone, and begins none for others', async (
   expect(done.body.done).toBe(true)
   expect(((await tilda.send('GET', '/api/trays')).body.sheets as unknown as PrintSheet[]).map((one) => one.id)).not.toContain(own.id)
 })
+
+test('what was matched and measured is kept with its date and taken back; what is not of this house, or says no time, is refused', async () => {
+  const calibrate = (body: object, who = ilse) => who.call(traysApi.calibrate, { body: { id: uuid(), body } })
+  const tones = { light: { beforeS: 12, afterS: 15 }, dark: { beforeS: 20, afterS: 25 } }
+  const swap = { kind: 'swap', of: 'developer', enlargerId: null, paperId, stepStops: 1 / 6, ...tones, note: 'batch 9' }
+  expect(said(await calibrate(swap, tilda))).toEqual([403, 'not-yours'])
+  expect(said(await calibrate({ ...swap, paperId: uuid() }))).toEqual([404, 'not-found'])
+  expect(said(await calibrate({ ...swap, light: { beforeS: 0, afterS: 15 } }))).toEqual([400, 'invalid'])
+  const kept = await calibrate(swap)
+  expect(kept.status).toBe(200)
+  const contact = {
+    kind: 'contact',
+    enlargerId,
+    paperId,
+    m: 8,
+    lensN: 8,
+    grade: '2',
+    developer: '',
+    film: 'Millrace 400',
+    firstS: 4,
+    stepStops: 0.5,
+    bands: 7,
+  }
+  expect(said(await calibrate({ ...contact, chosen: 6, densities: [] }))).toEqual([422, 'no-end'])
+  expect((await calibrate({ ...contact, chosen: 3, densities: [] })).status).toBe(200)
+  const rows = async () => (await tilda.send('GET', '/api/trays')).body.calibrations as unknown as { id: string; version: number }[]
+  expect(await rows()).toHaveLength(2)
+  const { id, version } = kept.body as unknown as { id: string; version: number }
+  const back = (seen: number) => ilse.call(traysApi.calibrateBack, { params: { id }, body: { version: seen } })
+  expect(said(await back(version + 1))).toEqual([409, 'stale'])
+  expect((await back(version)).status).toBe(200)
+  expect(said(await back(version))).toEqual([404, 'not-found'])
+  expect((await rows()).map((one) => one.id)).not.toContain(id)
+})

@@ -1,5 +1,6 @@
 import { traysApi } from '@selvrin/core/contract'
 import { answers } from '../http/route'
+import { calibrate, calibrateBack } from './calibrations'
 import { light } from './lamp'
 import { begin, change, get, list, room } from './sheets'
 import { addBox, addEnlarger, addPaper, changeEnlarger, changePaper, countBox } from './stock'
@@ -14,6 +15,8 @@ export const traysRoutes = [
   answers(traysApi.countBox, countBox),
   answers(traysApi.addEnlarger, addEnlarger),
   answers(traysApi.changeEnlarger, changeEnlarger),
+  answers(traysApi.calibrate, calibrate),
+  answers(traysApi.calibrateBack, calibrateBack),
   answers(traysApi.light, light),
   answers(traysApi.sheets, list),
   answers(traysApi.sheet, get),

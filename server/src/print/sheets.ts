@@ -6,6 +6,7 @@ import { saveSeen } from '../http/changing'
 import { pageOf, wordsOf } from '../http/page'
 import type { Handler } from '../http/route'
 import type { Who } from '../http/who'
+import { calibrationRows } from './calibrations'
 import { boxRows, enlargerRow, ownSheet, paperRow, sheetRows, tryRows } from './rows'
 
 const newest: Order = [['id', 'desc']]
@@ -19,6 +20,7 @@ export const room: Handler<typeof traysApi.get> = async ({ db, who }) => ({
   papers: (await db.Paper.findAll({ where: { goneAt: null }, order: ['id'] })).map(paperRow),
   boxes: await boxRows(db, {}),
   enlargers: (await db.Enlarger.findAll({ where: { goneAt: null }, order: ['id'] })).map(enlargerRow),
+  calibrations: await calibrationRows(db),
   sheets: await sheetRows(db, { done: false, ...mine(who) }, { order: newest, limit: mostOpen }),
 })
 

@@ -1,6 +1,7 @@
 import {
   dialsFor,
   filterWayOf,
+  matchedSince,
   movedPrint,
   nextTry,
   printOfStrip,
@@ -8,6 +9,7 @@ import {
   type Grade,
   type NextTry,
   type PrintExposure,
+  type PrintFactor,
   type PrintFilter,
   type PrintSaid,
   type PrintSetup,
@@ -51,9 +53,17 @@ export function usePrint(id: string) {
     const of = room.paperOf(setup.boxId)
     return of && { m: setup.m, lensN: setup.lensN, paper: { name: of.name, speed: of.speed, dryDown: of.dryDown } }
   }
+  /** What was matched since the last try: its time takes these factors. */
+  const matched = computed((): PrintFactor[] => {
+    const { value: of } = sheet
+    const [paperId, noted] = [paper.value?.id, last.value?.at]
+    if (!of || paperId === undefined || noted === undefined) return []
+    return matchedSince(room.there.value?.calibrations ?? [], { noted, enlargerId: of.setup.enlargerId, paperId })
+  })
   /** The print was made with something else than the next one will be. */
   const isMoved = computed(() => {
     const { setup: was } = last.value ?? {}
+    if (matched.value.length > 0) return true
     const { setup: is } = sheet.value ?? {}
     if (!was || !is) return false
     return (
@@ -67,7 +77,7 @@ export function usePrint(id: string) {
   function movedTo(next: NextTry): NextTry {
     const [from, to] = [last.value && setupOf(last.value.setup), sheet.value && setupOf(sheet.value.setup)]
     if (!isMoved.value || !from || !to) return next
-    const { print, factors, findings } = movedPrint(next.print, { from, to, matched: [] })
+    const { print, factors, findings } = movedPrint(next.print, { from, to, matched: matched.value })
     return {
       print: { ...print, exposures: print.exposures.map((one) => ({ ...one, filter: refiltered(one.filter) })) },
       changes: [

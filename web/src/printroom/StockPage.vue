@@ -6,6 +6,7 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import BoxPanel from './BoxPanel.vue'
+import CalibrationList from './CalibrationList.vue'
 import CountBox from './CountBox.vue'
 import EnlargerPanel from './EnlargerPanel.vue'
 import PaperPanel from './PaperPanel.vue'
@@ -103,6 +104,7 @@ const enlargerWords = (one: Enlarger): string =>
           </li>
         </ul>
       </section>
+      <CalibrationList :room="view" />
       <PaperPanel v-if="papering" :paper="papering.paper" @close="((papering = null), page.load())" />
       <EnlargerPanel v-if="enlarging" :enlarger="enlarging.enlarger" @close="((enlarging = null), page.load())" />
       <BoxPanel v-if="bringing" :paper="bringing" @close="((bringing = null), page.load())" />

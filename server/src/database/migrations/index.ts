@@ -25,6 +25,7 @@ import { sink } from './0024-sink'
 import { drain } from './0025-drain'
 import { prints } from './0026-prints'
 import { line } from './0027-line'
+import { calibration } from './0028-calibration'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -56,4 +57,5 @@ export const migrations: Migration[] = [
   drain,
   prints,
   line,
+  calibration,
 ]
