@@ -147,7 +147,7 @@ test('a mix forgives the hand: a slip is asked about, too much makes a larger ba
 
 test('while the server is away no page says that nothing is there, and each recovers by itself', async ({ page, context }) => {
   // thirty pages, each asked for anew
-  test.setTimeout(180_000)
+  test.setTimeout(360_000)
   await signIn(page)
   const away = [
     '**/api/jars**',

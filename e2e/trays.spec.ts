@@ -4,6 +4,7 @@ import { seriousFaults } from './support/look'
 test('what stands in the print room is written down; from a strip to a finished print, each try worked out from what was said', async ({
   page,
 }) => {
+  test.setTimeout(180_000)
   await signIn(page)
   await page.keyboard.press('6')
   await expect(page.getByRole('heading', { name: 'Trays', exact: true })).toBeVisible()
@@ -81,27 +82,52 @@ test('what stands in the print room is written down; from a strip to a finished 
   await expect(page.getByRole('button', { name: 'Exposed, 75.3 s' })).toBeVisible()
 
   // split grade: a soft strip for the highlights, a hard one on top for the blacks
+  const strips = page.getByRole('list', { name: 'Bands' })
   const strip = async (open: string, grade: string) => {
+    const before = await strips.count()
     await page.getByRole('button', { name: open, exact: true }).click()
     await page.getByLabel('Middle band').fill('12')
     if (grade) await choose(page, 'Grade', grade)
     await page.getByRole('button', { name: 'It is exposed' }).click()
-    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await expect(strips).toHaveCount(before + 1)
   }
   await strip('Strip again', 'Grade 00')
-  await page.getByRole('list', { name: 'Bands' }).last().getByRole('button').nth(3).click()
+  await strips.last().getByRole('button').nth(3).click()
   await page.getByRole('button', { name: 'A hard strip on top' }).click()
   await expect(page.getByText('First the whole strip 12.0 s through grade 00')).toBeVisible()
   await page.getByRole('button', { name: 'Not now' }).click()
   await strip('A hard strip on top', '')
-  await page.getByRole('list', { name: 'Bands' }).last().getByRole('button').nth(3).click()
+  await strips.last().getByRole('button').nth(3).click()
   await expect(page.getByRole('button', { name: 'Exposed, 12.0 s + 12.0 s' })).toBeVisible()
   await expect(next).toContainText('soft: grade 00')
   await expect(next).toContainText('hard: grade 5')
 
+  // another developer, matched on two strips: what was noted before takes its factor
+  const sheetAt = page.url()
+  await page.goto('/trays/stock')
+  await page.getByRole('button', { name: 'Match two strips' }).click()
+  await page.getByRole('button', { name: 'It holds from now on' }).click()
+  await expect(page.getByRole('alert')).toContainText('Four times in seconds')
+  for (const [label, s] of [
+    ['Light tone, old', '12'],
+    ['Light tone, new', '15'],
+    ['Dark tone, old', '20'],
+    ['Dark tone, new', '31'],
+  ] as const)
+    await page.getByLabel(label).fill(s)
+  await expect(page.getByText(/The contrast moved/)).toBeVisible()
+  await page.getByLabel('Dark tone, new').fill('25')
+  await expect(page.getByRole('status').filter({ hasText: 'Every noted time ×1.25' })).toBeVisible()
+  await page.getByRole('button', { name: 'It holds from now on' }).click()
+  await expect(page.getByText('Another developer: noted times ×1.25 (+0.32 stop)', { exact: true })).toBeVisible()
+  expect(await seriousFaults(page)).toEqual([])
+  await page.goto(sheetAt)
+  await expect(page.getByRole('button', { name: 'Exposed, 15.0 s + 15.0 s' })).toBeVisible()
+  await expect(next).toContainText('another developer ×1.25')
+
   await page.getByRole('link', { name: '← Trays' }).click()
   await page.getByLabel('Find a print').fill('ferry fog')
-  await expect(page.getByRole('link', { name: /^Ferry in fog/ })).toHaveCount(1)
+  await expect(page.getByRole('link', { name: /^Ferry in fog.*, in the making/ })).toHaveCount(1)
 })
 
 test('a member prints on the phone, sees their own prints alone, and another browser follows', async ({ browser, house, page }) => {

@@ -22,6 +22,7 @@ import { computed } from 'vue'
 import { call, sentence } from '../api/call'
 import { useAction } from '../api/useAction'
 import { usePage } from '../api/usePage'
+import { keepTimer } from '../printroom/keptTimer'
 import { useRoom } from '../printroom/useRoom'
 
 /** s as a timer is set: to the tenth. */
@@ -138,6 +139,8 @@ export function usePrint(id: string) {
       const { setup } = sheet.value as NonNullable<typeof sheet.value>
       const body = { id: uuid(), entryId: uuid(), setup, plan: forTimer(plan), sheets: plan.kind === 'strip' ? stripSheets : 1 }
       told(await call(traysApi.expose, { params: { id }, body }))
+      // whatever was being counted out is over
+      keepTimer(id, null)
     })
   const change = (more: { done?: boolean; setup?: TrySetup }) =>
     act(async () => {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { timerSteps, type Metronome } from '@selvrin/core'
+import { timerSteps, type Metronome, type PrintTry } from '@selvrin/core'
 import { traysApi } from '@selvrin/core/contract'
 import { useEventListener } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, effectScope, onMounted, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { silent } from '../cue/audio'
@@ -29,8 +29,13 @@ const metronome = ref<Metronome | null>(keptMetronome())
 const metronomeNow = computed((): Metronome => metronome.value ?? 'seconds')
 watch(metronomeNow, keepMetronome)
 const timer = shallowRef<TimerView | null>(null)
+/** it begins when the sheet has come, and ends with the page */
+const scope = effectScope()
+onScopeDispose(() => scope.stop())
 const kept = keptTimer(sheetId)
-const plan = computed(() => kept?.plan ?? view.next.value.print?.print ?? null)
+/** what is counted out stays that, whatever is said of the last try meanwhile */
+const counted = shallowRef<PrintTry | null>(kept?.plan ?? null)
+const plan = computed(() => counted.value ?? view.next.value.print?.print ?? null)
 
 // paper is open: nothing white from here on
 onMounted(() => {
@@ -46,13 +51,17 @@ watch(
       of.relayId === undefined
         ? null
         : (seconds: number, inMs: number) => call(traysApi.light, { params: { id: of.id }, body: { seconds, inMs: Math.max(0, inMs) } })
-    timer.value = useTimer(
-      { steps, at: kept?.at ?? 0, onAt: kept?.onAt ?? null },
-      {
-        ...{ lamp, metronome: metronomeNow, spoken: () => session.person?.sounds !== false },
-        keep: (now) => keepTimer(sheetId, { plan: what, ...now }),
-      },
+    const started = scope.run(() =>
+      useTimer(
+        { steps, at: kept?.at ?? 0, onAt: kept?.onAt ?? null },
+        {
+          ...{ lamp, metronome: metronomeNow, spoken: () => session.person?.sounds !== false },
+          keep: (now) => keepTimer(sheetId, { plan: what, ...now }),
+        },
+      ),
     )
+    counted.value = what
+    timer.value = started ?? null
   },
   { immediate: true },
 )
