@@ -38,6 +38,13 @@ async function core() {
 const listening = () => {
   globalThis.tones = []
   globalThis.words = []
+  globalThis.begun = []
+  // the page writes down when the lamp goes on, 1.2 s before it does: by its own clock, which is the server's; here by the monotonic one
+  const { setItem } = globalThis.Storage.prototype
+  globalThis.Storage.prototype.setItem = function (key, text) {
+    if (key.startsWith('selvrin.timer.') && JSON.parse(text).onAt !== null) globalThis.begun.push(performance.now() + 1200)
+    return setItem.call(this, key, text)
+  }
   const { start, stop } = globalThis.OscillatorNode.prototype
   let clock = null
   globalThis.OscillatorNode.prototype.start = function (when) {
@@ -107,21 +114,16 @@ try {
   await (await page.context().newCDPSession(page)).send('Emulation.setCPUThrottlingRate', { rate: slowdown })
 
   const steps = timerSteps(stripAround(Number(guessS), { kind: 'none' }), relayed.lagS)
-  const planned = []
-  const toPage = () => page.evaluate(() => performance.timeOrigin)
   const offs = []
   for (let strip = 0; strip < strips; strip++) {
     await page.goto(`${house.address}/trays/prints/${sheet.id}`)
-    const origin = await toPage()
     await page.getByRole('button', { name: 'Strip again' }).click()
     await page.getByLabel('Middle band').fill(guessS)
     await page.getByRole('dialog').getByRole('button', { name: 'Count it out' }).click()
-    for (const [i, step] of steps.entries()) {
+    await page.locator('[data-left]').waitFor()
+    for (const i of steps.keys()) {
       await page.keyboard.press('Space')
-      const onAt = await page
-        .waitForFunction((id) => JSON.parse(globalThis.sessionStorage.getItem(`selvrin.timer.${id}`) ?? '{}').onAt, sheet.id)
-        .then((handle) => handle.jsonValue())
-      planned.push(...timerCues(step, 'seconds').map((cue) => ({ at: onAt - origin + cue.atS * 1000, kind: cue.kind })))
+      await page.waitForFunction((n) => globalThis.begun.length === n, i + 1)
       await page.waitForFunction(
         ([id, n]) => {
           const now = JSON.parse(globalThis.sessionStorage.getItem(`selvrin.timer.${id}`) ?? '{}')
@@ -131,22 +133,26 @@ try {
         { timeout: 60_000 },
       )
     }
-    const { tones, words } = await page.evaluate(() => ({ tones: globalThis.tones, words: globalThis.words }))
-    // moments of the page's clock, which is set by the server's, as of its monotonic one
-    const shift = await page.evaluate(() => Date.now() - performance.timeOrigin - performance.now())
+    const { tones, words, begun } = await page.evaluate(() => ({
+      tones: globalThis.tones,
+      words: globalThis.words,
+      begun: globalThis.begun,
+    }))
     const heard = tones
       .filter((tone) => !tone.calledOff)
       .map(({ when }) => {
         const at = when * 1000
-        const ahead = median(words.filter((one) => Math.abs(one.at + one.aheadMs - at) < aroundMs).map((one) => one.aheadMs))
-        return at - ahead + shift
+        return at - median(words.filter((one) => Math.abs(one.at + one.aheadMs - at) < aroundMs).map((one) => one.aheadMs))
       })
-    for (const { at, kind } of planned.splice(0))
-      offs.push({ kind, ms: heard.reduce((best, one) => (Math.abs(one - at) < Math.abs(best) ? one - at : best), Infinity) })
+    for (const [i, step] of steps.entries())
+      for (const { atS } of timerCues(step, 'seconds')) {
+        const at = begun[i] + atS * 1000
+        offs.push(heard.reduce((best, one) => (Math.abs(one - at) < Math.abs(best) ? one - at : best), Infinity))
+      }
     await page.getByRole('button', { name: 'Into the developer: write it down' }).click()
     await page.getByRole('heading', { name: sheet.title }).waitFor()
   }
-  const sizes = offs.map((one) => Math.abs(one.ms))
+  const sizes = offs.map(Math.abs)
   const lampOff = lamp.lit.map((s, i) => Math.abs(s - Number(told[i].toFixed(2))) * 1000)
   console.log(`\n${strips} strips of ${steps.length} exposures, processor slowed ${slowdown}×, ${cpus().length} × ${cpus()[0].model}`)
   console.log(
