@@ -193,8 +193,8 @@ const lastS = computed(() => {
         v-model:grade="grade"
         :view="view"
         :guess-s="lastS"
-        @close="stripping = false"
         :under="under"
+        @close="stripping = false"
         @count="(guessS, filter) => count(stripOf(guessS, filter))"
         @expose="(guessS, filter) => (view.expose(stripOf(guessS, filter)), (stripping = false))"
       />
