@@ -1,4 +1,4 @@
-import { emergenceAgainst, type Drum, type PaperBase } from '@selvrin/core'
+import { emergenceAgainst, trayRoles, type Drum, type PaperBase } from '@selvrin/core'
 import type { Tray, TrayFill, TrayLine } from '@selvrin/core/contract'
 import { bottlesById } from '../bottle/rows'
 import { drumsOf } from '../bottle/waste'
@@ -16,10 +16,9 @@ export const trayRows = async (db: Database): Promise<Tray[]> =>
   (await db.Tray.findAll({ where: { goneAt: null }, order: ['id'] })).map(trayRow)
 
 /** What stands in the trays of a line now, in the order in which prints go through them. */
-const order = ['develop', 'stop', 'fix', 'fix-2', 'rinse', 'wash-aid', 'wash']
 export async function standingFills(db: Database, lineId: string): Promise<Row<'TrayFill'>[]> {
   const fills = await db.TrayFill.findAll({ where: { lineId, emptiedAt: null }, order: ['id'] })
-  return fills.sort((a, b) => order.indexOf(a.role) - order.indexOf(b.role))
+  return fills.sort((a, b) => trayRoles.indexOf(a.role) - trayRoles.indexOf(b.role))
 }
 
 /** Readings of how late tones come up, against the first of the same paper in the same tray, both at 20 °C. */

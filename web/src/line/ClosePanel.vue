@@ -19,7 +19,7 @@ const opened = line
 const liquid = computed(() => opened.fills.filter((one) => one.bottle !== null && one.bottle.retiredAt === null))
 /** what is used up goes; what keeps and has something left goes back */
 const proposed = (fill: TrayFill): 'away' | 'kept' =>
-  neverKept(fill.role) || fill.bottle === null || (view.standingOf(fill).share ?? 0) >= 0.8 ? 'away' : 'kept'
+  neverKept(fill.role) || fill.bottle === null || view.standingOf(fill).findings.length > 0 ? 'away' : 'kept'
 const how = reactive(Object.fromEntries(opened.fills.map((one) => [one.id, proposed(one)])))
 const into = reactive<Partial<Record<Drum, string | null>>>({})
 /** families that are poured away, and how much of each */

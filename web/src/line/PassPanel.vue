@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid'
 import { ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
-import { readFigure } from '../fields/figure'
+import { readFigure, readSize } from '../fields/figure'
 import FormPanel from '../fields/FormPanel.vue'
 import PressOne from '../fields/PressOne.vue'
 import TextField from '../fields/TextField.vue'
@@ -24,12 +24,11 @@ const passId = uuid()
 const { busy, problem, act } = useAction()
 async function pass(): Promise<void> {
   wrong.value = ''
-  const sides = size.value.split(/[×x*]/i).map(readFigure)
-  const [widthCm, heightCm] = sides
+  const sides = readSize(size.value)
   const prints = readFigure(count.value)
   if (!prints || prints <= 0) return void (wrong.value = 'How many prints?')
-  if (sides.length !== 2 || !widthCm || !heightCm) return void (wrong.value = 'The size is two numbers in cm, such as 24 × 30.5.')
-  const body = { passId, base: base.value ?? line.base, widthCm, heightCm, count: prints, what: what.value }
+  if (!sides) return void (wrong.value = 'The size is two numbers in cm, such as 24 × 30.5.')
+  const body = { passId, base: base.value ?? line.base, ...sides, count: prints, what: what.value }
   const good = await act(async () => view.told(await call(lineApi.pass, { params: { id: line.id }, body })))
   if (good) emit('close')
 }

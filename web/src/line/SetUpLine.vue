@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { trayFamilies, type TrayRole } from '@selvrin/core'
+import { trayFamilies, trayRoles, type TrayRole } from '@selvrin/core'
 import { lineApi, type Tray } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, onMounted, ref, watch } from 'vue'
@@ -39,10 +39,7 @@ const optional: { value: TrayRole; name: string }[] = [
 ]
 const chosen = computed({
   get: () => roles.value.filter((one) => optional.some(({ value }) => value === one)),
-  set: (some: TrayRole[]) =>
-    (roles.value = (['develop', 'stop', 'fix', 'fix-2', 'rinse', 'wash-aid', 'wash'] as TrayRole[]).filter(
-      (one) => one === 'develop' || one === 'fix' || some.includes(one),
-    )),
+  set: (some: TrayRole[]) => (roles.value = trayRoles.filter((one) => one === 'develop' || one === 'fix' || some.includes(one))),
 })
 const planned = ref<PlannedTray[]>([])
 /** what was typed for a role stays when another is added */

@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid'
 import { ref } from 'vue'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
-import { readFigure } from '../fields/figure'
+import { readSize } from '../fields/figure'
 import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
@@ -21,11 +21,10 @@ const id = uuid()
 const { busy, problem, current, act } = useAction()
 async function keep(): Promise<void> {
   wrong.value = ''
-  const sides = size.value.split(/[×x*]/i).map(readFigure)
-  const [widthCm, heightCm] = sides
+  const sides = readSize(size.value)
   if (name.value.trim() === '') return void (wrong.value = 'Write a name.')
-  if (sides.length !== 2 || !widthCm || !heightCm) return void (wrong.value = 'The inside is two numbers in cm, such as 30 × 40.')
-  const body = { name: name.value, widthCm, heightCm }
+  if (!sides) return void (wrong.value = 'The inside is two numbers in cm, such as 30 × 40.')
+  const body = { name: name.value, ...sides }
   const version = (current.value as Tray | null)?.version ?? opened?.version ?? 1
   const good = await act(() =>
     opened

@@ -134,11 +134,16 @@ export function usePrint(id: string) {
       const body = { version: row.version, chosen, said: more.said ?? row.said, note: row.note }
       told(await call(traysApi.judge, { params: { id, tryId: row.id }, body }))
     })
+  /** what was sent and not answered yet: pressed again it is the same try, whose paper is drawn once */
+  let sending: { given: string; ids: { id: string; entryId: string } } | null = null
   const expose = (plan: PrintTry) =>
     act(async () => {
       const { setup } = sheet.value as NonNullable<typeof sheet.value>
-      const body = { id: uuid(), entryId: uuid(), setup, plan: forTimer(plan), sheets: plan.kind === 'strip' ? stripSheets : 1 }
+      const given = JSON.stringify(plan)
+      if (sending?.given !== given) sending = { given, ids: { id: uuid(), entryId: uuid() } }
+      const body = { ...sending.ids, setup, plan: forTimer(plan), sheets: plan.kind === 'strip' ? stripSheets : 1 }
       told(await call(traysApi.expose, { params: { id }, body }))
+      sending = null
       // whatever was being counted out is over
       keepTimer(id, null)
     })

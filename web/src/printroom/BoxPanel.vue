@@ -6,7 +6,7 @@ import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
-import { readFigure } from '../fields/figure'
+import { readFigure, readSize } from '../fields/figure'
 
 /** A box of paper comes in. */
 const { paper } = defineProps<{ paper: Paper }>()
@@ -20,12 +20,12 @@ const id = uuid()
 const { busy, problem, act } = useAction()
 async function bring(): Promise<void> {
   wrong.value = ''
-  const [widthCm, heightCm] = size.value.split(/\s*[x×]\s*/i).map((one) => readFigure(one))
+  const sides = readSize(size.value)
   const [count, paid] = [readFigure(sheets.value), readFigure(price.value)]
-  if (!widthCm || !heightCm) return void (wrong.value = 'The size is two numbers in cm, such as 24 × 30.5.')
+  if (!sides) return void (wrong.value = 'The size is two numbers in cm, such as 24 × 30.5.')
   if (!count) return void (wrong.value = 'How many sheets are in it?')
   if (paid === undefined) return void (wrong.value = 'The price is a number, or nothing where nobody knows it.')
-  const body = { id, paperId: paper.id, widthCm, heightCm, sheets: count, price: paid, batch: batch.value }
+  const body = { id, paperId: paper.id, ...sides, sheets: count, price: paid, batch: batch.value }
   if (await act(() => call(traysApi.addBox, { body }))) emit('close')
 }
 </script>
