@@ -77,6 +77,8 @@ test('every panel likewise, and it opens with the focus in it and gives it back'
     await button.press('Enter', { timeout: 10_000 })
     const dialog = page.getByRole('dialog')
     await expect(dialog, `${path} ${String(opener)}`).toHaveCount(1)
+    // what is worked out while a panel stands is looked at, too
+    await expect(dialog.getByText('Looking for a plan')).toHaveCount(0, { timeout: 60_000 })
     const note = (at: string, faults: string[]) =>
       found.push(...faults.slice(0, 6).map((fault) => `${path.replace(/[0-9a-f-]{36}/g, '…')} ${String(opener)} ${at}: ${fault}`))
     for (const [at, width, height] of sizes.slice(0, 4)) {

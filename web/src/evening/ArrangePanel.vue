@@ -109,7 +109,7 @@ const nothing = computed(() => (evening.value?.body.loads.length ?? 0) === 0)
             {{ people.length === 0 ? 'nobody has to be told.' : `to be told: ${people.join(', ')}.` }}</template
           >
         </p>
-        <ul class="mb-3 max-h-80 overflow-y-auto">
+        <ul class="mb-3 max-h-80 overflow-y-auto" tabindex="0" aria-label="What would move">
           <li
             v-for="one in moved"
             :key="one.load"

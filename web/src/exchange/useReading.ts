@@ -1,7 +1,8 @@
 import type { ExchangeKind, Present, Understood } from '@selvrin/core'
 import type { ImportRow } from '@selvrin/core/contract'
-import { proxy, wrap } from 'comlink'
+import { wrap } from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
+import { whileAsked } from '../api/telling'
 import { catalogue } from '../chemical/chemistry'
 import type { ExchangeReading } from './understand.worker'
 import type { Progress } from './useImport'
@@ -31,9 +32,12 @@ export function useReading() {
     worker = new Worker(new URL('./understand.worker.ts', import.meta.url), { type: 'module' })
     try {
       const remote = wrap<ExchangeReading>(worker)
-      const told = proxy((done: number, of: number) => (progress.value = { words: 'Reading', done, of }))
       const plain = JSON.parse(JSON.stringify(present)) as Present
-      const answer = await remote.understand(kind, await file.text(), plain, catalogue(), told as never)
+      const text = await file.text()
+      const answer = await whileAsked(
+        (done: number, of: number) => void (progress.value = { words: 'Reading', done, of }),
+        async (tell) => await remote.understand(kind, text, plain, catalogue(), tell),
+      )
       if ('problem' in answer) throw new Error(answer.problem)
       lines.value = answer.lines
       if (answer.lines.length === 0) throw new Error('The file has no lines.')

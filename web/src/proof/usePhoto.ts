@@ -1,7 +1,7 @@
 import type { PictureReading } from '@selvrin/core'
 import { pictureBytes, type PictureMarks } from '@selvrin/core/contract'
-import { proxy } from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
+import { whileAsked } from '../api/telling'
 import { areaBetween, byKey, firstMarks, firstPlace, marksOf, wedgeStep, type Mark, type PatchNames } from './marking'
 import { pictures } from './pictures'
 import type { KeptPicture } from './useTest'
@@ -56,12 +56,10 @@ export function usePhoto(
     working.value = true
     isOpening.value = true
     doing.value = { done: 0, what: 'Opening the picture' }
-    const answer = await pictures()
-      .open(
-        file,
-        proxy((done, what) => void (mine === opening && (doing.value = { done, what }))),
-      )
-      .catch(broken)
+    const answer = await whileAsked(
+      (done: number, what: string) => void (mine === opening && (doing.value = { done, what })),
+      async (tell) => await pictures().open(file, tell),
+    ).catch(broken)
     if (mine !== opening) return
     if ('problem' in answer || answer.kept.size > pictureBytes) {
       problem.value = 'problem' in answer ? answer.problem : 'The picture is too large to keep. Take it smaller.'

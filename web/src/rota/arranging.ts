@@ -1,4 +1,5 @@
-import { proxy, wrap, type Remote } from 'comlink'
+import { wrap, type Remote } from 'comlink'
+import { whileAsked } from '../api/telling'
 import type { Arranging, Patience } from './arrange.worker'
 
 type Work = keyof Arranging
@@ -22,7 +23,9 @@ export function inArranging<W extends Work>(
     worker.onerror = (event) => reject(new Error(event.message || 'The worker that arranges the evening could not be begun.'))
   })
   const remote = wrap<Arranging>(worker) as Remote<Arranging>
-  const found = (remote[work] as unknown as (...parts: unknown[]) => Promise<ReturnType<Arranging[W]>>)(asked, patience, proxy(told))
-  const answer = Promise.race([found, cancelled, failed]).finally(() => worker.terminate())
+  const find = remote[work] as unknown as (...parts: unknown[]) => Promise<ReturnType<Arranging[W]>>
+  const answer = whileAsked(told, (tell) => Promise.race([find(asked, patience, tell), cancelled, failed])).finally(() =>
+    worker.terminate(),
+  )
   return { answer, cancel }
 }
