@@ -294,6 +294,7 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   ['/trays/line', 'Close the line'],
   ['/trays/stock', 'Match two strips'],
   ['/trays/stock', 'Standard contact time'],
+  ['/trays/stock', 'Dials by wedges'],
   [`/trays/prints/${at.print}`, 'Another size or paper'],
   ['/trays/stock', 'A new paper'],
   ['/trays/stock', 'A new enlarger'],

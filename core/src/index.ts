@@ -348,6 +348,7 @@ export {
   type ContactBody,
   type Swap,
   type SwapBody,
+  type WedgesBody,
 } from './print/calibration'
 export { contactTime, sheetLooks, sheetSays, type SheetLooks } from './print/contact'
 export { dodgeBurn, placeTimes, type PlacePlan, type PlaceTime } from './print/dodgeBurn'
@@ -385,7 +386,9 @@ export {
   type KeyTone,
   type Wedge,
 } from './print/filters'
-export { gradeBy, gradeFor, grades, gradeValue, paperTime, rangeWanted, type Grade } from './print/grade'
+export { gradeBy, gradeFor, gradeNear, grades, gradeValue, paperTime, rangeOfGrade, rangeWanted, type Grade } from './print/grade'
+export { filterWayFor, requireWedges } from './print/head'
+export { filterByWedges, wedgeOf, wedgeReading, type WedgeReading } from './print/wedge'
 export { drainS, paperFixers, paperSteps, washedAt, type PaperFixer, type PaperStep } from './print/paperSteps'
 export { paperCost, stripShare, type PaperBox } from './print/sheet/cost'
 export { nextTry, printOfStrip, stripAround, type FilterWay, type NextTry, type PrintChange } from './print/sheet/judged'

@@ -20,7 +20,7 @@ import { planFor } from './process/planFor'
 import type { RunRequest, Tank } from './process/shelf'
 import type { Process } from './process/process'
 import type { DarkroomEvening } from './rota/darkroom/evening'
-import type { SwapBody } from './print/calibration'
+import type { SwapBody, WedgesBody } from './print/calibration'
 import type { PrintSetup } from './print/sheet/moved'
 import type { EnlargerBody, PaperBody } from './print/sheet/room'
 import type { StripTry, WholeTry } from './print/sheet/tries'
@@ -276,6 +276,16 @@ export const aStrip: StripTry = {
 export const aSwap: SwapBody = {
   ...{ kind: 'swap', of: 'developer', enlargerId: null, paperId: null, stepStops: 1 / 6, note: '' },
   ...{ light: { beforeS: 12, afterS: 15 }, dark: { beforeS: 20, afterS: 25 } },
+}
+
+/** Three wedges of a head with one dial at a time. */
+export const someWedges: WedgesBody = {
+  ...{ kind: 'wedges', enlargerId: 'e', paperId: 'p', stepD: 0.15, key: 'middle', developer: 'fibre developer 1+9', note: '' },
+  readings: [
+    { y: 90, m: 0, seconds: 10, black: 3, grey: 8, white: 13, light: null },
+    { y: 0, m: 0, seconds: 10, black: 4, grey: 8, white: 11, light: null },
+    { y: 0, m: 100, seconds: 20, black: 5, grey: 8, white: 10, light: null },
+  ],
 }
 
 /** What goes down the drain stands on: a paper on stop baths, and nothing that went down this day. */

@@ -4,6 +4,7 @@ import { grades } from './grade'
 import type { PrintFactor } from './sheet/moved'
 import { stripTotals } from './strip'
 import { matchedFactor } from './swapped'
+import { wedgeReading } from './wedge'
 
 const id = z.uuidv7()
 const seconds = z.number('Seconds are a number.').gt(0, 'Seconds are more than 0.').max(3600, 'An hour at most.')
@@ -42,11 +43,24 @@ const contactBody = z.strictObject({
   chosen: z.int().min(0).max(29).nullable(),
   densities: z.array(z.number().min(0).max(4)).max(30),
 })
+/** Wedges printed at settings of one head on one paper: its dials go by them from then on. */
+const wedgesBody = z.strictObject({
+  kind: z.literal('wedges'),
+  ...{ enlargerId: id, paperId: id },
+  /** density by which a step of the wedge is denser than the one before it */
+  stepD: z.number('A step’s density is a number.').gt(0, 'A step is denser by more than 0.').max(1, 'A step is denser by 1 at most.'),
+  /** what stays as dark as it was when the grade changes */
+  key: z.enum(['middle', 'light']),
+  readings: z.array(wedgeReading).min(2, 'A head is calibrated by two wedges at least.').max(20, 'Twenty wedges at most.'),
+  developer: z.string().trim().max(200, 'The developer is 200 characters at most.'),
+  note,
+})
+export type WedgesBody = z.output<typeof wedgesBody>
 export type SwapBody = z.output<typeof swapBody>
 export type ContactBody = z.output<typeof contactBody>
 
 /** What was matched or measured in the print room, and holds from its date on. */
-export const calibrationBody = z.discriminatedUnion('kind', [swapBody, contactBody])
+export const calibrationBody = z.discriminatedUnion('kind', [swapBody, contactBody, wedgesBody])
 export type CalibrationBody = z.output<typeof calibrationBody>
 
 /**

@@ -72,3 +72,37 @@ export function gradeBy(grade: Grade, halves: number): Grade {
  * gradeValue('00') // → -1
  */
 export const gradeValue = (grade: Grade): number => (grade === '00' ? -1 : Number(grade))
+
+/** the middle of each whole grade's span of range numbers; 00 as far beyond 0 as 0 is beyond 1 */
+const middles: [Grade, number][] = [
+  ['00', 183],
+  ['0', 155.5],
+  ['1', 127.5],
+  ['2', 104.5],
+  ['3', 87],
+  ['4', 72],
+  ['5', 57],
+]
+
+/**
+ * The range number in the middle of a grade; of a half, between its neighbours.
+ * @example
+ * rangeOfGrade('2.5') // → 95.75
+ */
+export function rangeOfGrade(grade: Grade): number {
+  const at = gradeValue(grade)
+  const low = middles.findLast(([one]) => gradeValue(one) <= at) ?? ['00', 183]
+  const high = middles.find(([one]) => gradeValue(one) >= at) ?? low
+  return (low[1] + high[1]) / 2
+}
+
+/**
+ * The grade, halves as well, whose middle is nearest to a range number; null where none is as hard.
+ * @throws DomainError 'out-of-range'
+ * @example
+ * gradeNear(97) // → '2.5'
+ */
+export const gradeNear = (range: number): Grade | null =>
+  gradeFor(range) === null
+    ? null
+    : grades.reduce((best, one) => (Math.abs(rangeOfGrade(one) - range) < Math.abs(rangeOfGrade(best) - range) ? one : best))

@@ -40,7 +40,17 @@ const enlargers: EnlargerBody[] = [
   { name: 'Under the beam', filters: { kind: 'single', max: 170 }, lagS: 0.06, lenses: [{ name: 'for rolls', focalMm: 105 }] },
 ]
 
+/** Wedges of the head on the first paper: dials, s, and the steps below black, like the grey, still grey. */
+const wedges: [y: number, m: number, seconds: number, black: number, grey: number, white: number][] = [
+  [130, 0, 12, 3, 8.5, 14],
+  [60, 0, 10, 3.5, 8, 12],
+  [0, 0, 8, 4, 7.5, 11],
+  [0, 50, 12, 4.5, 7.5, 10.3],
+  [0, 120, 20, 5, 7.5, 9.6],
+]
+
 interface Made {
+  paperIds: string[]
   boxIds: string[]
   enlargerIds: string[]
 }
@@ -69,7 +79,7 @@ async function stock(db: Database, by: string, ago: (days: number) => number): P
       sheets,
     })),
   )
-  return { boxIds, enlargerIds }
+  return { paperIds, boxIds, enlargerIds }
 }
 
 /** The tries of a print as they were made: a strip, the print of its band, and one after another as each was judged. */
@@ -95,7 +105,15 @@ const rounded = (print: WholeTry): WholeTry => ({
 /** The print room of the demo: papers, enlargers, and the sheets of prints that were made and are being made. */
 export async function prints(db: Database, { by, members, today }: { by: string; members: string[]; today: number }): Promise<void> {
   const ago = (days: number): number => today - days * dayMs
-  const { boxIds, enlargerIds } = await stock(db, by, ago)
+  const { paperIds, boxIds, enlargerIds } = await stock(db, by, ago)
+  await db.Calibration.create({
+    ...{ id: uuid({ msecs: ago(20) }), at: ago(20), byPerson: by },
+    body: {
+      ...{ kind: 'wedges', enlargerId: enlargerIds[1] ?? '', paperId: paperIds[0] ?? '', stepD: 0.15, key: 'middle' },
+      ...{ developer: 'metol–hydroquinone 1+9', note: '' },
+      readings: wedges.map(([y, m, seconds, black, grey, white]) => ({ y, m, seconds, black, grey, white, light: null })),
+    },
+  })
   for (const [i, one] of told.entries()) {
     const id = uuid({ msecs: ago(one.days) })
     const owner = members[one.owner] ?? by

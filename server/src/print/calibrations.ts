@@ -1,4 +1,4 @@
-import { contactSeconds, DomainError, type CalibrationBody } from '@selvrin/core'
+import { contactSeconds, DomainError, requireWedges, type CalibrationBody } from '@selvrin/core'
 import type { CalibrationRow, traysApi } from '@selvrin/core/contract'
 import { nameOf, withName } from '../house/left'
 import { notFound } from '../house/refusal'
@@ -14,9 +14,10 @@ export async function calibrationRows(db: Database, where: object = {}): Promise
 
 /** Enlarger and paper it was made on are those of the house, and a contact strip says a time. */
 async function requireSound(db: Database, body: CalibrationBody): Promise<void> {
-  if (body.enlargerId !== null && (await db.Enlarger.count({ where: { id: body.enlargerId, goneAt: null } })) === 0)
-    throw notFound('enlarger')
+  const enlarger = body.enlargerId === null ? null : await db.Enlarger.findOne({ where: { id: body.enlargerId, goneAt: null } })
+  if (body.enlargerId !== null && !enlarger) throw notFound('enlarger')
   if (body.paperId !== null && (await db.Paper.count({ where: { id: body.paperId, goneAt: null } })) === 0) throw notFound('paper')
+  if (body.kind === 'wedges' && enlarger) requireWedges(body, enlarger.body)
   if (body.kind === 'contact' && contactSeconds(body) === null)
     throw new DomainError('no-end', 'The last step is still darker than the one before it: expose a strip with more.')
 }

@@ -123,6 +123,7 @@ test('a member sees their own prints alone, and begins none for others', async (
 test('what was matched and measured is kept with its date and taken back; what is not of this house, or says no time, is refused', async () => {
   const calibrate = (body: object, who = ilse) => who.call(traysApi.calibrate, { body: { id: uuid(), body } })
   const tones = { light: { beforeS: 12, afterS: 15 }, dark: { beforeS: 20, afterS: 25 } }
+  const before = ((await tilda.send('GET', '/api/trays')).body.calibrations as unknown[]).length
   const swap = { kind: 'swap', of: 'developer', enlargerId: null, paperId, stepStops: 1 / 6, ...tones, note: 'batch 9' }
   expect(said(await calibrate(swap, tilda))).toEqual([403, 'not-yours'])
   expect(said(await calibrate({ ...swap, paperId: uuid() }))).toEqual([404, 'not-found'])
@@ -145,11 +146,49 @@ test('what was matched and measured is kept with its date and taken back; what i
   expect(said(await calibrate({ ...contact, chosen: 6, densities: [] }))).toEqual([422, 'no-end'])
   expect((await calibrate({ ...contact, chosen: 3, densities: [] })).status).toBe(200)
   const rows = async () => (await tilda.send('GET', '/api/trays')).body.calibrations as unknown as { id: string; version: number }[]
-  expect(await rows()).toHaveLength(2)
+  // beside the wedges the demo came with
+  expect((await rows()).length).toBe(before + 2)
   const { id, version } = kept.body as unknown as { id: string; version: number }
   const back = (seen: number) => ilse.call(traysApi.calibrateBack, { params: { id }, body: { version: seen } })
   expect(said(await back(version + 1))).toEqual([409, 'stale'])
   expect((await back(version)).status).toBe(200)
   expect(said(await back(version))).toEqual([404, 'not-found'])
   expect((await rows()).map((one) => one.id)).not.toContain(id)
+})
+
+test('a head goes by its wedges: kept once they are sound, and what is harder by them is judged on the server as well', async () => {
+  const head = { id: uuid(), name: 'Wedge bench', filters: { kind: 'single', max: 170 }, lagS: 0, lenses: [] }
+  expect((await ilse.call(traysApi.addEnlarger, { body: head })).status).toBe(200)
+  const box = await boxOf(10)
+  const reading = (m: number, black: number, white: number) => ({ y: 0, m, seconds: 10, black, grey: 8, white, light: null })
+  const wedges = (more: object) => ({
+    ...{ kind: 'wedges', enlargerId: head.id, paperId, stepD: 0.15, key: 'middle', developer: '', note: '' },
+    ...{ readings: [reading(0, 4, 11), reading(60, 5, 10)], ...more },
+  })
+  const calibrate = (body: object) => ilse.call(traysApi.calibrate, { body: { id: uuid(), body } })
+  expect(said(await calibrate(wedges({ enlargerId })))).toEqual([422, 'no-dials'])
+  expect(said(await calibrate(wedges({ readings: [reading(0, 4, 11)] })))).toEqual([400, 'invalid'])
+  expect(said(await calibrate(wedges({ readings: [reading(0, 4, 11), reading(60, 9, 10)] })))).toEqual([422, 'no-wedge'])
+  const sheet = await begun(ilse, box.id)
+  const dials = { kind: 'dials', y: 0, m: 0, grade: '2' }
+  const setup = { ...setupWith(box.id), enlargerId: head.id }
+  const body = {
+    id: uuid(),
+    entryId: uuid(),
+    setup,
+    sheets: 1,
+    plan: { kind: 'print', exposures: [{ seconds: 10, filter: dials }], places: [] },
+  }
+  const tried = await ilse.call(traysApi.expose, { params: { id: sheet.id }, body })
+  expect(tried.status).toBe(200)
+  const judge = (version: number, halves: number) =>
+    ilse.call(traysApi.judge, {
+      params: { id: sheet.id, tryId: body.id },
+      body: { version, chosen: null, said: [{ of: 'grade', halves }], note: '' },
+    })
+  // by the table two grades harder are magenta 100; by the wedges nobody knows what lies beyond 60
+  expect((await judge(1, 4)).status).toBe(200)
+  expect((await calibrate(wedges({}))).status).toBe(200)
+  expect(said(await judge(2, 8))).toEqual([422, 'outside-range'])
+  expect((await judge(2, 1)).status).toBe(200)
 })

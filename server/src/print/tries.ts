@@ -1,4 +1,13 @@
-import { filterWayOf, nextTry, printEquivalents, printOfStrip, requireTry, type PrintTry, type TrySetup } from '@selvrin/core'
+import {
+  filterWayFor,
+  nextTry,
+  printEquivalents,
+  printOfStrip,
+  requireTry,
+  type FilterWay,
+  type PrintTry,
+  type TrySetup,
+} from '@selvrin/core'
 import type { PrintTryRow, traysApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { notFound, Refusal } from '../house/refusal'
@@ -7,6 +16,7 @@ import type { Handler } from '../http/route'
 import { passThrough } from '../line/passing'
 import { openLine } from '../line/rows'
 import type { Database, Row } from '../table/database'
+import { calibrationRows } from './calibrations'
 import { boxRow, ownSheet, tryRows } from './rows'
 
 async function tryRow(db: Database, id: string): Promise<PrintTryRow> {
@@ -19,6 +29,13 @@ async function enlargerOf(db: Database, { enlargerId }: TrySetup): Promise<Row<'
   const row = await db.Enlarger.findByPk(enlargerId)
   if (!row) throw notFound('enlarger')
   return row
+}
+
+/** How grades are changed with that enlarger and paper: by its wedges, where somebody read them. */
+async function filterWay(db: Database, setup: TrySetup): Promise<FilterWay> {
+  const { id, body } = await enlargerOf(db, setup)
+  const box = await db.PaperBox.findByPk(setup.boxId, { attributes: ['paperId'] })
+  return filterWayFor({ id, filters: body.filters }, box?.paperId, await calibrationRows(db))
 }
 
 /** The box, locked: two who draw its last sheet wait for each other. */
@@ -83,7 +100,7 @@ export const judge: Handler<typeof traysApi.judge> = async ({ db, params: { id: 
   const row = await db.PrintTry.findOne({ where: { id: tryId, sheetId } })
   if (!row) throw notFound('try')
   const plan = judged(row.plan, chosen)
-  if (plan.kind === 'print') nextTry(plan, said, filterWayOf((await enlargerOf(db, row.setup)).body.filters))
+  if (plan.kind === 'print') nextTry(plan, said, await filterWay(db, row.setup))
   else if (said.length > 0)
     throw new Refusal(422, 'strip', 'Of a strip a band is chosen; what is to be otherwise is said of a print.', { field: 'said' })
   await saveSeen(row.set({ plan, said, note }), version, () => tryRow(db, tryId))

@@ -1,6 +1,5 @@
 import {
-  dialsFor,
-  filterWayOf,
+  filterWayFor,
   matchedSince,
   movedPrint,
   nextTry,
@@ -10,13 +9,12 @@ import {
   type NextTry,
   type PrintExposure,
   type PrintFactor,
-  type PrintFilter,
   type PrintSaid,
   type PrintSetup,
   type PrintTry,
   type TrySetup,
 } from '@selvrin/core'
-import { traysApi, type PrintTryRow } from '@selvrin/core/contract'
+import { traysApi, type Enlarger, type PrintTryRow } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed } from 'vue'
 import { call, sentence } from '../api/call'
@@ -24,6 +22,7 @@ import { useAction } from '../api/useAction'
 import { usePage } from '../api/usePage'
 import { keepTimer } from '../printroom/keptTimer'
 import { useRoom } from '../printroom/useRoom'
+import { filterFor, refiltered, type Filtering } from './filters'
 
 /** s as a timer is set: to the tenth. */
 const settable = (seconds: number): number => Math.max(0.1, Math.round(10 * seconds) / 10)
@@ -48,6 +47,13 @@ export function usePrint(id: string) {
   const enlarger = computed(() => room.enlargerOf(sheet.value?.setup.enlargerId ?? ''))
   const paper = computed(() => room.paperOf(sheet.value?.setup.boxId ?? ''))
   const said = computed(() => last.value?.said ?? [])
+
+  /** How a head changes grades on a paper: by its wedges, where it has some. */
+  const wayOf = (of: Enlarger, boxId: string) => filterWayFor(of, room.paperOf(boxId)?.id, room.there.value?.calibrations ?? [])
+  const filtering = (): Filtering => ({
+    ...{ paper: paper.value, enlarger: enlarger.value },
+    way: enlarger.value && wayOf(enlarger.value, sheet.value?.setup.boxId ?? ''),
+  })
 
   /** What a time depends on, of a setup whose paper is known. */
   const setupOf = (setup: TrySetup): PrintSetup | null => {
@@ -78,9 +84,10 @@ export function usePrint(id: string) {
   function movedTo(next: NextTry): NextTry {
     const [from, to] = [last.value && setupOf(last.value.setup), sheet.value && setupOf(sheet.value.setup)]
     if (!isMoved.value || !from || !to) return next
+    const same = last.value?.setup.enlargerId === sheet.value?.setup.enlargerId
     const { print, factors, findings } = movedPrint(next.print, { from, to, matched: matched.value })
     return {
-      print: { ...print, exposures: print.exposures.map((one) => ({ ...one, filter: refiltered(one.filter) })) },
+      print: { ...print, exposures: print.exposures.map((one) => ({ ...one, filter: refiltered(one.filter, same, filtering()) })) },
       changes: [
         ...next.changes,
         ...factors.map(({ name, factor }) => ({ what: 'exposure' as const, says: `${name} ×${factor.toFixed(2)}`, factor })),
@@ -96,29 +103,13 @@ export function usePrint(id: string) {
     try {
       if (plan.kind === 'print') {
         const was = room.enlargerOf(last.value?.setup.enlargerId ?? '') ?? enlarger.value
-        return { print: movedTo(nextTry(plan, said.value, filterWayOf(was.filters))), problem: '' }
+        return { print: movedTo(nextTry(plan, said.value, wayOf(was, last.value?.setup.boxId ?? ''))), problem: '' }
       }
       return { print: plan.chosen === null ? null : movedTo({ print: printOfStrip(plan), changes: [], findings: [] }), problem: '' }
     } catch (error) {
       return { print: null, problem: sentence(error) }
     }
   })
-  /** A filter as this enlarger sets it and this paper takes it. */
-  function refiltered(filter: PrintFilter): PrintFilter {
-    const fits = enlarger.value?.filters.kind === 'set' ? 'set' : 'dials'
-    const same = last.value?.setup.enlargerId === sheet.value?.setup.enlargerId
-    if (paper.value?.grade !== null) return { kind: 'none' }
-    if (filter.kind === 'none') return filterFor('2')
-    return (filter.kind === fits && same) || filter.grade === null ? filter : filterFor(filter.grade)
-  }
-  /** A filter of the enlarger for a grade, as the paper takes one. */
-  function filterFor(grade: Grade): PrintFilter {
-    const filters = enlarger.value?.filters
-    if (paper.value?.grade !== null || !filters) return { kind: 'none' }
-    if (filters.kind === 'set') return { kind: 'set', grade }
-    return { kind: 'dials', ...dialsFor(grade, filters), grade }
-  }
-
   const { busy, problem, act } = useAction()
   /** What the server answered stands at once: the next tap goes by it, whatever loads are still under way. They begin anew, since an older one would bring back what was. */
   function told(row: PrintTryRow): void {
@@ -177,7 +168,7 @@ export function usePrint(id: string) {
     paper,
     said,
     next,
-    filterFor,
+    filterFor: (grade: Grade) => filterFor(grade, filtering()),
     busy,
     problem,
     isMoved,

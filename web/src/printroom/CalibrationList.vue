@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { contactSeconds, matchedFactor, sheetLooks, sheetSays, type SheetLooks } from '@selvrin/core'
+import { contactSeconds, gradeNear, matchedFactor, sheetLooks, sheetSays, wedgeOf, type SheetLooks, type WedgesBody } from '@selvrin/core'
 import { traysApi, type CalibrationRow } from '@selvrin/core/contract'
 import { computed, ref } from 'vue'
 import { call } from '../api/call'
@@ -11,6 +11,7 @@ import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import ContactPanel from './ContactPanel.vue'
 import SwapPanel from './SwapPanel.vue'
+import WedgePanel from './WedgePanel.vue'
 import type { RoomView } from './useRoom'
 import { gradeName, secondsWords, stopWords } from './words'
 
@@ -22,6 +23,7 @@ const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const rows = computed(() => room.there.value?.calibrations ?? [])
 const matching = ref(false)
 const contacting = ref(false)
+const wedging = ref(false)
 const looks = ref<SheetLooks | null>(null)
 const lookNames: Record<SheetLooks, string> = {
   'all-dark': 'all frames dark',
@@ -35,12 +37,25 @@ const enlargerName = (id: string | null): string =>
 const paperName = (id: string | null): string =>
   id === null ? 'all papers' : (room.there.value?.papers.find((one) => one.id === id)?.name ?? 'a paper that is gone')
 const swapNames = { developer: 'Another developer', box: 'Another box', lamp: 'Another lamp' }
+function wedgeWords({ enlargerId, paperId, readings, stepD, key, developer }: WedgesBody): { head: string; holds: string } {
+  const each = readings
+    .map((one) => ({ ...one, range: wedgeOf(one, stepD).range }))
+    .sort((a, b) => b.range - a.range)
+    .map(({ y, m, range }) => {
+      const dials = [y > 0 ? `${show.plain(y)} Y` : '', m > 0 ? `${show.plain(m)} M` : ''].filter(Boolean).join(' ') || 'no filter'
+      const grade = gradeNear(range)
+      return `${dials} range ${show.number(range, 0)}${grade ? ` (${gradeName(grade)})` : ''}`
+    })
+  const holds = [paperName(paperId), developer, key === 'light' ? 'a light tone stays' : 'a middle grey stays', each.join(' · ')]
+  return { head: `Dials of ${enlargerName(enlargerId)} by ${readings.length} wedges`, holds: holds.filter(Boolean).join(', ') }
+}
 function words({ body }: CalibrationRow): { head: string; holds: string } {
   if (body.kind === 'swap') {
     const { factor, stops } = matchedFactor(body)
     const holds = [paperName(body.paperId), enlargerName(body.enlargerId), body.note].filter(Boolean).join(', ')
     return { head: `${swapNames[body.of]}: noted times ×${show.number(factor, 2)} (${stopWords(stops)})`, holds }
   }
+  if (body.kind === 'wedges') return wedgeWords(body)
   const grade = body.grade === null ? '' : `grade ${gradeName(body.grade)}`
   const holds = [
     paperName(body.paperId),
@@ -68,6 +83,7 @@ const hasContact = computed(() => rows.value.some((one) => one.body.kind === 'co
       <template v-if="session.isTechnician">
         <button type="button" class="button" @click="matching = true">Match two strips</button>
         <button type="button" class="button" @click="contacting = true">Standard contact time</button>
+        <button type="button" class="button" @click="wedging = true">Dials by wedges</button>
       </template>
     </div>
     <ProblemLine :problem="problem" />
@@ -90,6 +106,7 @@ const hasContact = computed(() => rows.value.some((one) => one.body.kind === 'co
       <p v-if="looks" class="mt-2 text-lg" role="status">{{ sheetSays(looks) }}</p>
     </div>
     <SwapPanel v-if="matching" :room="room" @close="((matching = false), room.page.load())" />
+    <WedgePanel v-if="wedging" :room="room" @close="((wedging = false), room.page.load())" />
     <ContactPanel v-if="contacting" :room="room" @close="((contacting = false), room.page.load())" />
   </section>
 </template>

@@ -3,7 +3,7 @@ import { byGravity, type Finding } from '../../finding'
 import { placeTimes } from '../dodgeBurn'
 import { exposedBy, exposureAdvice, percentOf } from '../exposure'
 import { dialsFor, setFactor, settingFor, settingGives, type Dials, type KeyTone, type Wedge } from '../filters'
-import { gradeBy, type Grade } from '../grade'
+import { gradeBy, gradeNear, type Grade } from '../grade'
 import { stripReading } from '../strip'
 import type { PrintFilter, PrintSaid, StripTry, WholeTry } from './tries'
 
@@ -48,9 +48,10 @@ function regraded(filter: PrintFilter, halves: number, way: FilterWay): { filter
   }
   if (way.by === 'wedges') {
     const now = settingGives(filter, way.wedges, way.key)
-    const next = settingFor(now.range - rangePerHalf * halves, way.wedges, way.key)
+    const range = now.range - rangePerHalf * halves
+    const next = range > 0 ? settingFor(range, way.wedges, way.key) : null
     if (!next) throw new DomainError('outside-range', `${gradeWords(halves)} lies outside the wedges of this head: print one beyond them.`)
-    return { filter: dialled(next, null), factor: now.speed / next.speed }
+    return { filter: dialled(next, gradeNear(range)), factor: now.speed / next.speed }
   }
   if (way.by === 'set' || filter.grade === null)
     throw new DomainError('no-grade', 'Nobody knows which grade those dials are: say it, or calibrate the head by wedges.')
