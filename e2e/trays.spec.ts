@@ -1,3 +1,5 @@
+import type { Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
 import { choose, expect, signIn, test } from './support/house'
 import { seriousFaults } from './support/look'
 
@@ -153,4 +155,49 @@ test('a member prints on the phone, sees their own prints alone, and another bro
   await expect(page.getByRole('button', { name: '−40 %' })).toHaveAttribute('aria-pressed', 'true')
   expect(await seriousFaults(phone)).toEqual([])
   await context.close()
+})
+
+test('prints go out as a file, which is read line by line and writes nothing twice; a member saves their own', async ({
+  page,
+  browser,
+  house,
+}) => {
+  await signIn(page)
+  await page.goto('/formulary/exchange?kind=prints')
+  const saved = async (by: Page, name: string) => {
+    const [file] = await Promise.all([by.waitForEvent('download'), by.getByRole('button', { name, exact: true }).click()])
+    return readFileSync(await file.path(), 'utf8')
+  }
+  const read = (text: string) =>
+    page.getByLabel('File to read').setInputFiles({ name: 'prints.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  const csv = await saved(page, 'Save as CSV')
+  const titles = ['Gulls over the weir', 'The sluice at low water']
+  for (const title of titles) expect(csv).toContain(title)
+  await read(csv)
+  await expect(page.getByRole('button', { name: 'Nothing to write' })).toBeDisabled()
+  await page.getByRole('button', { name: 'Drop it' }).click()
+  // a sheet of another house: its own id, and one try that cannot be exposed on this head
+  const [head, ...lines] = csv.split('\r\n')
+  const own = lines
+    .filter((line) => line.includes('Rope and cleat'))
+    .map((line) => line.replace(/^01[0-9a-f-]{34}/, '').replaceAll('Rope and cleat', 'Rope from afar'))
+  const wrong = own.map((line) => line.replaceAll('Rope from afar', 'Rope wrongly').replaceAll('grade 2.5', 'Y9 M9'))
+  expect(own.length).toBeGreaterThan(1)
+  await read([head, ...own, ...wrong].join('\r\n'))
+  await expect(page.getByText('By the window has loose filters, no dials.')).toBeVisible()
+  await page.getByRole('button', { name: 'Write 1 line, leave 1 out' }).click()
+  await expect(page.getByText('1 line is written.')).toBeVisible()
+  await page.goto('/trays')
+  await page
+    .getByRole('link', { name: /^Rope from afar/ })
+    .first()
+    .click()
+  await expect(page.getByRole('heading', { name: 'Rope from afar' })).toBeVisible()
+  const phone = await (await browser.newContext({ baseURL: house.url, viewport: { width: 390, height: 844 } })).newPage()
+  await signIn(phone, 'tilda')
+  await phone.goto('/trays')
+  const theirs = JSON.parse(await saved(phone, 'Save them as JSON')) as { rows: { member: string; tries: unknown[] }[] }
+  expect(new Set(theirs.rows.map((row) => row.member))).toEqual(new Set(['Tilda Rook']))
+  expect(theirs.rows.every((row) => row.tries.length > 0)).toBe(true)
+  await phone.context().close()
 })

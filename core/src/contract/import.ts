@@ -8,9 +8,11 @@ import { chartBody } from './chart'
 import { endpoint } from './endpoint'
 import { formulaBody, formulaUse } from './formula'
 import { vesselBody } from './run'
+import { printRows } from './importPrint'
 import { shelfBody } from './shelf'
 
-const importKind = z.enum(['formulas', 'shelves', 'tanks', 'jars', 'chart', 'bottles', 'ledger', 'tests'])
+const printKinds = ['papers', 'enlargers', 'calibrations', 'prints'] as const
+const importKind = z.enum(['formulas', 'shelves', 'tanks', 'jars', 'chart', 'bottles', 'ledger', 'tests', ...printKinds])
 
 /** One row as it would be written: a new one has no version (or says so), a changed one names the version it was based on. */
 const importRow = z.discriminatedUnion('kind', [
@@ -108,6 +110,7 @@ const importRow = z.discriminatedUnion('kind', [
       note,
     }),
   }),
+  ...printRows,
 ])
 export const importPortion = 500
 const counts = z.object({ staged: z.int(), rows: z.int() })

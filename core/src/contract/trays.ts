@@ -92,6 +92,16 @@ export const traysApi = {
     query: listQuery.extend({ find }),
     response: page(sheetRow),
   }),
+  whole: endpoint(
+    'GET',
+    '/api/prints/whole',
+    'member',
+    'Sheets with all their tries, the newest first: one’s own, a technician everyone’s',
+    {
+      query: listQuery,
+      response: page(z.object({ sheet: sheetRow, tries: z.array(tryRow) })),
+    },
+  ),
   sheet: endpoint('GET', '/api/prints/:id', 'member', 'A print’s sheet with its tries, the first first', {
     params: idParams,
     response: z.object({ sheet: sheetRow, tries: z.array(tryRow) }),

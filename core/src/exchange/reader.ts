@@ -78,6 +78,9 @@ export function cellReader(problems: string[]) {
       }
       return cells.map((one) => attempt(field, () => plain(one), 0))
     },
+    /** a cell of its own grammar, read by what reads it */
+    as: <T>(field: string, cell: Cell, reading: (text: string) => T, instead: T): T =>
+      attempt(field, () => reading(read.text(cell)), instead),
     /** steps of a compensated bath */
     steps: (field: string, cell: Cell) => (blank(cell) ? null : attempt(field, () => readSteps(String(cell)), null)),
     /** an id of ours, as it was written out; null where it is left out */

@@ -3,6 +3,7 @@ import { containers, entryKinds } from '../bottle/bottle'
 import { fixables, schools } from '../formula/use'
 import { families } from '../mark/mark'
 import { testKinds } from '../proof/proof'
+import { calibrationRecord, enlargerRecord, paperRecord, printRecord } from './print/records'
 
 /** Amounts are written with their unit, such as "2.5 L", "3 g", "20 °C", "9:30"; a bare number is ml, g, °C or s. */
 const quantity = z.union([z.string(), z.number()])
@@ -194,6 +195,10 @@ export const exchangeFiles = {
   bottles: file('selvrin-bottles', bottleRecord),
   ledger: file('selvrin-ledger', ledgerRecord),
   tests: file('selvrin-tests', testRecord),
+  papers: file('selvrin-papers', paperRecord),
+  enlargers: file('selvrin-enlargers', enlargerRecord),
+  calibrations: file('selvrin-calibrations', calibrationRecord),
+  prints: file('selvrin-prints', printRecord),
 }
 export type ExchangeKind = keyof typeof exchangeFiles
 export const exchangeKinds = Object.keys(exchangeFiles) as ExchangeKind[]

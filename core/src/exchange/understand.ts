@@ -8,6 +8,9 @@ import { fromCsv, type FileRecord } from './csv'
 import { formulaToRecord, recordToFormula } from './formulaExchange'
 import { bottleReader } from './bottleExchange'
 import { ledgerReader } from './ledgerExchange'
+import { calibrationReader } from './print/calibrations'
+import { printReader } from './print/prints'
+import { enlargerReader, paperReader } from './print/stock'
 import { shelfReader, tankReader } from './placeExchange'
 import { testReader } from './testExchange'
 import { differences, shaped, wrong, type Present, type Reader } from './understood'
@@ -55,6 +58,10 @@ export function understander(kind: ExchangeKind, present: Present, newId: () => 
   if (kind === 'bottles') return bottleReader(present, newId)
   if (kind === 'ledger') return ledgerReader(present, newId)
   if (kind === 'tests') return testReader(present, newId)
+  if (kind === 'papers') return paperReader(present, newId)
+  if (kind === 'enlargers') return enlargerReader(present, newId)
+  if (kind === 'calibrations') return calibrationReader(present, newId)
+  if (kind === 'prints') return printReader(present, newId)
   return kind === 'jars' ? jarReader(present, newId, catalogue) : formulaReader(present, newId, catalogue)
 }
 

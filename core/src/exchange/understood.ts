@@ -7,6 +7,7 @@ import type { Jar } from '../contract/jar'
 import type { Vessel } from '../contract/run'
 import type { Shelf } from '../contract/shelf'
 import type { Proof } from '../contract/proof'
+import type { BoxOfPaper, CalibrationRow, Enlarger, Paper, PrintSheet, PrintTryRow } from '../contract/trays'
 import type { FileRecord } from './csv'
 import { schemaSentence } from '../contract/sentences'
 
@@ -37,6 +38,13 @@ export interface Present {
   shelves?: Pick<Shelf, 'id' | 'version' | 'name' | 'celsius'>[]
   tanks?: Pick<Vessel, 'id' | 'version' | 'name' | 'kind' | 'format' | 'coversMl' | 'carryMl'>[]
   ledger?: LedgerLine[]
+  /** for the print room */
+  papers?: Paper[]
+  boxes?: BoxOfPaper[]
+  enlargers?: Enlarger[]
+  calibrations?: CalibrationRow[]
+  prints?: { sheet: PrintSheet; tries: PrintTryRow[] }[]
+  people?: { id: string; name: string }[]
   tests?: Proof[]
 }
 

@@ -2,6 +2,9 @@ import { formulaToRecord } from './formulaExchange'
 import { toCsv } from './csv'
 import { bottlesOut } from './bottleExchange'
 import { ledgerOut } from './ledgerExchange'
+import { calibrationsOut } from './print/calibrations'
+import { printsOut } from './print/prints'
+import { enlargersOut, papersOut } from './print/stock'
 import { shelvesOut, tanksOut } from './placeExchange'
 import { testsOut } from './testExchange'
 import type { ChartRecord, ExchangeKind, JarRecord } from './schemas'
@@ -30,6 +33,10 @@ function recordsOf(kind: ExchangeKind, present: Present): object[] {
   if (kind === 'bottles') return bottlesOut(present, nameOf)
   if (kind === 'ledger') return ledgerOut(present)
   if (kind === 'tests') return testsOut(present)
+  if (kind === 'papers') return papersOut(present)
+  if (kind === 'enlargers') return enlargersOut(present)
+  if (kind === 'calibrations') return calibrationsOut(present)
+  if (kind === 'prints') return printsOut(present)
   return present.chart.map((row): ChartRecord => ({
     film: row.film,
     formula: nameOf(row.formulaId),

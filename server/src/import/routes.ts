@@ -8,6 +8,7 @@ import { notFound, Refusal } from '../house/refusal'
 import { answers, type Handler } from '../http/route'
 import type { Database } from '../table/database'
 import { writeChart, writeFormulas, writeJars, writeShelves, writeTanks, type Rows, type Write } from './write'
+import { writeCalibrations, writeEnlargers, writePapers, writePrints } from './writePrint'
 import { writeBottles, writeLedger, writeTests } from './writeLedger'
 
 type Writers = { [K in ImportRow['kind']]: (write: Write, rows: Rows<K>) => Promise<number> }
@@ -21,6 +22,10 @@ const writers: Writers = {
   bottles: writeBottles,
   ledger: writeLedger,
   tests: writeTests,
+  papers: writePapers,
+  enlargers: writeEnlargers,
+  calibrations: writeCalibrations,
+  prints: writePrints,
 }
 
 /** An import as whoever began it goes on with it: nobody writes what someone else has laid ready. */

@@ -19,7 +19,7 @@ const changedMeanwhile = (what: string): Refusal =>
   new Refusal(409, 'stale', `${what} changed while you looked at the import. Nothing was written: read the file again.`)
 
 /** Work on a row as its writer saw it; one that is another by now stops the import. */
-async function asItWas(work: Promise<unknown>, what: string): Promise<void> {
+export async function asItWas(work: Promise<unknown>, what: string): Promise<void> {
   try {
     await work
   } catch (error) {

@@ -13,7 +13,7 @@ export async function calibrationRows(db: Database, where: object = {}): Promise
 }
 
 /** Enlarger and paper it was made on are those of the house, and a contact strip says a time. */
-async function requireSound(db: Database, body: CalibrationBody): Promise<void> {
+export async function requireSound(db: Database, body: CalibrationBody): Promise<void> {
   const enlarger = body.enlargerId === null ? null : await db.Enlarger.findOne({ where: { id: body.enlargerId, goneAt: null } })
   if (body.enlargerId !== null && !enlarger) throw notFound('enlarger')
   if (body.paperId !== null && (await db.Paper.count({ where: { id: body.paperId, goneAt: null } })) === 0) throw notFound('paper')

@@ -2,7 +2,7 @@ import { traysApi } from '@selvrin/core/contract'
 import { answers } from '../http/route'
 import { calibrate, calibrateBack } from './calibrations'
 import { light } from './lamp'
-import { begin, change, get, list, room } from './sheets'
+import { begin, change, get, list, room, whole } from './sheets'
 import { addBox, addEnlarger, addPaper, changeEnlarger, changePaper, countBox } from './stock'
 import { expose, judge } from './tries'
 
@@ -19,6 +19,7 @@ export const traysRoutes = [
   answers(traysApi.calibrateBack, calibrateBack),
   answers(traysApi.light, light),
   answers(traysApi.sheets, list),
+  answers(traysApi.whole, whole),
   answers(traysApi.sheet, get),
   answers(traysApi.begin, begin),
   answers(traysApi.change, change),

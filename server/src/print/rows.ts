@@ -58,7 +58,16 @@ export async function ownSheet(db: Database, id: string, who: Who): Promise<Prin
 }
 
 /** Tries of a sheet, the first first, with what their paper cost. */
-export async function tryRows(db: Database, where: WhereOptions): Promise<PrintTryRow[]> {
+export const tryRows = async (db: Database, where: WhereOptions): Promise<PrintTryRow[]> => (await told(db, where)).map(({ row }) => row)
+
+/** Tries of several sheets, by their sheets. */
+export async function triesOf(db: Database, sheetIds: string[]): Promise<Map<string, PrintTryRow[]>> {
+  const by = new Map<string, PrintTryRow[]>()
+  for (const { sheetId, row } of await told(db, { sheetId: sheetIds })) by.set(sheetId, [...(by.get(sheetId) ?? []), row])
+  return by
+}
+
+async function told(db: Database, where: WhereOptions): Promise<{ sheetId: string; row: PrintTryRow }[]> {
   const rows = await db.PrintTry.findAll({ where, include: [withName()], order: ['seq'] })
   const draws = await db.PaperEntry.findAll({ where: { tryId: rows.map((row) => row.id) }, raw: true })
   const boxes = await db.PaperBox.findAll({ where: { id: draws.map((one) => one.boxId) }, raw: true })
@@ -66,9 +75,10 @@ export async function tryRows(db: Database, where: WhereOptions): Promise<PrintT
     const own = draws.filter((one) => one.tryId === row.id)
     const sheets = own.reduce((sum, one) => sum - one.sheets, 0)
     const box = boxes.find((one) => one.id === own[0]?.boxId)
-    return {
+    const tried = {
       ...{ id: row.id, version: row.version, at: row.at, by: nameOf(row.by), setup: row.setup, plan: row.plan, sheets },
       ...{ cost: box ? paperCost(box.body, sheets) : null, said: row.said, note: row.note },
     }
+    return { sheetId: row.sheetId, row: tried }
   })
 }

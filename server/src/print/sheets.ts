@@ -7,7 +7,7 @@ import { pageOf, wordsOf } from '../http/page'
 import type { Handler } from '../http/route'
 import type { Who } from '../http/who'
 import { calibrationRows } from './calibrations'
-import { boxRows, enlargerRow, ownSheet, paperRow, sheetRows, tryRows } from './rows'
+import { boxRows, enlargerRow, ownSheet, paperRow, sheetRows, triesOf, tryRows } from './rows'
 
 const newest: Order = [['id', 'desc']]
 /** prints in the making that are told at once */
@@ -29,6 +29,17 @@ export const list: Handler<typeof traysApi.sheets> = async ({ db, query: { limit
   const words = wordsOf(find).map((word) => whereIs(fn('plain', col('title')), { [Op.like]: word }))
   const where = { ...mine(who), ...(after === undefined ? {} : { id: { [Op.lt]: after } }), [Op.and]: words }
   return pageOf(await sheetRows(db, where, { order: newest, limit: limit + 1 }), limit)
+}
+
+/** Whole sheets, page by page: for a file, say. */
+export const whole: Handler<typeof traysApi.whole> = async ({ db, query: { limit, after }, who }) => {
+  const where = { ...mine(who), ...(after === undefined ? {} : { id: { [Op.lt]: after } }) }
+  const { rows, after: next } = pageOf(await sheetRows(db, where, { order: newest, limit: limit + 1 }), limit)
+  const tries = await triesOf(
+    db,
+    rows.map((row) => row.id),
+  )
+  return { rows: rows.map((sheet) => ({ sheet, tries: tries.get(sheet.id) ?? [] })), after: next }
 }
 
 export const get: Handler<typeof traysApi.sheet> = async ({ db, params: { id }, who }) => ({

@@ -17,7 +17,7 @@ import { useReading } from './useReading'
 /** Formulas, jars and the chart, out to a file and in from one: what would be written is shown line by line first. */
 const route = useRoute()
 const { busy, problem, field, act } = useAction()
-const { load, present, counts, whole } = usePresent()
+const { load, counts, against, whole } = usePresent()
 const file = useReading()
 const { fileName, lines, grave, wrong, rows, why } = file
 const sending = useImport()
@@ -35,7 +35,23 @@ const names: Record<ExchangeKind, string> = {
   bottles: 'Bottles',
   ledger: 'Ledger of the bottles',
   tests: 'Tests of the bottles',
+  papers: 'Papers and their boxes',
+  enlargers: 'Enlargers',
+  calibrations: 'What was matched in the print room',
+  prints: 'Sheets of prints',
 }
+/** what has to be here before a file of a kind can be read */
+const before: Partial<Record<ExchangeKind, string>> = {
+  ledger: 'Their bottles come first, in a file of their own. ',
+  tests: 'Their bottles come first, in a file of their own. ',
+  calibrations: 'Papers and enlargers come first, in files of their own. ',
+  prints: 'Papers and enlargers come first, in files of their own. ',
+}
+/** kinds that are the print room's */
+const printRoom: (ExchangeKind | null)[] = ['papers', 'enlargers', 'calibrations', 'prints']
+const back = computed(() =>
+  printRoom.includes(kind.value) ? { to: '/trays/stock', name: 'Papers and enlargers' } : { to: '/formulary', name: 'Formulary' },
+)
 const kinds = exchangeKinds.map((value) => ({ value, name: names[value] }))
 
 async function save(format: 'json' | 'csv'): Promise<void> {
@@ -61,11 +77,11 @@ async function read(): Promise<void> {
   forget()
   await act(async () => {
     file.progress.value = { words: 'Reading', done: 0, of: 1 }
-    await load(true).catch((error: unknown) => {
+    const here = await against(wanted, () => undefined).catch((error: unknown) => {
       file.stop()
       throw error
     })
-    await file.read(chosen, wanted, present())
+    await file.read(chosen, wanted, here)
   })
   if (input.value) input.value.value = ''
 }
@@ -88,7 +104,7 @@ function stop(): void {
 
 <template>
   <div class="station">
-    <RouterLink to="/formulary" class="link inline-flex min-h-11 items-center">← Formulary</RouterLink>
+    <RouterLink :to="back.to" class="link inline-flex min-h-11 items-center">← {{ back.name }}</RouterLink>
     <h1 class="mb-4 text-3xl font-bold">Files</h1>
     <div class="mb-6 grid max-w-4xl grid-cols-[16rem_minmax(0,1fr)] items-end gap-6 max-sm:grid-cols-1">
       <ChoiceField v-model="kind" label="What" :choices="kinds" @update:model-value="forget" />
@@ -134,9 +150,9 @@ function stop(): void {
       <UnderstoodList :lines="lines" />
     </template>
     <p v-else-if="!progress && written === null && kind" class="max-w-3xl text-lg text-quiet">
-      {{ counts[kind] === undefined ? '' : `${counts[kind]} ${names[kind].toLowerCase()} here. `
-      }}{{ kind === 'ledger' || kind === 'tests' ? 'Their bottles come first, in a file of their own. ' : '' }}Amounts in any unit: 2.5 L, 3
-      oz, 68 °F, 9:30. What a file says is shown line by line before anything is written. The shape of the files is in docs/formats.
+      {{ counts[kind] === undefined ? '' : `${counts[kind]} ${names[kind].toLowerCase()} here. ` }}{{ before[kind] ?? '' }}Amounts in any
+      unit: 2.5 L, 3 oz, 68 °F, 9:30. What a file says is shown line by line before anything is written. The shape of the files is in
+      docs/formats.
     </p>
   </div>
 </template>

@@ -1,4 +1,4 @@
-import { api, type Bottle, type LedgerLine, type Proof } from '@selvrin/core/contract'
+import { api, traysApi, type Bottle, type LedgerLine, type PrintSheet, type PrintTryRow, type Proof } from '@selvrin/core/contract'
 import { call } from '../api/call'
 
 type Told = (done: number) => void
@@ -26,3 +26,8 @@ export const everyBottle = (): Promise<Bottle[]> => everyRow((query) => call(api
 export const everyLine = (told: Told): Promise<LedgerLine[]> => everyRow((query) => call(api.bottle.lines, { query }), told)
 /** Every test of a bottle, newest first. */
 export const everyTest = (told: Told): Promise<Proof[]> => everyRow((query) => call(api.proof.list, { query }), told)
+/** Every sheet of a print with its tries, the newest first. */
+export const everyPrint = (told: Told): Promise<{ sheet: PrintSheet; tries: PrintTryRow[] }[]> =>
+  everyRow((query) => call(traysApi.whole, { query }), told)
+/** Everybody’s name. */
+export const everyPerson = (): Promise<{ id: string; name: string }[]> => everyRow((query) => call(api.person.list, { query }))

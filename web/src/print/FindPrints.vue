@@ -5,6 +5,7 @@ import { call } from '../api/call'
 import { usePage } from '../api/usePage'
 import FindField from '../fields/FindField.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import SavePrints from './SavePrints.vue'
 
 /** Prints that were made, found by the words of their names. */
 const typed = ref('')
@@ -39,5 +40,6 @@ const rows = computed(() => page.value.value?.rows ?? [])
         </RouterLink>
       </li>
     </ul>
+    <SavePrints v-if="rows.length > 0" />
   </section>
 </template>

@@ -46,7 +46,10 @@ const enlargerWords = (one: Enlarger): string =>
 <template>
   <div class="station max-w-4xl">
     <RouterLink to="/trays" class="link inline-flex min-h-11 items-center">← Trays</RouterLink>
-    <h1 class="mb-3 text-3xl font-bold">Papers and enlargers</h1>
+    <div class="mb-3 flex flex-wrap items-center gap-4">
+      <h1 class="text-3xl font-bold">Papers and enlargers</h1>
+      <RouterLink v-if="session.isTechnician" to="/formulary/exchange?kind=papers" class="button button-small">Files</RouterLink>
+    </div>
     <PageState
       v-if="!there"
       :missing="page.missing.value"

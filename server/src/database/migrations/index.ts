@@ -26,6 +26,7 @@ import { drain } from './0025-drain'
 import { prints } from './0026-prints'
 import { line } from './0027-line'
 import { calibration } from './0028-calibration'
+import { printFiles } from './0029-print-files'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -58,4 +59,5 @@ export const migrations: Migration[] = [
   prints,
   line,
   calibration,
+  printFiles,
 ]
