@@ -44,7 +44,9 @@ test('a member hands in rolls on the phone, photographs the canister, and wants 
     .png()
     .toBuffer()
   await phone.getByLabel('Photograph it').setInputFiles({ name: 'canister.png', mimeType: 'image/png', buffer: canister })
-  await expect(phone.getByRole('img', { name: `Canister of order ${number}` })).toBeVisible()
+  const taken = phone.getByRole('img', { name: `Canister of order ${number}` })
+  await expect(taken).toBeVisible()
+  await expect.poll(() => taken.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(60)
 
   // both want something else of it: whoever comes second is told, and loses nothing
   await row.click()

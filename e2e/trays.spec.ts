@@ -1,7 +1,8 @@
 import type { Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
+import sharp from 'sharp'
 import { choose, expect, signIn, test } from './support/house'
-import { seriousFaults } from './support/look'
+import { greenOrBluePixel, seriousFaults } from './support/look'
 
 test('what stands in the print room is written down; from a strip to a finished print, each try worked out from what was said', async ({
   page,
@@ -200,4 +201,56 @@ test('prints go out as a file, which is read line by line and writes nothing twi
   expect(new Set(theirs.rows.map((row) => row.member))).toEqual(new Set(['Tilda Rook']))
   expect(theirs.rows.every((row) => row.tries.length > 0)).toBe(true)
   await phone.context().close()
+})
+
+test('the places of a print are drawn on its outline, by pointer and by keys; its photograph is there in white light only, and the timer shows where', async ({
+  page,
+  house,
+}) => {
+  const [sheet] = await house.ask<{ id: string }>(`select id from sheet where title = 'Mud flats, November'`)
+  const drawn = async () =>
+    (
+      await house.ask<{ outline: { name: string; shape: string; x: number; width: number }[] }>('select outline from sheet where id = $1', [
+        sheet?.id,
+      ])
+    )[0]?.outline
+  await signIn(page)
+  await page.goto(`/trays/prints/${sheet?.id}`)
+  const outline = page.getByRole('img', { name: /^Outline of the print/ })
+  await page.getByRole('button', { name: 'foreground', exact: true }).click()
+  await outline.scrollIntoViewIfNeeded()
+  const box = await outline.boundingBox()
+  if (!box) throw new Error('no outline')
+  await page.mouse.move(box.x + box.width * 0.25, box.y + box.height * 0.5)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width * 0.75, box.y + box.height * 0.9, { steps: 4 })
+  await page.mouse.up()
+  const foreground = async () => (await drawn())?.find((one) => one.name === 'foreground')
+  await expect.poll(async () => (await foreground())?.x.toFixed(2)).toBe('0.25')
+  await page.getByRole('button', { name: 'with straight edges' }).click()
+  await expect.poll(async () => (await foreground())?.shape).toBe('straight')
+  const place = page.getByRole('button', { name: 'foreground', exact: true })
+  await place.press('ArrowRight')
+  await expect.poll(async () => (await foreground())?.x.toFixed(2)).toBe('0.29')
+  await place.press('Shift+ArrowLeft')
+  await expect.poll(async () => (await foreground())?.width.toFixed(2)).toBe('0.46')
+  await page.getByLabel('Another place').fill('left edge')
+  await page.getByRole('button', { name: 'Name it' }).click()
+  await page.getByRole('button', { name: 'left edge', exact: true }).press('ArrowLeft')
+  await expect.poll(async () => (await drawn())?.map((one) => one.name)).toEqual(['foreground', 'left edge'])
+  const picture = await sharp({ create: { width: 60, height: 60, channels: 3, background: '#0c0' } })
+    .png()
+    .toBuffer()
+  await page.getByLabel('Photograph the print').setInputFiles({ name: 'print.png', mimeType: 'image/png', buffer: picture })
+  const photo = outline.locator('img')
+  await expect.poll(() => photo.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(60)
+  expect(await seriousFaults(page)).toEqual([])
+  // under the safelight a note stands in its place
+  await page.keyboard.press('l')
+  await expect(page.getByText('There is a photograph of it, shown in white light only.')).toBeVisible()
+  await expect(photo).toHaveCount(0)
+  await outline.scrollIntoViewIfNeeded()
+  expect(await greenOrBluePixel(page)).toBeNull()
+  await page.getByRole('button', { name: 'Count it out' }).click()
+  await expect(page.getByRole('img', { name: 'Outline of the print: foreground, left edge' })).toBeVisible()
 })

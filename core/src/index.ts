@@ -392,6 +392,7 @@ export { filterByWedges, wedgeOf, wedgeReading, type WedgeReading } from './prin
 export { drainS, paperFixers, paperSteps, washedAt, type PaperFixer, type PaperStep } from './print/paperSteps'
 export { paperCost, stripShare, type PaperBox } from './print/sheet/cost'
 export { nextTry, printOfStrip, stripAround, type FilterWay, type NextTry, type PrintChange } from './print/sheet/judged'
+export { drawnInto, printOutline, type PrintArea, type PrintOutline } from './print/sheet/outline'
 export { requireTry } from './print/sheet/requireTry'
 export {
   enlargerBody,

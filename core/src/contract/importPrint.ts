@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { calibrationBody } from '../print/calibration'
 import { enlargerBody, negativeBody, paperBody, paperBoxBody, trySetup } from '../print/sheet/room'
+import { printOutline } from '../print/sheet/outline'
 import { printPlan, printSaid } from '../print/sheet/tries'
 import { id, millis, name, note, version } from '../shape/common'
 
@@ -18,7 +19,7 @@ export const printRows = [
     id,
     body: z.strictObject({
       ...{ memberId: id.nullable(), title: name, at: millis, done: z.boolean() },
-      ...{ negative: negativeBody, setup: trySetup, tries: z.array(tried).max(300) },
+      ...{ negative: negativeBody, setup: trySetup, outline: printOutline, tries: z.array(tried).max(300) },
     }),
   }),
 ] as const

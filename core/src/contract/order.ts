@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { orderStates, orderWish } from '../order/order'
-import { done, find, id, idParams, listQuery, page, parts, reason, version } from '../shape/common'
+import { done, find, id, idParams, listQuery, page, parts, reason, version, pictureQuery } from '../shape/common'
 import { endpoint } from './endpoint'
 import { pictureBytes } from './proof'
 
@@ -78,7 +78,11 @@ export const orderApi = {
     upload: pictureBytes,
     response: done,
   }),
-  getPhoto: endpoint('GET', '/api/orders/:id/photo', 'member', 'The photograph of the canister', { params: idParams, file: true }),
+  getPhoto: endpoint('GET', '/api/orders/:id/photo', 'member', 'The photograph of the canister', {
+    params: idParams,
+    query: pictureQuery,
+    file: true,
+  }),
 }
 export type FilmOrder = z.infer<typeof orderRow>
 export type OrderLine = z.infer<typeof change>

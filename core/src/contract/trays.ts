@@ -1,9 +1,11 @@
 import { z } from 'zod'
 import { calibrationBody } from '../print/calibration'
 import { enlargerBody, negativeBody, paperBody, paperBoxBody, trySetup } from '../print/sheet/room'
+import { printOutline } from '../print/sheet/outline'
 import { printPlan, printSaid } from '../print/sheet/tries'
-import { done, find, id, idParams, listQuery, name, note, page, version } from '../shape/common'
+import { done, find, id, idParams, listQuery, name, note, page, version, pictureQuery } from '../shape/common'
 import { endpoint } from './endpoint'
+import { pictureBytes } from './proof'
 
 const paper = z.object({ id, version, ...paperBody.shape })
 const box = z.object({
@@ -23,6 +25,10 @@ const sheetRow = z.object({
   /** it is as it should be */
   done: z.boolean(),
   tries: z.int(),
+  /** where its places lie */
+  outline: printOutline,
+  /** somebody photographed it */
+  photo: z.boolean(),
 })
 const tryRow = z.object({
   ...{ id, version, at: z.number(), by: z.string() },
@@ -114,6 +120,22 @@ export const traysApi = {
     params: idParams,
     body: z.strictObject({ version, title: name, negative: negativeBody, setup: trySetup, done: z.boolean() }),
     response: sheetRow,
+  }),
+  draw: endpoint('PUT', '/api/prints/:id/outline', 'member', 'Where its places lie', {
+    params: idParams,
+    body: z.strictObject({ version, outline: printOutline }),
+    response: sheetRow,
+  }),
+  putPhoto: endpoint('PUT', '/api/prints/:id/photo', 'member', 'A photograph of the print', {
+    params: idParams,
+    body: z.strictObject({}),
+    upload: pictureBytes,
+    response: done,
+  }),
+  getPhoto: endpoint('GET', '/api/prints/:id/photo', 'member', 'The photograph of the print', {
+    params: idParams,
+    query: pictureQuery,
+    file: true,
   }),
   expose: endpoint('POST', '/api/prints/:id/tries', 'member', 'A strip or a print was exposed: its paper is drawn from its box', {
     params: idParams,

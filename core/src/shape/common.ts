@@ -14,6 +14,8 @@ export const celsius = z.number().min(-10).max(110)
 export const millis = z.int().min(0).max(4_102_444_800_000)
 export const parts = z.array(z.number().gt(0).max(1000)).min(1).max(5)
 export const listQuery = z.strictObject({ limit: z.coerce.number().int().min(1).max(200).default(200), after: id.optional() })
+/** what a picture is asked for by: another count where it was taken anew, so that no older one is shown */
+export const pictureQuery = z.strictObject({ turn: z.coerce.number().int().min(0).optional() })
 /** words that all stand somewhere in what is looked for */
 export const find = z.string().trim().max(100).default('')
 export const done = z.object({ done: z.literal(true) })

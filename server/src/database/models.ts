@@ -64,6 +64,7 @@ import { paperBoxTable } from '../print/PaperBox'
 import { paperEntryTable } from '../print/PaperEntry'
 import { printTryTable } from '../print/PrintTry'
 import { sheetTable } from '../print/Sheet'
+import { sheetPhotoTable } from '../print/SheetPhoto'
 import { dischargeTable } from '../sink/Discharge'
 import { drumTable } from '../drum/Drum'
 import { drainEntryTable } from '../drum/DrainEntry'
@@ -152,6 +153,7 @@ const tables = {
   PaperEntry: paperEntryTable,
   Enlarger: enlargerTable,
   Sheet: sheetTable,
+  SheetPhoto: sheetPhotoTable,
   PrintTry: printTryTable,
   Calibration: calibrationTable,
   Tray: trayTable,
@@ -226,6 +228,7 @@ function associate(m: Tables): void {
   for (const [from, to, as, foreignKey] of belongings)
     (m[from] as ModelStatic<Model>).belongsTo(m[to] as ModelStatic<Model>, { as, foreignKey, constraints: false })
   m.Mix.hasOne(m.Batch, { as: 'batch', foreignKey: 'mixId', constraints: false })
+  m.Sheet.hasOne(m.SheetPhoto, { as: 'photo', foreignKey: 'sheetId', constraints: false })
   m.FilmOrder.hasOne(m.OrderPhoto, { as: 'photo', foreignKey: 'orderId', constraints: false })
   m.Run.hasMany(m.Roll, { as: 'rolls', foreignKey: 'runId', constraints: false })
   m.Roll.hasMany(m.RollMark, { as: 'marks', foreignKey: 'rollId', constraints: false })

@@ -12,6 +12,7 @@ import {
 } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import type { Database } from '../table/database'
+import { outlineOf, printPicture } from './printPicture'
 import { told, type Told } from './toldPrints'
 
 const dayMs = 86_400_000
@@ -96,6 +97,8 @@ function triesOf({ guessS, band, filter, said, enlarger }: Told): { plan: PrintT
     }),
   ]
 }
+/** the print that somebody photographed */
+const photographed = 'The sluice at low water'
 /** A timer is set to a tenth of a second. */
 const rounded = (print: WholeTry): WholeTry => ({
   ...print,
@@ -124,7 +127,7 @@ export async function prints(db: Database, { by, members, today }: { by: string;
     }
     await db.Sheet.create({
       ...{ id, number: i + 1, memberId: owner, title: one.title, negative: { what: one.what, widthMm, heightMm }, setup },
-      ...{ done: one.done, byPerson: owner, at: ago(one.days) },
+      ...{ done: one.done, byPerson: owner, at: ago(one.days), outline: outlineOf(one.said.flat()) },
     })
     for (const [k, { plan, said, sheets }] of triesOf(one).entries()) {
       const tryId = uuid()
@@ -132,5 +135,7 @@ export async function prints(db: Database, { by, members, today }: { by: string;
       await db.PrintTry.create({ id: tryId, sheetId: id, at: then, byPerson: owner, setup, plan, said })
       await db.PaperEntry.create({ id: uuid(), boxId: setup.boxId, at: then, byPerson: owner, kind: 'draw', sheets: -sheets, tryId })
     }
+    if (one.title === photographed)
+      await db.SheetPhoto.create({ sheetId: id, type: 'image/jpeg', bytes: await printPicture(), at: ago(one.days - 1) })
   }
 }

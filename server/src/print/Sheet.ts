@@ -1,4 +1,4 @@
-import type { NegativeBody, TrySetup } from '@selvrin/core'
+import type { NegativeBody, PrintOutline, TrySetup } from '@selvrin/core'
 import {
   Model,
   type CreationOptional,
@@ -29,6 +29,8 @@ export class Sheet extends Model<InferAttributes<Sheet>, InferCreationAttributes
   declare done: CreationOptional<boolean>
   declare byPerson: string | null
   declare at: number
+  declare outline: CreationOptional<PrintOutline>
+  declare photo?: NonAttribute<Row<'SheetPhoto'> | null>
   declare member?: NonAttribute<Row<'Person'> | null>
 }
 
@@ -43,4 +45,5 @@ export const sheetTable = table(Sheet, 'sheet', {
   done: usually(flag(), false),
   byPerson: optional(of('person')),
   at: instant(),
+  outline: usually(json(), []),
 })

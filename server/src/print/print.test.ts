@@ -1,5 +1,6 @@
 import type { PrintTry } from '@selvrin/core'
 import { traysApi, type BoxOfPaper, type PrintSheet, type PrintTryRow } from '@selvrin/core/contract'
+import sharp from 'sharp'
 import { v7 as uuid } from 'uuid'
 import { testHouse, type Answer, type Caller, type TestHouse } from '../test/house'
 
@@ -191,4 +192,36 @@ test('a head goes by its wedges: kept once they are sound, and what is harder by
   expect((await calibrate(wedges({}))).status).toBe(200)
   expect(said(await judge(2, 8))).toEqual([422, 'outside-range'])
   expect((await judge(2, 1)).status).toBe(200)
+})
+
+test('where a print’s places lie is drawn on its sheet, and a photograph kept without where it was taken, for its owner and technicians', async () => {
+  const box = await boxOf(10)
+  const sheet = await begun(tilda, box.id)
+  const sky = { name: 'sky', shape: 'straight', x: 0, y: 0, width: 1, height: 0.3 }
+  const draw = (who: Caller, version: number, outline: object[]) =>
+    who.call(traysApi.draw, { params: { id: sheet.id }, body: { version, outline } })
+  const drawn = await draw(tilda, sheet.version, [sky])
+  expect(drawn.body.outline).toEqual([sky])
+  expect(said(await draw(ilse, sheet.version, []))).toEqual([409, 'stale'])
+  const now = (drawn.body as unknown as PrintSheet).version
+  expect(said(await draw(ilse, now, [sky, sky]))).toEqual([400, 'invalid'])
+  expect(said(await draw(ilse, now, [{ ...sky, x: 0.5 }]))).toEqual([400, 'invalid'])
+  const bram = await house.as('bram')
+  expect(said(await draw(bram, now, []))).toEqual([404, 'not-found'])
+  const bytes = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#777' } })
+    .withExif({ IFD0: { Artist: 'somebody' } })
+    .jpeg()
+    .toBuffer()
+  const path = `/api/prints/${sheet.id}/photo`
+  expect(said(await bram.sendFile('PUT', path, {}, bytes))).toEqual([404, 'not-found'])
+  expect((await tilda.sendFile('PUT', path, {}, Buffer.from('no picture'))).status).toBe(422)
+  expect((await tilda.sendFile('PUT', path, {}, bytes)).status).toBe(200)
+  // as a page asks for it; what is no count is no question
+  const fetched = (path: string) => fetch(house.url + path, { headers: { cookie: tilda.cookie } })
+  expect((await fetched(`${path}?turn=1`)).headers.get('content-type')).toBe('image/jpeg')
+  expect((await fetched(`${path}?1`)).status).toBe(400)
+  const seen = (await tilda.send('GET', `/api/prints/${sheet.id}`)).body.sheet as PrintSheet
+  expect([seen.photo, seen.outline]).toEqual([true, [sky]])
+  const [kept] = await house.sql<{ bytes: Buffer }>('select bytes from sheet_photo where sheet_id = $1', [sheet.id])
+  expect((await sharp(kept?.bytes).metadata()).exif).toBeUndefined()
 })

@@ -2,6 +2,7 @@ import { traysApi } from '@selvrin/core/contract'
 import { answers } from '../http/route'
 import { calibrate, calibrateBack } from './calibrations'
 import { light } from './lamp'
+import { draw, getPhoto, photoOf, putPhoto } from './outline'
 import { begin, change, get, list, room, whole } from './sheets'
 import { addBox, addEnlarger, addPaper, changeEnlarger, changePaper, countBox } from './stock'
 import { expose, judge } from './tries'
@@ -23,6 +24,9 @@ export const traysRoutes = [
   answers(traysApi.sheet, get),
   answers(traysApi.begin, begin),
   answers(traysApi.change, change),
+  answers(traysApi.draw, draw),
+  answers(traysApi.putPhoto, putPhoto, { before: photoOf }),
+  answers(traysApi.getPhoto, getPhoto),
   answers(traysApi.expose, expose),
   answers(traysApi.judge, judge),
 ]

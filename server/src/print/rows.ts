@@ -36,7 +36,7 @@ export async function boxRow(db: Database, id: string): Promise<BoxOfPaper> {
 }
 
 export async function sheetRows(db: Database, where: WhereOptions, options: FindOptions = {}): Promise<PrintSheet[]> {
-  const rows = await db.Sheet.findAll({ ...options, where, include: [withName('member')] })
+  const rows = await db.Sheet.findAll({ ...options, where, include: [withName('member'), { association: 'photo', attributes: ['at'] }] })
   const counts = (await db.PrintTry.findAll({
     attributes: ['sheetId', [fn('count', col('id')), 'tries']],
     where: { sheetId: rows.map((row) => row.id) },
@@ -47,6 +47,7 @@ export async function sheetRows(db: Database, where: WhereOptions, options: Find
   return rows.map((row) => ({
     ...{ id: row.id, version: row.version, number: row.number, title: row.title, memberId: row.memberId, member: nameOf(row.member) },
     ...{ at: row.at, negative: row.negative, setup: row.setup, done: row.done, tries: tries.get(row.id) ?? 0 },
+    ...{ outline: row.outline, photo: row.photo != null },
   }))
 }
 

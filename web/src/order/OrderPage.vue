@@ -114,7 +114,7 @@ async function changed(): Promise<void> {
       <section class="mb-6" aria-labelledby="canister">
         <h2 id="canister" class="mb-2 text-2xl font-bold">The canister</h2>
         <p v-if="order.photo" class="photograph mb-2 inline-block border-2 border-ink">
-          <img :src="`/api/orders/${id}/photo?${turn}`" :alt="`Canister of order ${order.number}`" class="max-h-80 max-w-full" />
+          <img :src="`/api/orders/${id}/photo?turn=${turn}`" :alt="`Canister of order ${order.number}`" class="max-h-80 max-w-full" />
         </p>
         <ProblemLine :problem="photo.problem.value" />
         <ProgressBar v-if="sent !== null" :share="sent" words="Sending the photograph" :stoppable="false" />

@@ -8,6 +8,7 @@ import { useShow } from '../session/useShow'
 import AnotherSetup from './AnotherSetup.vue'
 import JudgePad from './JudgePad.vue'
 import NextCard from './NextCard.vue'
+import OutlineCard from './OutlineCard.vue'
 import PrintCard from './PrintCard.vue'
 import StripCard from './StripCard.vue'
 import StripPanel from './StripPanel.vue'
@@ -184,6 +185,7 @@ const lastS = computed(() => {
           </template>
         </div>
       </div>
+      <OutlineCard v-if="whole || sheet.outline.length > 0" class="mt-6" :view="view" :plan="next.print?.print ?? whole" />
       <p class="mt-4 text-quiet">
         {{ cost }}<template v-if="box">{{ cost ? '; ' : '' }}{{ show.plain(Number(box.left.toFixed(2))) }} left in its box</template>. Tongs
         or gloves, one pair to a tray; nothing white while the box is open.

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
+import { sharesAt } from '../hand/area'
 import { light } from '../light/light'
 import type { Mark } from './marking'
 import type { Photo } from './usePhoto'
@@ -25,15 +26,11 @@ onMounted(show)
 watch([light, bitmap], () => void nextTick(show))
 
 let from: { x: number; y: number } | null = null
-const at = (event: PointerEvent) => {
-  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
-  return { x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height }
-}
 function down(event: PointerEvent): void {
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
-  from = at(event)
+  from = sharesAt(event)
 }
-const drag = (event: PointerEvent) => void (from && of.draw(from, at(event)))
+const drag = (event: PointerEvent) => void (from && of.draw(from, sharesAt(event)))
 /** beside its area, where neighbours leave little room: 'Fresh', or the number of a wedge step */
 const shortName = (mark: Mark): string => (mark.density === undefined ? mark.name.split(' ')[0] : mark.name.split(' ').at(-1)) ?? ''
 const marked = computed(() => marks.value.flatMap((mark) => (mark.area ? [{ ...mark, area: mark.area }] : [])))

@@ -1,5 +1,6 @@
 import type { Bottle, Proof } from '@selvrin/core/contract'
-import { areaBetween, byKey, firstMarks, wedgeStep } from './marking'
+import { areaBetween, byKey } from '../hand/area'
+import { firstMarks, wedgeStep } from './marking'
 import { readFigure, readingForm, showReading } from './readings'
 import { trendOf } from './trend'
 

@@ -10,7 +10,9 @@ import PageState from '../fields/PageState.vue'
 import PressOne from '../fields/PressOne.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { light } from '../light/light'
+import { stopsOf } from '../print/useOutline'
 import { usePrint } from '../print/usePrint'
+import OutlineView from '../printroom/OutlineView.vue'
 import { filterWords } from '../printroom/words'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
@@ -91,6 +93,8 @@ async function leave(): Promise<void> {
   keepTimer(sheetId, null)
   await router.push(`/trays/prints/${sheetId}`)
 }
+/** what is dodged and burned, where its places are drawn */
+const placed = computed(() => (plan.value?.kind === 'print' && plan.value.places.length > 0 ? plan.value : null))
 const leftS = computed(() => {
   const { value: one } = timer
   const step = one?.step.value
@@ -149,7 +153,17 @@ const pressText = computed(() => {
       <template v-if="timer">
         <p class="text-3xl font-bold" role="status">{{ timer.step.value ? askText(timer.step.value) : 'All of it is given.' }}</p>
         <p class="text-2xl">{{ timer.step.value ? filterWords(timer.step.value.filter) : '\u00a0' }}</p>
-        <p class="my-2 font-mono text-[clamp(6rem,24vh,15rem)] leading-none font-bold" data-left>{{ big }}</p>
+        <div class="flex flex-wrap items-center justify-between gap-x-6">
+          <p class="my-2 font-mono text-[clamp(6rem,24vh,15rem)] leading-none font-bold" data-left>{{ big }}</p>
+          <OutlineView
+            v-if="sheet.outline.length > 0 && placed"
+            :style="{ width: `min(20rem, ${(24 * sheet.negative.widthMm) / sheet.negative.heightMm}vh)` }"
+            :ratio="sheet.negative.widthMm / sheet.negative.heightMm"
+            :outline="sheet.outline"
+            :stops="stopsOf(placed)"
+            :active="timer.held.value?.name ?? timer.step.value?.place"
+          />
+        </div>
         <div class="h-4 border-2 border-ink" aria-hidden="true"><div class="h-full bg-ink" :style="{ width: `${100 * share}%` }" /></div>
         <p class="mt-1 min-h-8 text-xl">
           <template v-if="timer.step.value"

@@ -1,6 +1,7 @@
 import { DomainError } from '../../error'
 import { grades, type Grade } from '../../print/grade'
 import type { StripSteps } from '../../print/strip'
+import type { PrintOutline } from '../../print/sheet/outline'
 import type { PrintExposure, PrintFilter, PrintSaid, StripTry, WholeTry } from '../../print/sheet/tries'
 import { round } from '../written'
 
@@ -122,3 +123,17 @@ export function readFigures(cell: string, mark = ';'): number[] {
   if (figures.some((one) => !Number.isFinite(one))) throw unreadable(cell, `numbers with ${mark} between them`)
   return figures
 }
+
+/** Areas with their places: sky straight 0 / 0 / 1 / 0.3. */
+export const showOutline = (all: PrintOutline): string =>
+  all.map(({ name, shape, x, y, width, height }) => `${areaName(name)} ${shape} ${showFigures([x, y, width, height], ' / ')}`).join('; ')
+const areaName = (name: string): string => (/[;"]|\b(round|straight)\b/.test(name) ? JSON.stringify(name) : name)
+const area = /^("(?:[^"\\]|\\.)*"|[^"]+?)\s+(round|straight)\s+([\d.,\s/]+)$/
+export const readOutline = (cell: string): PrintOutline =>
+  partsOf(cell).map((part) => {
+    const found = area.exec(part)
+    const [x, y, width, height] = found ? readFigures(found[3] ?? '', '/') : []
+    if (!found || x === undefined || y === undefined || width === undefined || height === undefined)
+      throw unreadable(part, 'sky straight 0 / 0 / 1 / 0.3')
+    return { name: named(found[1] ?? ''), shape: found[2] as PrintOutline[number]['shape'], x, y, width, height }
+  })

@@ -37,6 +37,7 @@ const print: PrintTry = {
 const sheet = {
   ...{ id: id(4), version: 2, number: 9, title: 'Gulls; over the weir', memberId: id(5), member: 'Tilda Rook', at, done: true, tries: 2 },
   ...{ negative: { what: 'roll 12, frame 5', widthMm: 36, heightMm: 24 }, setup },
+  ...{ photo: false, outline: [{ name: 'sky; the "upper" round half', shape: 'straight' as const, x: 0, y: 0, width: 1, height: 0.3125 }] },
 }
 const tried = { version: 1, at, by: 'Tilda Rook', cost: 1, note: '' }
 const known: Present = {
@@ -96,7 +97,7 @@ describe.each(['json', 'csv'] as const)('as %s', (format) => {
     expect(read?.row).toEqual({
       ...{ kind: 'prints', id: id(4) },
       body: {
-        ...{ memberId: id(5), title: sheet.title, at, done: true, negative: sheet.negative, setup },
+        ...{ memberId: id(5), title: sheet.title, at, done: true, negative: sheet.negative, setup, outline: sheet.outline },
         tries: [of(first), of(second)],
       },
     })

@@ -1,6 +1,7 @@
 import type { ImportRow } from '../../contract/import'
 import { stripShare } from '../../print/sheet/cost'
 import { printOfStrip } from '../../print/sheet/judged'
+import { printOutline } from '../../print/sheet/outline'
 import { requireTry } from '../../print/sheet/requireTry'
 import { negativeBody, trySetup, type TrySetup } from '../../print/sheet/room'
 import { printPlan, printSaid, type PrintTry } from '../../print/sheet/tries'
@@ -41,6 +42,7 @@ export function printsOut(present: Present): PrintRecord[] {
     return {
       ...{ id: sheet.id, title: sheet.title, ...given('member', sheet.member), begun: moment(sheet.at), negative: sheet.negative.what },
       ...{ negative_size: cells.showSides(sheet.negative.widthMm, sheet.negative.heightMm), ...(sheet.done ? { done: true } : {}), ...own },
+      ...given('outline', cells.showOutline(sheet.outline)),
       tries: tries.map((one): TryRecord => ({
         ...{ kind: one.plan.kind, at: moment(one.at) },
         ...Object.fromEntries(
@@ -131,13 +133,15 @@ export function printReader(present: Present, newId: () => string): Reader {
     const [widthMm, heightMm] = read.as('negative_size', record.negative_size, cells.readSides, [1, 1])
     const negative = fits(negativeBody, { what: record.negative, widthMm, heightMm }, problems)
     const setup = setupOf(record, present, { read, problems })
+    const outline = fits(printOutline, read.as('outline', record.outline, cells.readOutline, []), problems)
     const tries = (record.tries ?? []).map((tried) => triedOf(tried, { sheet: record, begun: begun ?? 0, present, read, problems }))
-    if (!negative || !setup || begun === null || problems.length > 0) return wrong(one.line, title, [...new Set(problems)].slice(0, 4))
+    if (!negative || !setup || !outline || begun === null || problems.length > 0)
+      return wrong(one.line, title, [...new Set(problems)].slice(0, 4))
     const says = `${title}, ${member || 'nobody’s'}: ${tries.length} ${tries.length === 1 ? 'try' : 'tries'}`
     const isHere = id !== null && there.has(id)
     if (id !== null) there.add(id)
     const body = {
-      ...{ memberId: owner?.id ?? null, title, at: begun, done: read.yes(record.done), negative, setup },
+      ...{ memberId: owner?.id ?? null, title, at: begun, done: read.yes(record.done), negative, setup, outline },
       tries: tries.flatMap((tried) => tried ?? []),
     }
     const row = isHere ? null : { kind: 'prints' as const, id: id ?? newId(), body }

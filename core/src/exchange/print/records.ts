@@ -97,6 +97,9 @@ export const printRecord = z.object({
   negative: text,
   negative_size: text.describe('mm of it that are printed: 36 x 24'),
   done: yes.optional().describe('it is as it should be'),
+  outline: text
+    .optional()
+    .describe('where its places lie, as shares of its width and height: sky straight 0 / 0 / 1 / 0.3; face round 0.4 / 0.4 / 0.2 / 0.2'),
   ...setupColumns,
   tries: z.array(tryRecord).max(300).optional(),
 })

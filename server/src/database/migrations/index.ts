@@ -27,6 +27,7 @@ import { prints } from './0026-prints'
 import { line } from './0027-line'
 import { calibration } from './0028-calibration'
 import { printFiles } from './0029-print-files'
+import { outline } from './0030-outline'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -60,4 +61,5 @@ export const migrations: Migration[] = [
   line,
   calibration,
   printFiles,
+  outline,
 ]
