@@ -1,6 +1,8 @@
 import type { Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
+import { PNG } from 'pngjs'
 import sharp from 'sharp'
+import { testPicture } from '../core/src/proof/testPicture'
 import { choose, expect, signIn, test } from './support/house'
 import { greenOrBluePixel, seriousFaults } from './support/look'
 
@@ -253,4 +255,36 @@ test('the places of a print are drawn on its outline, by pointer and by keys; it
   expect(await greenOrBluePixel(page)).toBeNull()
   await page.getByRole('button', { name: 'Count it out' }).click()
   await expect(page.getByRole('img', { name: 'Outline of the print: foreground, left edge' })).toBeVisible()
+})
+
+test('a standard contact time is read off a photograph of its strip, marked by pointer and by keys', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/trays/stock')
+  await page.getByRole('button', { name: 'Standard contact time', exact: true }).click()
+  const made = testPicture({ width: 1400, height: 500, densities: [0.9, 1.4, 1.75, 1.95, 2.05, 2.07, 2.08], seed: 3 })
+  const png = new PNG({ width: made.width, height: made.height })
+  png.data = Buffer.from(made.rgba.buffer)
+  await page.getByLabel('Clear piece of').fill('Millrace 400, soft borax developer')
+  await page.getByLabel('Photograph the strip').setInputFiles({ name: 'strip.png', mimeType: 'image/png', buffer: PNG.sync.write(png) })
+  const photo = page.getByRole('img', { name: 'The photograph' })
+  await expect(photo).toBeVisible()
+  await expect(page.getByText('Still to mark: bare paper, strip, all its bands.')).toBeVisible()
+  await photo.scrollIntoViewIfNeeded()
+  const mark = async (name: string, [x0, y0, x1, y1]: [number, number, number, number]) => {
+    await page.getByRole('button', { name, exact: true }).click()
+    const box = await photo.boundingBox()
+    if (!box) throw new Error('no picture')
+    await page.mouse.move(box.x + x0 * box.width, box.y + y0 * box.height)
+    await page.mouse.down()
+    await page.mouse.move(box.x + x1 * box.width, box.y + y1 * box.height, { steps: 3 })
+    await page.mouse.up()
+  }
+  // the paper's white is where nothing lies; the strip begins one eighth from the left
+  await mark('Strip, all its bands', [0.125, 0.27, 0.999, 0.79])
+  await page.getByRole('button', { name: 'Bare paper', exact: true }).press('ArrowLeft')
+  await expect(page.getByText('Standard contact time 16.0 s')).toBeVisible()
+  expect(await seriousFaults(page)).toEqual([])
+  await page.getByRole('button', { name: 'Keep it', exact: true }).click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.getByText('Standard contact time 16.0 s', { exact: true })).toBeVisible()
 })

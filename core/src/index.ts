@@ -165,6 +165,7 @@ export {
 } from './proof/controlStrip'
 export { areaLight, densityFromLuminance, linearLight, type Area } from './proof/density'
 export { pictureDensities, type Marks, type PictureReading } from './proof/pictureDensities'
+export { stripDensities } from './proof/stripDensities'
 export { correctedTemperature, decideComparison, requirePoint, vouchesFor, type ThermometerPoint } from './proof/thermometer'
 export { shortages, type Shortage } from './jar/shortages'
 export { asOnShelf, assayOf, jarFactor, jarsFor, takingFrom, type ShelfJar, type Taking } from './jar/asOnShelf'
@@ -393,6 +394,7 @@ export { drainS, paperFixers, paperSteps, washedAt, type PaperFixer, type PaperS
 export { paperCost, stripShare, type PaperBox } from './print/sheet/cost'
 export { nextTry, printOfStrip, stripAround, type FilterWay, type NextTry, type PrintChange } from './print/sheet/judged'
 export { drawnInto, printOutline, type PrintArea, type PrintOutline } from './print/sheet/outline'
+export { filterSays, gradeName, halvesSay, percentSays, saidSays, secondsSay, stopsSay } from './print/sheet/words'
 export { requireTry } from './print/sheet/requireTry'
 export {
   enlargerBody,

@@ -110,6 +110,14 @@ export async function prints(db: Database, { by, members, today }: { by: string;
   const ago = (days: number): number => today - days * dayMs
   const { paperIds, boxIds, enlargerIds } = await stock(db, by, ago)
   await db.Calibration.create({
+    ...{ id: uuid({ msecs: ago(31) }), at: ago(31), byPerson: by },
+    body: {
+      ...{ kind: 'contact', enlargerId: enlargerIds[0] ?? '', paperId: paperIds[0] ?? '', m: 8, lensN: 8, grade: '2' },
+      ...{ developer: 'metol–hydroquinone 1+9', film: 'Millrace 400, soft borax developer', firstS: 4, stepStops: 0.5, bands: 7 },
+      ...{ chosen: 3, densities: [] },
+    },
+  })
+  await db.Calibration.create({
     ...{ id: uuid({ msecs: ago(20) }), at: ago(20), byPerson: by },
     body: {
       ...{ kind: 'wedges', enlargerId: enlargerIds[1] ?? '', paperId: paperIds[0] ?? '', stepD: 0.15, key: 'middle' },

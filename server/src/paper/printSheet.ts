@@ -1,13 +1,15 @@
 import {
+  filterSays,
   inManner,
   measuresOf,
-  percentOf,
+  percentSays,
   placeTimes,
   printOfStrip,
+  saidSays,
+  secondsSay,
+  stopsSay,
   stripTotals,
   type Manner,
-  type PrintFilter,
-  type PrintSaid,
   type WholeTry,
 } from '@selvrin/core'
 import type { BoxOfPaper, Enlarger, Paper, PrintSheet, PrintTryRow } from '@selvrin/core/contract'
@@ -26,39 +28,24 @@ const [width, height] = [148 * mm, 210 * mm]
 const pad = 10 * mm
 const inner = width - 2 * pad
 const line = 9.5
-const sign = (value: number): string => (value < 0 ? '−' : '+')
-const seconds = (s: number): string => `${s.toFixed(1)} s`
-const stops = (value: number): string => `${sign(value)}${Math.abs(value).toFixed(2)} stop`
-const percent = (value: number): string => `${sign(value)}${Math.abs(percentOf(value)).toFixed(0)} %`
-
-function filterWords(filter: PrintFilter): string {
-  if (filter.kind === 'none') return 'no filter'
-  if (filter.kind === 'set') return `grade ${filter.grade}`
-  const dials = [filter.y > 0 ? `${filter.y.toFixed(0)} Y` : '', filter.m > 0 ? `${filter.m.toFixed(0)} M` : ''].filter(Boolean).join(' ')
-  return `${filter.grade === null ? '' : `grade ${filter.grade}, `}${dials === '' ? 'dials at 0' : dials}`
-}
-
-function saidWords(one: PrintSaid): string {
-  if (one.of === 'grade') return `${Math.abs(one.halves) / 2} grade ${one.halves < 0 ? 'softer' : 'harder'}`
-  if (one.of === 'place') return `${one.name} ${stops(one.stops)}`
-  const whose = one.of === 'print' ? '' : one.exposure === 0 ? 'soft exposure ' : 'hard exposure '
-  return `${whose}${one.stops < 0 ? 'lighter' : 'darker'} ${percent(one.stops)}`
-}
-
 /** Times, dodges and burns of a print, a line each; `before`: what they are measured against. */
 function printLines(print: WholeTry, before: WholeTry | null): string[] {
   return print.exposures.flatMap(({ seconds: s, filter }, i) => {
     const was = before?.exposures[i]?.seconds
     const change =
-      was === undefined || Math.abs(was - s) < 1e-9 ? '' : `, ${stops(measuresOf(s, was).stops)}, ${percent(measuresOf(s, was).stops)}`
+      was === undefined || Math.abs(was - s) < 1e-9
+        ? ''
+        : `, ${stopsSay(measuresOf(s, was).stops)}, ${percentSays(measuresOf(s, was).stops)}`
     const places = placeTimes(
       s,
       print.places.filter((one) => one.exposure === i),
     ).times
     const part = print.exposures.length > 1 ? (i === 0 ? 'soft: ' : 'hard: ') : ''
     return [
-      `${part}${seconds(s)}, ${filterWords(filter)}${change}`,
-      ...places.map((one) => `${one.when === 'after' ? 'burn in' : 'hold back'} ${one.name} ${stops(one.stops)} = ${seconds(one.seconds)}`),
+      `${part}${secondsSay(s)}, ${filterSays(filter)}${change}`,
+      ...places.map(
+        (one) => `${one.when === 'after' ? 'burn in' : 'hold back'} ${one.name} ${stopsSay(one.stops)} = ${secondsSay(one.seconds)}`,
+      ),
     ]
   })
 }
@@ -73,10 +60,14 @@ export function tryLines(one: PrintTryRow, before: PrintTryRow | undefined): str
       plan.chosen === null
         ? 'no band chosen'
         : `band ${plan.chosen.map((band) => band + 1).join(' to ')}: ${printLines(printOfStrip(plan), null).join('; ')}`
-    return [`${plan.bands} bands, ${filterWords(plan.filter)}: ${bands.join(' · ')} s`, chosen, ...noted]
+    return [`${plan.bands} bands, ${filterSays(plan.filter)}: ${bands.join(' · ')} s`, chosen, ...noted]
   }
   const earlier = before?.plan.kind === 'print' ? before.plan : null
-  return [...printLines(plan, earlier), said.length === 0 ? '' : `said: ${said.map(saidWords).join(', ')}`, ...noted].filter(Boolean)
+  return [
+    ...printLines(plan, earlier),
+    said.length === 0 ? '' : `said: ${said.map((word) => saidSays(word, plan.exposures.length)).join(', ')}`,
+    ...noted,
+  ].filter(Boolean)
 }
 
 const madeWith = ({ sheet, paper, box, enlarger }: PrintSheetFacts): string[] => {
@@ -90,7 +81,7 @@ const madeWith = ({ sheet, paper, box, enlarger }: PrintSheetFacts): string[] =>
 }
 
 /** One after another; a new page where a try would be cut. */
-function writeTries(doc: Page, { tries }: PrintSheetFacts, from: number, manner: Manner): void {
+function writeTries(doc: Page, { tries }: PrintSheetFacts, from: number, manner: Manner): number {
   let top = from
   for (const [i, one] of tries.entries()) {
     const said = tryLines(one, tries[i - 1]).map((text) => inManner(text, manner))
@@ -108,6 +99,29 @@ function writeTries(doc: Page, { tries }: PrintSheetFacts, from: number, manner:
       .lineTo(width - pad, top - 4)
       .lineWidth(0.4)
       .stroke()
+  }
+  return top
+}
+
+/** Where the places lie: what is burned in within a whole line, what is held back within a broken one. */
+function writeOutline(doc: Page, { sheet, tries }: PrintSheetFacts, from: number, manner: Manner): void {
+  if (sheet.outline.length === 0) return
+  const ratio = sheet.negative.widthMm / sheet.negative.heightMm
+  const [wide, high] = ratio >= 1 ? [70 * mm, (70 * mm) / ratio] : [55 * mm * ratio, 55 * mm]
+  if (from + high > height - pad) doc.addPage()
+  const top = from + high > height - pad ? pad : from + 4
+  const last = tries.findLast((one) => one.plan.kind === 'print')?.plan
+  const places = last?.kind === 'print' ? last.places : []
+  doc.rect(pad, top, wide, high).lineWidth(1).stroke()
+  for (const area of sheet.outline) {
+    const stops = places.filter((one) => one.name === area.name).reduce((sum, one) => sum + one.stops, 0)
+    const [x, y, w, h] = [pad + area.x * wide, top + area.y * high, area.width * wide, area.height * high]
+    if (stops < 0) doc.dash(3, { space: 2 })
+    if (area.shape === 'round') doc.ellipse(x + w / 2, y + h / 2, w / 2, h / 2)
+    else doc.rect(x, y, w, h)
+    doc.lineWidth(0.8).stroke().undash()
+    const words = inManner(`${area.name}${stops === 0 ? '' : ` ${stopsSay(stops)}`}`, manner)
+    oneLine(doc, words, x + 3, y + h / 2 - 4, Math.max(24, w - 6), 'text', 8)
   }
 }
 
@@ -134,6 +148,6 @@ export function printSheetPdf(facts: PrintSheetFacts, origin: string, manner: Ma
     'text',
     line,
   )
-  writeTries(doc, facts, Math.max(top + 20, pad + 20 * mm), manner)
+  writeOutline(doc, facts, writeTries(doc, facts, Math.max(top + 20, pad + 20 * mm), manner), manner)
   return finished(doc)
 }

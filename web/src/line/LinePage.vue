@@ -86,7 +86,12 @@ async function takeBack(why: string): Promise<void> {
                 v-if="!one.back"
                 type="button"
                 class="button button-small"
-                @click="back = { id: one.id, what: `${show.plain(Number(one.equivalents.toFixed(2)))} prints` }"
+                @click="
+                  back = {
+                    id: one.id,
+                    what: one.equivalents === 1 ? '1 print' : `${show.plain(Number(one.equivalents.toFixed(2)))} prints`,
+                  }
+                "
               >
                 Take back<span class="sr-only">: {{ one.what || paperWords(one.base) }}, {{ showClock(one.at, zone) }}</span>
               </button>

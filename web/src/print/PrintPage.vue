@@ -15,6 +15,7 @@ import StripPanel from './StripPanel.vue'
 import { forTimer, usePrint } from './usePrint'
 import { typedIsKept } from '../hand/typed'
 import { light } from '../light/light'
+import LineFoot from '../line/LineFoot.vue'
 import { keepTimer } from '../printroom/keptTimer'
 import { secondsWords } from '../printroom/words'
 
@@ -190,6 +191,7 @@ const lastS = computed(() => {
         {{ cost }}<template v-if="box">{{ cost ? '; ' : '' }}{{ show.plain(Number(box.left.toFixed(2))) }} left in its box</template>. Tongs
         or gloves, one pair to a tray; nothing white while the box is open.
       </p>
+      <LineFoot class="mt-4" />
       <StripPanel
         v-if="stripping"
         v-model:grade="grade"

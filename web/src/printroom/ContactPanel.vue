@@ -10,6 +10,7 @@ import { readFigure } from '../fields/figure'
 import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
+import StripPhoto from './StripPhoto.vue'
 import type { RoomView } from './useRoom'
 import { gradeName, secondsWords } from './words'
 
@@ -116,6 +117,7 @@ async function keep(): Promise<void> {
         </button>
       </div>
     </div>
+    <StripPhoto :bands="bands" @read="densities = $event.map((one) => one.toFixed(2)).join(' ')" />
     <TextField v-model="densities" label="Or their densities" hint="seven, with spaces between, where they were measured" />
     <p v-if="seconds !== null" class="text-2xl" role="status">
       Standard contact time <b class="font-mono">{{ secondsWords(seconds) }}</b>

@@ -6,7 +6,7 @@ import type { Mark } from './marking'
 import type { Photo } from './usePhoto'
 
 /** The photograph with the areas marked on it; the chosen one is drawn with the pointer. */
-const { of } = defineProps<{ of: Photo }>()
+const { of } = defineProps<{ of: Pick<Photo, 'bitmap' | 'marks' | 'active' | 'draw'> }>()
 const { bitmap, marks, active } = of
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 

@@ -1,4 +1,4 @@
-import { areaLight, DomainError, pictureDensities, type Area, type PictureReading } from '@selvrin/core'
+import { areaLight, DomainError, pictureDensities, stripDensities, type Area, type PictureReading } from '@selvrin/core'
 import type { PictureMarks } from '@selvrin/core/contract'
 import { expose } from 'comlink'
 
@@ -27,6 +27,20 @@ function lightOf(picture: ImageBitmap, area: Area) {
   return areaLight(context.getImageData(0, 0, width, height, { colorSpace: 'srgb' }).data, width, { x: 0, y: 0, width, height })
 }
 
+/** What is read off the picture that is open, in pixels of it; a problem where that cannot be. */
+function readOff<T>(work: (light: (area: Area) => ReturnType<typeof lightOf>, inPixels: (area: Area) => Area) => T): T | Problem {
+  const picture = bitmap
+  if (!picture) return { problem: 'Open a picture first.' }
+  const { width, height } = picture
+  const inPixels = ({ x, y, width: w, height: h }: Area): Area => ({ x: x * width, y: y * height, width: w * width, height: h * height })
+  try {
+    return work((area) => lightOf(picture, area), inPixels)
+  } catch (error) {
+    if (error instanceof DomainError) return { problem: error.message }
+    throw error
+  }
+}
+
 /** Opens a picture and reads densities off it, away from the page. */
 const pictures = {
   open: async (file: Blob, progress: (done: number, what: string) => void): Promise<Opened | Problem> => {
@@ -52,29 +66,18 @@ const pictures = {
     progress(1, 'Ready')
     return { width, height, kept }
   },
-  read: (marks: PictureMarks): PictureReading | Problem => {
-    const picture = bitmap
-    if (!picture) return { problem: 'Open a picture first.' }
-    const { width, height } = picture
-    const inPixels = (area: Area): Area => ({
-      x: area.x * width,
-      y: area.y * height,
-      width: area.width * width,
-      height: area.height * height,
-    })
-    try {
-      return pictureDensities((area) => lightOf(picture, area), {
+  read: (marks: PictureMarks): PictureReading | Problem =>
+    readOff((light, inPixels) =>
+      pictureDensities(light, {
         empty: inPixels(marks.empty),
         fresh: inPixels(marks.fresh),
         scrap: inPixels(marks.scrap),
         ...(marks.base ? { base: inPixels(marks.base) } : {}),
         wedge: marks.wedge.map((step) => ({ area: inPixels(step.area), density: step.density })),
-      })
-    } catch (error) {
-      if (error instanceof DomainError) return { problem: error.message }
-      throw error
-    }
-  },
+      }),
+    ),
+  strip: ({ paper, strip, bands }: { paper: Area; strip: Area; bands: number }): { densities: number[] } | Problem =>
+    readOff((light, inPixels) => ({ densities: stripDensities(light, { paper: inPixels(paper), strip: inPixels(strip), bands }) })),
 }
 export type Pictures = typeof pictures
 expose(pictures)

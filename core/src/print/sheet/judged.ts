@@ -1,11 +1,12 @@
 import { DomainError } from '../../error'
 import { byGravity, type Finding } from '../../finding'
 import { placeTimes } from '../dodgeBurn'
-import { exposedBy, exposureAdvice, percentOf } from '../exposure'
+import { exposedBy, exposureAdvice } from '../exposure'
 import { dialsFor, setFactor, settingFor, settingGives, type Dials, type KeyTone, type Wedge } from '../filters'
 import { gradeBy, gradeNear, type Grade } from '../grade'
 import { stripReading } from '../strip'
 import type { PrintFilter, PrintSaid, StripTry, WholeTry } from './tries'
+import { halvesSay, percentSays, stopsSay } from './words'
 
 /** How the enlarger changes grades: filters of a set, a head by its table, a head by its own wedges. */
 export type FilterWay =
@@ -26,13 +27,8 @@ export interface NextTry {
 /** range numbers by which half a grade differs, as the middles of the grades' spans do on the whole. Guidance value. */
 const rangePerHalf = 10
 
-const signed = (value: number, digits: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`
 /** An exposure's change in words: percent and stops. */
-const stopWords = (stops: number): string => `${signed(percentOf(stops), 0)} % (${signed(stops, 2)} stop)`
-const gradeWords = (halves: number): string => {
-  const much = Math.abs(halves) === 1 ? 'half a grade' : Math.abs(halves) === 2 ? 'one grade' : `${Math.abs(halves) / 2} grades`
-  return `${much} ${halves < 0 ? 'softer' : 'harder'}`
-}
+const stopWords = (stops: number): string => `${percentSays(stops)} (${stopsSay(stops)})`
 
 function dialled(dials: Dials, grade: Grade | null): PrintFilter {
   return { kind: 'dials', y: dials.y, m: dials.m, grade }
@@ -50,7 +46,7 @@ function regraded(filter: PrintFilter, halves: number, way: FilterWay): { filter
     const now = settingGives(filter, way.wedges, way.key)
     const range = now.range - rangePerHalf * halves
     const next = range > 0 ? settingFor(range, way.wedges, way.key) : null
-    if (!next) throw new DomainError('outside-range', `${gradeWords(halves)} lies outside the wedges of this head: print one beyond them.`)
+    if (!next) throw new DomainError('outside-range', `${halvesSay(halves)} lies outside the wedges of this head: print one beyond them.`)
     return { filter: dialled(next, gradeNear(range)), factor: now.speed / next.speed }
   }
   if (way.by === 'set' || filter.grade === null)
@@ -76,7 +72,7 @@ function said(print: WholeTry, one: PrintSaid, way: FilterWay): { print: WholeTr
     const { filter, factor } = regraded(only?.filter ?? { kind: 'none' }, one.halves, way)
     const change: PrintChange = {
       ...{ what: 'grade', factor },
-      says: `${gradeWords(one.halves)}${factor === 1 ? ', at the same time' : `, for which the time is ×${factor.toFixed(2)}`}`,
+      says: `${halvesSay(one.halves)}${factor === 1 ? ', at the same time' : `, for which the time is ×${factor.toFixed(2)}`}`,
     }
     return { print: { ...print, exposures: [{ filter, seconds: (only?.seconds ?? 0) * factor }] }, change }
   }
@@ -87,7 +83,7 @@ function said(print: WholeTry, one: PrintSaid, way: FilterWay): { print: WholeTr
     const next = { name: one.name, stops, exposure: one.exposure }
     const change: PrintChange = {
       what: 'place',
-      says: `${one.name} ${signed(one.stops, 2)} stop, ${signed(stops, 2)} in all`,
+      says: `${one.name} ${stopsSay(one.stops)}, ${stopsSay(stops).replace(' stop', '')} in all`,
       factor: null,
     }
     // what is where the rest is needs no plan
