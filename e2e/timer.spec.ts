@@ -1,5 +1,5 @@
 import { choose, expect, signIn, test } from './support/house'
-import { seriousFaults } from './support/look'
+import { litPixel, seriousFaults } from './support/look'
 
 test('a strip is counted out in red, its lamp by the relay, by a pedal’s key; it is stopped and gone on with, survives a reload, and is written down', async ({
   page,
@@ -92,4 +92,46 @@ test('a strip is counted out in red, its lamp by the relay, by a pedal’s key; 
     `select count(*) as n from paper_entry e join print_try t on t.id = e.try_id join sheet s on s.id = t.sheet_id where s.title = 'Counted out'`,
   )
   expect(Number(drawn?.n)).toBe(1)
+})
+
+test('for colour paper the screen is black: it speaks, the pedal gives the light, any other key says what is next; light is asked for twice', async ({
+  page,
+  house,
+}) => {
+  test.setTimeout(120_000)
+  const [sheet] = await house.ask<{ id: string }>(`select id from sheet where title = 'Mud flats, November'`)
+  await page.addInitScript(`
+    window.__said = 0
+    const start = AudioBufferSourceNode.prototype.start
+    AudioBufferSourceNode.prototype.start = function (...args) { window.__said++; return start.apply(this, args) }`)
+  const said = () => page.evaluate(() => (window as unknown as { __said: number }).__said)
+  await signIn(page)
+  await page.goto(`/trays/timer/${sheet?.id}`)
+  // the page is there in the dark, only black
+  const step = page.locator('main [role="status"]').first()
+  await expect(step).toHaveText('The whole sheet')
+  await page.getByRole('button', { name: 'Screen black, it speaks' }).click()
+  const html = page.locator('html')
+  await expect(html).toHaveAttribute('data-light', 'dark')
+  expect(await litPixel(page)).toBeNull()
+  await expect.poll(said).toBeGreaterThan(0)
+  // a key that is no pedal begins nothing, and is answered
+  const before = await said()
+  for (const key of ['x', 'Enter', 'ArrowRight']) await page.keyboard.press(key)
+  await expect.poll(said).toBeGreaterThan(before)
+  await expect(step).toHaveText('The whole sheet')
+  await expect(page.locator('[data-left]')).toHaveText('20.0')
+  await page.keyboard.press('PageDown')
+  await expect.poll(async () => Number(await page.locator('[data-left]').textContent())).toBeLessThan(19.5)
+  expect(await litPixel(page)).toBeNull()
+  await expect(step).toHaveText('Burn in foreground', { timeout: 40_000 })
+  for (const expected of ['dark', 'safelight']) {
+    await page.keyboard.down('l')
+    await page.keyboard.down('Enter')
+    await page.waitForTimeout(1300)
+    await page.keyboard.up('Enter')
+    await page.keyboard.up('l')
+    await expect(html).toHaveAttribute('data-light', expected)
+  }
+  await expect(step).toHaveText('Burn in foreground')
 })

@@ -66,6 +66,7 @@ const printWords = {
   point: 'point',
   'light-off': 'light off',
   'lamp-failed': 'the lamp did not light',
+  'fogs-paper': 'light fogs the paper; once more, if you mean it',
   stopped: 'stopped',
 }
 export const highestNumber = 59

@@ -9,6 +9,7 @@ import { silent } from '../cue/audio'
 import PageState from '../fields/PageState.vue'
 import PressOne from '../fields/PressOne.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import { isDoneKey } from '../hand/keys'
 import { light } from '../light/light'
 import { stopsOf } from '../print/useOutline'
 import { usePrint } from '../print/usePrint'
@@ -17,6 +18,7 @@ import { filterWords } from '../printroom/words'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { keepMetronome, keepTimer, keptMetronome, keptTimer } from '../printroom/keptTimer'
+import { useBlack } from './useBlack'
 import { useTimer, type TimerView } from './useTimer'
 import { askText, stopsReached } from './words'
 
@@ -43,6 +45,7 @@ const plan = computed(() => counted.value ?? view.next.value.print?.print ?? nul
 onMounted(() => {
   if (light.value === 'white') light.value = 'safelight'
 })
+const black = useBlack(() => void timer.value?.tell())
 const relay = computed(() => enlarger.value?.relayId !== undefined)
 watch(
   [plan, enlarger],
@@ -74,7 +77,8 @@ useEventListener(window, 'keydown', (event) => {
   const { value: running } = timer
   if (!running || (event.target as HTMLElement | null)?.closest('button:not([data-press]), a, input')) return
   if (event.key === 'Escape') running.stop()
-  if (!keys.includes(event.key)) return
+  // in the dark Enter belongs to what brings light back
+  if (light.value === 'dark' ? !isDoneKey(event) : !keys.includes(event.key)) return
   event.preventDefault()
   if (!event.repeat) press()
 })
@@ -216,6 +220,7 @@ const pressText = computed(() => {
               { value: 'none', name: 'no ticks' },
             ]"
           />
+          <button type="button" class="button" @click="black">Screen black, it speaks</button>
           <p class="text-quiet">
             {{
               relay

@@ -5,6 +5,7 @@ import { sentence } from '../api/call'
 import { now } from '../clock'
 import { audio, wake } from '../cue/audio'
 import { loadWords } from '../cue/voice'
+import { saysFog } from '../light/dark'
 import { askWords } from './words'
 import { hush, say, secondsSaid, sound, type Heard } from './sounds'
 
@@ -79,11 +80,15 @@ export function useTimer(begun: Begun, { lamp, metronome, spoken, keep }: Told) 
     speak(['lamp-failed'])
   }
 
-  async function light(one: TimerStep): Promise<void> {
+  /** The voice is there from now on: a browser lets nothing sound before the first press. */
+  async function voice(): Promise<void> {
     await wake()
     const context = audio()
-    const turn = at.value
     if (context && spoken()) await loadWords(context)
+  }
+  async function light(one: TimerStep): Promise<void> {
+    const turn = at.value
+    await voice()
     // a second press while words are fetched begins nothing
     if (onAt.value !== null || at.value !== turn) return
     problem.value = ''
@@ -143,7 +148,17 @@ export function useTimer(begun: Begun, { lamp, metronome, spoken, keep }: Told) 
     kept()
     if (step.value) ask(step.value)
   }
-  onScopeDispose(() => (look.pause(), hush()))
-  return { steps, at, step, phase, lampS, lightS, lagS, held, problem, press, stop, anew }
+  /** Says what is to be done now, or how long the light still is. */
+  async function tell(): Promise<void> {
+    await voice()
+    const { value: one } = step
+    if (!one) speak(['done'])
+    else if (phase.value === 'on' || phase.value === 'lead') speak(secondsSaid(Math.max(1, Math.round(one.seconds - lightS.value))))
+    else if (phase.value === 'stopped') speak(['stopped'])
+    else ask(one)
+  }
+  const stopFog = saysFog(() => speak(['fogs-paper']))
+  onScopeDispose(() => (look.pause(), hush(), stopFog()))
+  return { tell, steps, at, step, phase, lampS, lightS, lagS, held, problem, press, stop, anew }
 }
 export type TimerView = ReturnType<typeof useTimer>
