@@ -1,3 +1,4 @@
+import { v7 as uuid } from 'uuid'
 import { choose, expect, signIn, test } from './support/house'
 import { tabTo } from './support/hand'
 import { seriousFaults } from './support/look'
@@ -80,8 +81,21 @@ test('the share of each is set with the room, and what an evening has is the sam
   await expect(page.getByText('Kept. Evenings are planned with it from now on.')).toBeVisible()
   await page.goto('/rota/printing')
   await expect(page.getByText(/each at most 1 h 30 min long/)).toBeVisible()
-  const [evening] = await house.ask<{ id: string }>('select id from evening order by opens_at desc limit 1')
-  await page.goto(`/rota/evenings/${evening?.id}`)
+  // an evening that is ahead, whatever hour it is now: what has begun is ended, not taken back
+  const [tonight] = await house.ask<{ opens_at: Date; closes_at: Date; people: unknown }>(
+    `select opens_at, closes_at, body -> 'people' as people from evening order by opens_at desc limit 1`,
+  )
+  const later = (at?: Date): number => Number(at) + 2 * 86_400_000
+  const evening = uuid()
+  const planned = await page.request.post(`${house.url}/api/evenings`, {
+    headers: { 'idempotency-key': uuid() },
+    data: {
+      ...{ id: evening, day: new Date(later(tonight?.opens_at)).toISOString().slice(0, 10), people: tonight?.people },
+      ...{ opensAt: later(tonight?.opens_at), closesAt: later(tonight?.closes_at) },
+    },
+  })
+  expect([planned.status(), await planned.text()]).toEqual([200, expect.anything()])
+  await page.goto(`/rota/evenings/${evening}`)
   const named = page.getByText('Tilda Rook', { exact: true })
   await expect(page.getByText('Enlargers')).toBeVisible()
   const before = await named.count()
@@ -101,7 +115,7 @@ test('the share of each is set with the room, and what an evening has is the sam
   await expect(who.locator(':focus')).toHaveCount(1)
   come()
   await expect(who.getByRole('button', { name: 'Book an enlarger' })).toBeVisible()
-  await tabTo(page, 'Book an enlarger', 5)
+  await tabTo(page, 'Book an enlarger', 20)
   await page.keyboard.press('Escape')
   await expect(who).toHaveCount(0)
   await expect(opener).toBeFocused()

@@ -28,7 +28,7 @@ export default defineConfig({
             { name: 'vendor', test: /node_modules\/(@?vue|vue-router|pinia|@headlessui(?!\/vue\/dist\/components\/combobox)|idb|uuid)\// },
             {
               name: 'house',
-              test: /web\/src\/(fields|marks|session|api|hand|light|room\/(stations|RoomLine|RoomKeys|BenchEdge|LightButton|useWayBack)|run\/(clocks|log|sender)\.|bottle\/(ShelfStation|BottleVessel|todo|shelfOrder|useQuickUse)\.|stores\.|notice)(?!\/(PressOne|ModalPanel|EndedDialog|QuantityField|matches|TakeBackPanel|LongTable|BodyField|useContractForm|SpokenLine|UndoNotice|FindingList|repairWords|ProgressBar|upload|useSending|AskCard|PressSome|FindField|SwitchField|PageState|VerdictMark|download|focusFirst|usePage\.|FormPanel|QuantityField|remembered|unread|ReadField|RatioField|read\.|SuggestField|TickBox|TextField|FieldFrame))/,
+              test: /web\/src\/(fields|marks|session|api|hand|light|room\/(stations|RoomLine|RoomKeys|BenchEdge|LightButton|useWayBack)|run\/(clocks|log|sender)\.|bottle\/(ShelfStation|BottleVessel|todo|shelfOrder|useQuickUse)\.|stores\.|notice)(?!\/(PressOne|ModalPanel|EndedDialog|QuantityField|matches|TakeBackPanel|LongTable|BodyField|useContractForm|SpokenLine|UndoNotice|FindingList|repairWords|ProgressBar|upload|useSending|AskCard|PressSome|FindField|SwitchField|PageState|VerdictMark|download|focusFirst|usePage\.|FormPanel|QuantityField|remembered|unread|ReadField|RatioField|read\.|SuggestField|TickBox|TextField|FieldFrame|telling|area|figure\.))/,
             },
           ],
         },

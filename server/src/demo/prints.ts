@@ -131,7 +131,7 @@ export async function prints(db: Database, { by, members, today }: { by: string;
     const [widthMm, heightMm] = one.of
     const setup: TrySetup = {
       ...{ boxId: boxIds[one.box] ?? '', enlargerId: enlargerIds[one.enlarger] ?? '', m: one.m, lensN: one.lensN },
-      developer: 'metol–hydroquinone 1+9',
+      ...{ developer: 'metol–hydroquinone 1+9', focalMm: enlargers[one.enlarger]?.lenses[0]?.focalMm ?? 50 },
     }
     await db.Sheet.create({
       ...{ id, number: i + 1, memberId: owner, title: one.title, negative: { what: one.what, widthMm, heightMm }, setup },

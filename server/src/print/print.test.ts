@@ -225,3 +225,22 @@ test('where a print’s places lie is drawn on its sheet, and a photograph kept 
   const [kept] = await house.sql<{ bytes: Buffer }>('select bytes from sheet_photo where sheet_id = $1', [sheet.id])
   expect((await sharp(kept?.bytes).metadata()).exif).toBeUndefined()
 })
+
+test('a negative is on a film that was developed here, one’s own; nobody names another’s', async () => {
+  const box = await boxOf(10)
+  const films = async (who: Caller) =>
+    (await who.send('GET', '/api/rolls')).body.rows as unknown as { id: string; memberId: string | null }[]
+  const [own] = await films(tilda)
+  const others = (await films(ilse)).find((one) => one.memberId !== own?.memberId)
+  const begin = async (who: Caller, rollId: string) => {
+    const negative = { what: 'run 9, frame 3', widthMm: 36, heightMm: 24, rollId }
+    return who.call(traysApi.begin, {
+      body: { id: uuid(), memberId: await me(who), title: 'Of a film', negative, setup: setupWith(box.id) },
+    })
+  }
+  expect(said(await begin(tilda, others?.id ?? ''))).toEqual([404, 'not-found'])
+  expect(said(await begin(ilse, uuid()))).toEqual([404, 'not-found'])
+  expect((await begin(ilse, others?.id ?? '')).status).toBe(200)
+  const kept = await begin(tilda, own?.id ?? '')
+  expect((kept.body.negative as { rollId: string }).rollId).toBe(own?.id)
+})

@@ -1,3 +1,4 @@
+import type { NegativeBody } from '@selvrin/core'
 import type { traysApi } from '@selvrin/core/contract'
 import { col, fn, Op, where as whereIs, type Order } from 'sequelize'
 import { oneAtATime } from '../house/queries'
@@ -6,6 +7,7 @@ import { saveSeen } from '../http/changing'
 import { pageOf, wordsOf } from '../http/page'
 import type { Handler } from '../http/route'
 import type { Who } from '../http/who'
+import type { Database } from '../table/database'
 import { calibrationRows } from './calibrations'
 import { boxRows, enlargerRow, ownSheet, paperRow, sheetRows, triesOf, tryRows } from './rows'
 
@@ -47,12 +49,19 @@ export const get: Handler<typeof traysApi.sheet> = async ({ db, params: { id }, 
   tries: await tryRows(db, { sheetId: id }),
 })
 
+/** The film a negative is on is one that was developed here, and whoever prints may see it. */
+async function requireFilm(db: Database, { rollId }: NegativeBody, who: Who): Promise<void> {
+  if (rollId === undefined) return
+  if ((await db.Roll.count({ where: { id: rollId, ...mine(who) } })) === 0) throw notFound('film')
+}
+
 /** A print is begun; a technician begins one for anybody. */
 export const begin: Handler<typeof traysApi.begin> = async ({ db, body: { id, memberId, ...sheet }, who, now }) => {
   if (who.role !== 'technician' && memberId !== who.id)
     throw new Refusal(403, 'not-yours', 'You begin prints of your own. For someone else’s ask a technician.')
   const owner = await db.Person.findOne({ attributes: ['active'], where: { id: memberId }, raw: true })
   if (!owner?.active) throw new Refusal(422, 'no-person', 'Whose print is it? That person is not there any more.', { field: 'memberId' })
+  await requireFilm(db, sheet.negative, who)
   await oneAtATime(db, 'print number')
   const last = (await db.Sheet.max('number')) as number | null
   await db.Sheet.create({ id, number: (last ?? 0) + 1, memberId, ...sheet, byPerson: who.id, at: now })
@@ -61,6 +70,7 @@ export const begin: Handler<typeof traysApi.begin> = async ({ db, body: { id, me
 
 export const change: Handler<typeof traysApi.change> = async ({ db, params: { id }, body: { version, ...sheet }, who }) => {
   await ownSheet(db, id, who)
+  await requireFilm(db, sheet.negative, who)
   const row = await db.Sheet.findByPk(id)
   if (!row) throw notFound('print')
   await saveSeen(row.set(sheet), version, () => ownSheet(db, id, who))

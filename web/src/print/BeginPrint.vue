@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { traysApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
@@ -12,6 +12,7 @@ import { useSession } from '../session/store'
 import { usePeople } from '../stores'
 import type { RoomView } from '../printroom/useRoom'
 import SetupFields from './SetupFields.vue'
+import { useFilms } from './useFilms'
 import { useSetup } from './useSetup'
 
 /** A print is begun: which negative, on which paper, how large. */
@@ -34,10 +35,18 @@ const negative = computed(() => {
   const [widthMm = 36, heightMm = 24] = formats.find((one) => one.value === format.value)?.mm ?? []
   return { widthMm, heightMm }
 })
+const memberId = ref(session.session?.person?.id ?? '')
+const films = useFilms()
+const { chosen: film, choices: filmChoices } = films
+watch(films.of, (now) => {
+  if (!now) return
+  what.value = now.what
+  if (now.size) format.value = '36x24'
+  if (session.isTechnician && now.memberId !== null) memberId.value = now.memberId
+})
 const setup = useSetup(view, negative, last, false)
 const people = usePeople()
 onMounted(() => void (session.isTechnician && people.load()))
-const memberId = ref(session.session?.person?.id ?? '')
 const whose = computed(() => people.rows.filter((one) => one.active).map((one) => ({ value: one.id, name: one.name })))
 const wrong = ref('')
 const id = uuid()
@@ -48,7 +57,13 @@ async function begin(): Promise<void> {
   if (what.value.trim() === '') return void (wrong.value = 'Say which negative, such as roll 41, frame 12.')
   const read = setup.read()
   if (typeof read === 'string') return void (wrong.value = read)
-  const body = { id, memberId: memberId.value, title: title.value, negative: { what: what.value, ...negative.value }, setup: read }
+  const body = {
+    id,
+    memberId: memberId.value,
+    title: title.value,
+    negative: { what: what.value, ...negative.value, ...films.negative.value },
+    setup: read,
+  }
   if (await act(() => call(traysApi.begin, { body }))) await router.push(`/trays/prints/${id}`)
 }
 </script>
@@ -57,6 +72,7 @@ async function begin(): Promise<void> {
   <FormPanel title="Begin a print" yes="Begin" wide :busy="busy" :problem="wrong || problem" @close="emit('close')" @submit="begin">
     <div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
       <TextField v-model="title" label="Name" hint="such as: the sluice at low water" begin />
+      <ChoiceField v-if="filmChoices.length > 1" v-model="film" label="Film developed here" :choices="filmChoices" />
       <TextField v-model="what" label="Negative" hint="film and frame" />
       <ChoiceField v-model="format" label="Format" :choices="formats" />
       <SetupFields :view="setup" />

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { stripAround, timerSteps, type Grade, type PrintExposure, type PrintFilter, type PrintTry } from '@selvrin/core'
+import { columnMm, stripAround, timerSteps, type Grade, type PrintExposure, type PrintFilter, type PrintTry } from '@selvrin/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import AnotherSetup from './AnotherSetup.vue'
 import JudgePad from './JudgePad.vue'
@@ -23,6 +24,7 @@ import { secondsWords } from '../printroom/words'
 const view = usePrint(String(useRoute().params.id))
 const { page, room, sheet, tries, last, enlarger, paper, next, busy, problem } = view
 const show = useShow()
+const session = useSession()
 const stripping = ref(false)
 const router = useRouter()
 /** Goes to the timer with what is to be exposed. */
@@ -41,7 +43,11 @@ const made = computed(() => {
   if (!setup || !negative) return ''
   const size = `${show.number((negative.widthMm * setup.m) / 10, 1)} × ${show.number((negative.heightMm * setup.m) / 10, 1)} cm`
   const parts = [sheet.value?.member, negative.what, `${size} on ${paper.value?.name ?? 'paper that is gone'}`, enlarger.value?.name]
-  return `${parts.filter(Boolean).join(' · ')} at f/${show.plain(setup.lensN)}, ${setup.developer}`
+  const lens =
+    setup.focalMm === undefined
+      ? ''
+      : `, ${show.plain(setup.focalMm)} mm, column ${show.number(columnMm({ focalMm: setup.focalMm, m: setup.m }) / 10, 1)} cm,`
+  return `${parts.filter(Boolean).join(' · ')}${lens} at f/${show.plain(setup.lensN)}, ${setup.developer}`
 })
 const cost = computed(() => {
   const known = tries.value.map((one) => one.cost)
@@ -99,6 +105,9 @@ const lastS = computed(() => {
         <RouterLink to="/trays" class="link inline-flex min-h-11 items-center">← Trays</RouterLink>
         <h1 class="text-3xl font-bold">{{ sheet.title }}</h1>
         <p class="text-quiet">{{ made }}</p>
+        <RouterLink v-if="session.isTechnician && sheet.negative.rollId" :to="`/films/trace?film=${sheet.negative.rollId}`" class="link"
+          >Its film</RouterLink
+        >
       </div>
       <ProblemLine :problem="problem || next.problem" />
       <ol ref="chain" class="mb-4 flex items-stretch gap-2 overflow-x-auto pb-2" aria-label="Tries" data-scrolls tabindex="0">

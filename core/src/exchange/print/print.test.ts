@@ -17,7 +17,7 @@ const box: BoxOfPaper = {
   openedAt: Date.parse('2026-04-01T10:00:00Z'),
 }
 const enlarger: Enlarger = { id: id(3), version: 1, ...anEnlarger, name: 'By the window', filters: { kind: 'single', max: 170 } }
-const setup = { boxId: id(2), enlargerId: id(3), m: 6.6, lensN: 8, developer: 'metol–hydroquinone 1+9' }
+const setup = { boxId: id(2), enlargerId: id(3), m: 6.6, lensN: 8, developer: 'metol–hydroquinone 1+9', focalMm: 50 }
 const at = Date.parse('2026-04-14T18:30:00Z')
 const dials: PrintFilter = { kind: 'dials', y: 0, m: 45, grade: '3' }
 const strip: PrintTry = {

@@ -23,7 +23,12 @@ function setupCells(setup: TrySetup, { boxes = [], papers = [], enlargers = [] }
     ...given('paper', papers.find((one) => one.id === box?.paperId)?.name),
     ...{ box: setup.boxId, ...given('size', box && cells.showSides(box.widthCm, box.heightCm)) },
     ...given('enlarger', enlargers.find((one) => one.id === setup.enlargerId)?.name),
-    ...{ enlargement: round(setup.m), lens_stop: round(setup.lensN), ...given('developer', setup.developer) },
+    ...{
+      enlargement: round(setup.m),
+      ...given('lens', setup.focalMm),
+      lens_stop: round(setup.lensN),
+      ...given('developer', setup.developer),
+    },
   }
 }
 const planCells = (plan: PrintTry): Pick<TryRecord, 'strip' | 'filter' | 'exposures' | 'places' | 'band'> =>
@@ -76,9 +81,11 @@ function setupOf(record: SetupRecord, present: Present, { read, problems }: { re
   const head = present.enlargers?.find((one) => one.name.toLowerCase() === enlarger.toLowerCase())
   if (!head) problems.push(`enlarger: there is no enlarger “${enlarger}” here. Read the enlargers in first.`)
   if (!box || !head) return null
+  const focalMm = read.number('lens', record.lens)
   const wanted = {
     ...{ boxId: box.id, enlargerId: head.id, developer: read.text(record.developer) },
     ...{ m: read.number('enlargement', record.enlargement), lensN: read.number('lens_stop', record.lens_stop) },
+    ...(focalMm === null ? {} : { focalMm }),
   }
   return fits(trySetup, wanted, problems)
 }
@@ -89,11 +96,11 @@ function triedOf(
   of: { sheet: PrintRecord; begun: number; present: Present; read: Read; problems: string[] },
 ): Tried | null {
   const { sheet, begun, present, read, problems } = of
-  const { paper, box, size, enlarger, enlargement, lens_stop, developer } = sheet
+  const { paper, box, size, enlarger, enlargement, lens, lens_stop, developer } = sheet
   const own = Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined && value !== ''))
   // another paper has a box and a size of its own
   const base = record.paper || record.box || record.size ? { paper } : { paper, box, size }
-  const setup = setupOf({ ...base, enlarger, enlargement, lens_stop, developer, ...own }, present, { read, problems })
+  const setup = setupOf({ ...base, enlarger, enlargement, lens, lens_stop, developer, ...own }, present, { read, problems })
   const plan = fits(printPlan, planOf(record, read), problems)
   const said = fits(z.array(printSaid).max(20), read.as('said', record.said, cells.readSaid, []), problems)
   const at = read.text(record.at) === '' ? begun : read.moment('at', record.at)

@@ -73,6 +73,7 @@ const setupColumns = {
   size: text.optional().describe('of a sheet in cm: 24 x 30.5'),
   enlarger: text.optional().describe('its name'),
   enlargement: count.optional().describe('print side over negative side'),
+  lens: count.optional().describe('its focal length in mm'),
   lens_stop: count.optional(),
   developer: text.optional(),
 }

@@ -52,6 +52,8 @@ export const negativeBody = z.strictObject({
   what: z.string().trim().min(1, 'Say which negative.').max(200, 'The negative is 200 characters at most.'),
   widthMm: within(1, 500, 'A negative is 1 to 500 mm wide.'),
   heightMm: within(1, 500, 'A negative is 1 to 500 mm high.'),
+  /** the film it is on, where that was developed here */
+  rollId: z.uuidv7().optional(),
 })
 export type NegativeBody = z.output<typeof negativeBody>
 
@@ -63,6 +65,8 @@ export const trySetup = z.strictObject({
   m: within(0.05, 100, 'A picture is 0.05 to 100 times as large as its negative.'),
   lensN: within(0.7, 128, 'A lens stop is f/0.7 to f/128.'),
   developer: z.string().trim().max(200, 'The developer is 200 characters at most.'),
+  /** the lens, where somebody said which */
+  focalMm: within(5, 1000, 'A lens is 5 to 1000 mm.').optional(),
 })
 export type TrySetup = z.output<typeof trySetup>
 
