@@ -98,7 +98,7 @@ test('for colour paper the screen is black: it speaks, the pedal gives the light
   page,
   house,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const [sheet] = await house.ask<{ id: string }>(`select id from sheet where title = 'Mud flats, November'`)
   await page.addInitScript(`
     window.__said = 0

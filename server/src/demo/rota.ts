@@ -20,8 +20,8 @@ import { ordersWhere } from '../order/rows'
 import type { Database } from '../table/database'
 import { printing } from './printing'
 
-/** hour after which the demo plans the next day's evening */
-const lateHour = 19
+/** a demo has its evening ahead of it: where the doors open sooner than this, ms, or are open, it is the next day's */
+const aheadMs = 30 * 60_000
 /** rounds that are looked for its plan: the same on every machine */
 const rounds = 1
 /** orders that came in after the evening was arranged */
@@ -43,7 +43,7 @@ export async function rota(db: Database, staff: string[], today: number): Promis
   const usual = room()
   await db.Room.create({ body: usual })
   const zone = await zoneOf(db)
-  const late = today > timeOnDay(today, { hour: lateHour, minute: 0 }, zone)
+  const late = today > timeOnDay(today, { hour: 18, minute: 0 }, zone) - aheadMs
   const day = late ? inDays(today, 1, zone) : today
   await printing(db, usual, { opensAt: timeOnDay(day, { hour: 18, minute: 0 }, zone), zone, today })
   const house = { ...(await houseOf(db, { loads: [], prints: { day: dayOf(day, zone) } }, today)), catalogue: await catalogueOf(db) }

@@ -58,6 +58,13 @@ const short = computed(() => {
   const { bottle } = source.value ?? {}
   return bottle && poured.value && poured.value.stockMl > bottle.state.volumeMl + 1e-6 ? bottle : null
 })
+/** What a run was promised of the bottle is not left in it. */
+const promised = computed(() => {
+  const { bottle, way } = source.value ?? {}
+  if (!bottle?.reserved || bottle.reserved.runs.length === 0) return null
+  const left = way === 'whole' ? 0 : bottle.state.volumeMl - (poured.value?.stockMl ?? 0)
+  return left + 1e-6 < bottle.reserved.ml || way === 'whole' ? { label: bottle.label, ...bottle.reserved } : null
+})
 </script>
 
 <template>
@@ -89,6 +96,10 @@ const short = computed(() => {
   </p>
   <p v-if="short" class="mt-1 font-semibold text-alarm">
     ▲ {{ short.label }} holds {{ show.volume(short.state.volumeMl) }}. Take less, or another bottle.
+  </p>
+  <p v-if="promised" class="mt-1 font-semibold">
+    ▲ {{ promised.label }} is reserved for run {{ promised.runs.join(', ') }}{{ promised.ml > 0 ? `, ${show.volume(promised.ml)}` : '' }}:
+    it would not find it.
   </p>
   <template v-if="against && source?.way !== 'water'">
     <p class="mt-1 font-semibold text-alarm">▲ {{ show.said(against.message) }}</p>
