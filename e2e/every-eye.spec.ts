@@ -66,7 +66,7 @@ test('a member’s pages hold as well, on the phone first', async ({ page, house
 })
 
 test('every panel likewise, and it opens with the focus in it and gives it back', async ({ page, house }) => {
-  test.setTimeout(600_000)
+  test.setTimeout(1_200_000)
   const there = await crowded(house)
   await signIn(page)
   const found: string[] = []
@@ -353,5 +353,12 @@ const back = (button: Locator): Promise<boolean> =>
     .then(() => true)
     .catch(() => false)
 
-/** The layout has followed the window. */
-const settled = (page: Page) => page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))))
+/** The layout has followed the window: it is drawn, or, where a machine that is busy draws late, worked out a good while ago. */
+const settled = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise((done) => {
+        setTimeout(done, 600)
+        requestAnimationFrame(() => requestAnimationFrame(done))
+      }),
+  )
