@@ -67,11 +67,11 @@ const heldBack = (name: string): boolean => (stops.get(name) ?? 0) < 0
     <p
       v-for="area in shown"
       :key="`${area.name} words`"
-      class="pointer-events-none absolute -translate-x-1/2 -translate-y-1/2 bg-panel px-1 text-center leading-tight whitespace-nowrap"
+      class="pointer-events-none absolute -translate-x-1/2 -translate-y-1/2 w-max max-w-40 bg-panel px-1 text-center leading-tight break-words"
       :class="active === area.name ? 'font-bold underline' : 'font-semibold'"
       :style="{ left: percent(area.x + area.width / 2), top: percent(area.y + area.height / 2) }"
     >
-      {{ area.name.length > 18 ? `${area.name.slice(0, 17)}…` : area.name }}
+      {{ area.name }}
       <span v-if="stops.get(area.name)" class="block font-mono">{{ stopWords(stops.get(area.name) ?? 0) }}</span>
     </p>
   </div>
