@@ -191,9 +191,17 @@ async function crowded(house: House) {
   )
   const [member] = await house.ask<{ id: string }>(`select id from person where login = 'tilda'`)
   const [print] = await house.ask<{ id: string }>(
-    `select s.id from sheet s where not s.done and (select t.plan ->> 'kind' from print_try t where t.sheet_id = s.id order by seq desc limit 1) = 'print' limit 1`,
+    `select s.id from sheet s where not s.done and s.title <> 'Breakfast in the loft' and (select t.plan ->> 'kind' from print_try t where t.sheet_id = s.id order by seq desc limit 1) = 'print' limit 1`,
   )
-  return { ...there, print: print?.id ?? '', member: member?.id ?? '', process: process_?.id ?? '', fixer: fixer?.id ?? '' }
+  const [colour] = await house.ask<{ id: string }>(`select id from sheet where title = 'Breakfast in the loft'`)
+  return {
+    ...there,
+    print: print?.id ?? '',
+    colour: colour?.id ?? '',
+    member: member?.id ?? '',
+    process: process_?.id ?? '',
+    fixer: fixer?.id ?? '',
+  }
 }
 
 /** Every page of a technician’s. */
@@ -240,6 +248,8 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   `/trays/prints/${there.print}`,
   '/trays/stock',
   '/trays/line',
+  `/trays/ring/${there.colour}`,
+  '/trays/trainer',
   '/rota',
   `/rota/orders/${there.order}`,
   `/rota/evenings/${there.evening}`,
@@ -295,6 +305,8 @@ const panels = (at: Awaited<ReturnType<typeof crowded>>): [string, RegExp | stri
   ['/trays/stock', 'Match two strips'],
   ['/trays/stock', 'Standard contact time'],
   ['/trays/stock', 'Dials by wedges'],
+  ['/trays/stock', 'What a dial costs'],
+  [`/trays/prints/${at.colour}`, 'Beside a grey card'],
   [`/trays/prints/${at.print}`, 'Another size or paper'],
   ['/trays/stock', 'A new paper'],
   ['/trays/stock', 'A new enlarger'],

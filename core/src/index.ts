@@ -345,12 +345,56 @@ export {
   contactSeconds,
   matchedSince,
   swaps,
+  weightsFor,
   type CalibrationBody,
   type ContactBody,
+  type FiltersBody,
   type Swap,
   type SwapBody,
   type WedgesBody,
 } from './print/calibration'
+export { batchLabel, noLabel, onBatch, type BatchLabel } from './print/colour/batch'
+export {
+  castAmounts,
+  casts,
+  castTurns,
+  colourMaterials,
+  filterChange,
+  oppositeOf,
+  turned,
+  type Cast,
+  type ColourMaterial,
+} from './print/colour/casts'
+export { cardPicture, type CardPicture } from './print/colour/cardPicture'
+export { colourOfArea, type ColourOfArea } from './print/colour/areaColour'
+export {
+  filterPack,
+  filterWeight,
+  neutralRemoved,
+  packFactor,
+  sheetsFactor,
+  sheetsOf,
+  usualWeights,
+  type FilterPack,
+  type FilterWeights,
+} from './print/colour/pack'
+export { castNamed, castOfGrey, paperGamma, type PackTurn, type RgbLight } from './print/colour/photoCast'
+export { readCast } from './print/colour/readCast'
+export { coded, recast, rendered } from './print/colour/render'
+export { layersOf, ringAround, ringLayers, ringUnits, shifted, type LayerShift, type RingPlace } from './print/colour/ringAround'
+export { madeUpPicture, pixelOf, sceneNames, type MadeUpPicture } from './print/colour/scene'
+export { colourPrintSeconds, colourPrintSteps, drumPrintMl, rollerMlPerM2, type ColourPrintStep } from './print/colour/steps'
+export {
+  hiddenCast,
+  levelAfter,
+  trainerLevels,
+  trainerScore,
+  trainerState,
+  type TrainerLevel,
+  type TrainerRound,
+  type TrainerState,
+} from './print/colour/trainer'
+export { recoloured, type ColourWay } from './print/sheet/recoloured'
 export { contactTime, sheetLooks, sheetSays, type SheetLooks } from './print/contact'
 export { dodgeBurn, placeTimes, type PlacePlan, type PlaceTime } from './print/dodgeBurn'
 export { dryTime, usualDryDown } from './print/dryDown'
@@ -394,7 +438,7 @@ export { drainS, paperFixers, paperSteps, washedAt, type PaperFixer, type PaperS
 export { paperCost, stripShare, type PaperBox } from './print/sheet/cost'
 export { nextTry, printOfStrip, stripAround, type FilterWay, type NextTry, type PrintChange } from './print/sheet/judged'
 export { drawnInto, printOutline, type PrintArea, type PrintOutline } from './print/sheet/outline'
-export { filterSays, gradeName, halvesSay, percentSays, saidSays, secondsSay, stopsSay } from './print/sheet/words'
+export { filterSays, gradeName, halvesSay, percentSays, saidSays, secondsSay, stopsSay, turnSays } from './print/sheet/words'
 export { requireTry } from './print/sheet/requireTry'
 export {
   enlargerBody,
@@ -402,6 +446,7 @@ export {
   negativeBody,
   paperBody,
   paperBoxBody,
+  paperMaterials,
   trySetup,
   type EnlargerBody,
   type NegativeBody,

@@ -20,6 +20,7 @@ import { planFor } from './process/planFor'
 import type { RunRequest, Tank } from './process/shelf'
 import type { Process } from './process/process'
 import type { DarkroomEvening } from './rota/darkroom/evening'
+import type { ColourWay } from './print/sheet/recoloured'
 import type { SwapBody, WedgesBody } from './print/calibration'
 import type { PrintSetup } from './print/sheet/moved'
 import type { EnlargerBody, PaperBody } from './print/sheet/room'
@@ -262,7 +263,15 @@ export const aPrint: WholeTry = {
   places: [{ name: 'sky', stops: 0.5, exposure: 0 }],
 }
 /** Variable paper of the house, and the enlarger it is printed with. */
-export const aPaper: PaperBody = { name: 'Sluice satin', base: 'rc', holdsDeveloper: false, grade: null, speed: 250, dryDown: 0.02 }
+export const aPaper: PaperBody = {
+  name: 'Sluice satin',
+  material: 'black-and-white',
+  base: 'rc',
+  holdsDeveloper: false,
+  grade: null,
+  speed: 250,
+  dryDown: 0.02,
+}
 export const anEnlarger: EnlargerBody = { name: 'By the window', filters: { kind: 'set' }, lagS: 0.1, lenses: [{ name: '', focalMm: 50 }] }
 /** What it was made with. */
 export const aSetup: PrintSetup = { m: 4, lensN: 8, paper: { name: 'Sluice satin', speed: 250, dryDown: 0.02 } }
@@ -271,6 +280,11 @@ export const aStrip: StripTry = {
   ...{ kind: 'strip', steps: { by: 'stops', firstS: 8, stepStops: 0.5 }, bands: 5, way: 'cover' },
   ...{ filter: { kind: 'set', grade: '2' }, under: [], chosen: null },
 }
+
+/** Colour filters of a head before paper for negatives. */
+export const aColourWay: ColourWay = { by: 'pack', material: 'negative', weights: { y: 0.1, m: 0.6, c: 0.3 }, loose: false }
+/** A place in a photograph, in pixels. */
+export const anArea = { x: 0, y: 0, width: 10, height: 10 }
 
 /** Another developer, matched on strips in sixths of a stop: a quarter more for light and dark tones alike. */
 export const aSwap: SwapBody = {

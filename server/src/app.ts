@@ -34,6 +34,7 @@ import { eveningRoutes } from './evening/routes'
 import { orderRoutes } from './order/routes'
 import { permissionRoutes } from './permission/routes'
 import { practiceRoutes } from './practice/routes'
+import { trainerRoutes } from './trainer/routes'
 import { processRoutes } from './process/routes'
 import { proofRoutes } from './proof/routes'
 import { ruleRoutes } from './proof/rules'
@@ -80,6 +81,7 @@ const routes = [
   calendarRoutes,
   permissionRoutes,
   practiceRoutes,
+  trainerRoutes,
   chemicalRoutes,
   paperRoutes,
   importRoutes,

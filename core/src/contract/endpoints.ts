@@ -10,6 +10,7 @@ import { wallApi } from './wall'
 import { printingApi } from './printing'
 import { sinkApi } from './sink'
 import { lineApi } from './line'
+import { trainerApi } from './trainer'
 import { traysApi } from './trays'
 import { weeksApi } from './weeks'
 
@@ -23,6 +24,7 @@ export const endpoints: Endpoint[] = [
   printingApi,
   sinkApi,
   traysApi,
+  trainerApi,
   lineApi,
   wallApi,
   weeksApi,

@@ -57,6 +57,7 @@ export {
   type SinkPage,
 } from './sink'
 export { traysApi, type BoxOfPaper, type CalibrationRow, type Enlarger, type Paper, type PrintSheet, type PrintTryRow } from './trays'
+export { trainerApi, type CastRoundRow } from './trainer'
 export { lineApi, type Tray, type TrayFill, type TrayLine } from './line'
 export { weeksApi, type WeeksPage } from './weeks'
 export { wallApi, type Wall, type WallKey } from './wall'

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { filterWeight, usualWeights, type FilterWeights } from './colour/pack'
 import { contactTime } from './contact'
 import { grades } from './grade'
 import type { PrintFactor } from './sheet/moved'
@@ -59,8 +60,21 @@ export type WedgesBody = z.output<typeof wedgesBody>
 export type SwapBody = z.output<typeof swapBody>
 export type ContactBody = z.output<typeof contactBody>
 
+/** A grey patch matched in tone before and after so many units more on one dial: what that dial costs from then on. */
+const filtersBody = z.strictObject({
+  kind: z.literal('filters'),
+  ...{ enlargerId: id, paperId: id.nullable() },
+  dial: z.enum(['y', 'm', 'c']),
+  units: z
+    .number('Units are a number.')
+    .min(5, 'Turn a dial by 5 units at least: less cannot be matched.')
+    .max(200, 'Two hundred units at most.'),
+  ...{ beforeS: seconds, afterS: seconds, note },
+})
+export type FiltersBody = z.output<typeof filtersBody>
+
 /** What was matched or measured in the print room, and holds from its date on. */
-export const calibrationBody = z.discriminatedUnion('kind', [swapBody, contactBody, wedgesBody])
+export const calibrationBody = z.discriminatedUnion('kind', [swapBody, contactBody, wedgesBody, filtersBody])
 export type CalibrationBody = z.output<typeof calibrationBody>
 
 /**
@@ -94,4 +108,18 @@ export function matchedSince(
     const concerns = (body.enlargerId ?? enlargerId) === enlargerId && (body.paperId ?? paperId) === paperId
     return concerns ? [{ name: changed[body.of], factor: matchedFactor(body).factor }] : []
   })
+}
+
+/**
+ * What the dials of an enlarger cost on a paper: by the newest patch that was matched of each, as usual where none was.
+ * @example
+ * weightsFor('e', 'p', []) // → { y: 0.1, m: 0.6, c: 0.3 }
+ */
+export function weightsFor(enlargerId: string, paperId: string | undefined, all: { at: number; body: CalibrationBody }[]): FilterWeights {
+  const own = all.flatMap(({ at, body }) =>
+    body.kind === 'filters' && body.enlargerId === enlargerId && (body.paperId ?? paperId) === paperId ? [{ at, body }] : [],
+  )
+  const weights = { ...usualWeights }
+  for (const { body } of own.sort((a, b) => a.at - b.at)) weights[body.dial] = filterWeight(body)
+  return weights
 }

@@ -1,19 +1,22 @@
 import { DomainError, impossible } from '../error'
-import type { CalibrationBody, WedgesBody } from './calibration'
+import { weightsFor, type CalibrationBody, type WedgesBody } from './calibration'
 import type { FilterWay } from './sheet/judged'
-import { filterWayOf, type EnlargerBody } from './sheet/room'
+import { filterWayOf, type EnlargerBody, type PaperBody } from './sheet/room'
 import { wedgeOf } from './wedge'
 
 /**
- * How an enlarger changes grades on a paper: by the newest wedges that were read of both, or as its kind does on the whole.
+ * How an enlarger changes grades on a paper: by the newest wedges that were read of both, or as its kind does on the whole; before colour paper, how it changes colours.
  * @example
- * filterWayFor({ id: 'e', filters: { kind: 'single', max: 170 } }, 'p', []) // → { by: 'table', kind: 'single', max: 170 }
+ * filterWayFor({ id: 'e', filters: { kind: 'single', max: 170 } }, { id: 'p', material: 'black-and-white' }, []) // → { by: 'table', kind: 'single', max: 170 }
  */
 export function filterWayFor(
   { id: enlargerId, filters }: { id: string; filters: EnlargerBody['filters'] },
-  paperId: string | undefined,
+  paper: { id: string; material: PaperBody['material'] } | undefined,
   all: { at: number; body: CalibrationBody }[],
 ): FilterWay {
+  const paperId = paper?.id
+  if (paper && paper.material !== 'black-and-white')
+    return { by: 'pack', material: paper.material, weights: weightsFor(enlargerId, paperId, all), loose: filters.kind === 'set' }
   if (filters.kind === 'set') return filterWayOf(filters)
   const own = all.flatMap(({ at, body }) =>
     body.kind === 'wedges' && body.enlargerId === enlargerId && body.paperId === paperId ? [{ at, body }] : [],

@@ -30,21 +30,23 @@ test('grades stand in the middle of their spans, and the nearest is found again'
   expect(gradeNear(40)).toBeNull()
 })
 
+const grey = (id: string) => ({ id, material: 'black-and-white' as const })
+
 test('a head goes by the newest wedges of its own on that paper, and by its table without', () => {
   const newer: WedgesBody = { ...someWedges, readings: someWedges.readings.slice(0, 2) }
   const all = [
     { at: 9, body: newer },
     { at: 5, body: someWedges },
   ]
-  const byNewest = filterWayFor({ id: 'e', filters: head.filters }, 'p', all)
+  const byNewest = filterWayFor({ id: 'e', filters: head.filters }, grey('p'), all)
   expect(byNewest).toEqual({ by: 'wedges', key: 'middle', wedges: wedges.slice(0, 2) })
   for (const [id, paper] of [
     ['e', 'another'],
     ['another', 'p'],
     ['e', undefined],
   ] as const)
-    expect(filterWayFor({ id, filters: head.filters }, paper, all)).toEqual({ by: 'table', kind: 'single', max: 170 })
-  expect(filterWayFor({ id: 'e', filters: { kind: 'set' } }, 'p', all)).toEqual({ by: 'set' })
+    expect(filterWayFor({ id, filters: head.filters }, paper && grey(paper), all)).toEqual({ by: 'table', kind: 'single', max: 170 })
+  expect(filterWayFor({ id: 'e', filters: { kind: 'set' } }, grey('p'), all)).toEqual({ by: 'set' })
   // grade 2, by the wedges: near no filter, whose range is 105
   expect(filterByWedges('2', way)?.filter).toMatchObject({ kind: 'dials', y: 0, grade: '2', m: expect.closeTo(1.67, 2) })
   expect(filterByWedges('00', way)).toBeNull()

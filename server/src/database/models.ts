@@ -41,6 +41,7 @@ import { personTable } from '../person/Person'
 import { dueRuleTable } from '../proof/DueRule'
 import { instrumentTable } from '../proof/Instrument'
 import { practiceTable } from '../practice/Practice'
+import { castRoundTable } from '../trainer/CastRound'
 import { proofTable } from '../proof/Proof'
 import { proofPictureTable } from '../proof/ProofPicture'
 import { proofTakenBackTable } from '../proof/ProofTakenBack'
@@ -113,6 +114,7 @@ const tables = {
   LabelCode: labelCodeTable,
   Mix: mixTable,
   Practice: practiceTable,
+  CastRound: castRoundTable,
   MixEvent: mixEventTable,
   Notice: noticeTable,
   OneTimeCode: oneTimeCodeTable,
@@ -221,6 +223,7 @@ const belongings: [from: keyof Tables, to: keyof Tables, as: string, column: str
   ['Permission', 'Person', 'person', 'personId'],
   ['Permission', 'Person', 'giver', 'givenBy'],
   ['Practice', 'Person', 'person', 'personId'],
+  ['CastRound', 'Person', 'person', 'personId'],
   ['Practice', 'ProcessVersion', 'process', 'processVersionId'],
 ]
 

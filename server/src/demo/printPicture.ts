@@ -1,4 +1,4 @@
-import type { PrintOutline, PrintSaid } from '@selvrin/core'
+import { madeUpPicture, rendered, type LayerShift, type PrintOutline, type PrintSaid } from '@selvrin/core'
 import sharp from 'sharp'
 
 /** where the places of the demo's prints lie */
@@ -37,3 +37,13 @@ export const printPicture = (): Promise<Buffer> =>
   )
     .jpeg({ quality: 82 })
     .toBuffer()
+
+/** A made-up photograph of a colour print, its layers so much denser than they should be. */
+export function colourPicture(scene: number, by: LayerShift): Promise<Buffer> {
+  const [width, height] = [900, 600]
+  const rgba = rendered(madeUpPicture(scene, { width, height }), by)
+  return sharp(Buffer.from(rgba.buffer), { raw: { width, height, channels: 4 } })
+    .removeAlpha()
+    .jpeg({ quality: 86 })
+    .toBuffer()
+}

@@ -1,9 +1,13 @@
 import {
   filterWayOf,
+  layersOf,
   nextTry,
   printOfStrip,
   stripAround,
+  usualWeights,
+  type BatchLabel,
   type EnlargerBody,
+  type FilterWay,
   type PaperBody,
   type PrintSaid,
   type PrintTry,
@@ -12,23 +16,28 @@ import {
 } from '@selvrin/core'
 import { v7 as uuid } from 'uuid'
 import type { Database } from '../table/database'
-import { outlineOf, printPicture } from './printPicture'
+import { colourPicture, outlineOf, printPicture } from './printPicture'
 import { told, type Told } from './toldPrints'
 
 const dayMs = 86_400_000
 const minuteMs = 60_000
 
+const grey = { material: 'black-and-white', holdsDeveloper: false } as const
 const papers: PaperBody[] = [
-  { name: 'Sluice satin, variable', base: 'rc', holdsDeveloper: false, grade: null, speed: 250, dryDown: 0.02 },
-  { name: 'Loft fibre, variable', base: 'fibre', holdsDeveloper: false, grade: null, speed: 160, dryDown: 0.1 },
-  { name: 'Millwheel fibre, grade 3', base: 'fibre', holdsDeveloper: false, grade: '3', speed: null, dryDown: 0.1 },
+  { ...grey, name: 'Sluice satin, variable', base: 'rc', grade: null, speed: 250, dryDown: 0.02 },
+  { ...grey, name: 'Loft fibre, variable', base: 'fibre', grade: null, speed: 160, dryDown: 0.1 },
+  { ...grey, name: 'Millwheel fibre, grade 3', base: 'fibre', grade: '3', speed: null, dryDown: 0.1 },
+  { ...grey, name: 'Ebb gloss, colour', material: 'negative', base: 'rc', grade: null, speed: null, dryDown: 0 },
 ]
-/** boxes of each: cm, sheets, price, days ago */
-const boxes: [paper: number, widthCm: number, heightCm: number, sheets: number, price: number, days: number][] = [
+type Box = [paper: number, widthCm: number, heightCm: number, sheets: number, price: number, days: number, label?: BatchLabel]
+/** boxes of each: cm, sheets, price, days ago, of colour paper how its batch differs */
+const boxes: Box[] = [
   [0, 20.3, 25.4, 100, 78, 62],
   [0, 24, 30.5, 50, 66, 40],
   [1, 24, 30.5, 50, 92, 33],
   [2, 20.3, 25.4, 25, 41, 120],
+  [3, 20.3, 25.4, 100, 64, 48, { y: 5, m: -10, factor: 1.1 }],
+  [3, 20.3, 25.4, 100, 66, 6, { y: -5, m: 5, factor: 0.95 }],
 ]
 const enlargers: EnlargerBody[] = [
   {
@@ -50,6 +59,8 @@ const wedges: [y: number, m: number, seconds: number, black: number, grey: numbe
   [0, 120, 20, 5, 7.5, 9.6],
 ]
 
+const colourDeveloper = 'colour developer in the drum, 35 °C'
+
 interface Made {
   paperIds: string[]
   boxIds: string[]
@@ -65,8 +76,12 @@ async function stock(db: Database, by: string, ago: (days: number) => number): P
   )
   const boxIds = boxes.map(([, , , , , days]) => uuid({ msecs: ago(days) }))
   await db.PaperBox.bulkCreate(
-    boxes.map(([paper, widthCm, heightCm, sheets, price, days], i) => ({
-      ...{ id: boxIds[i] ?? '', paperId: paperIds[paper] ?? '', body: { widthCm, heightCm, sheets, price, batch: `${100 + 7 * i}` } },
+    boxes.map(([paper, widthCm, heightCm, sheets, price, days, label = null], i) => ({
+      ...{
+        id: boxIds[i] ?? '',
+        paperId: paperIds[paper] ?? '',
+        body: { widthCm, heightCm, sheets, price, batch: `${100 + 7 * i}`, label },
+      },
       ...{ madeBy: by, madeAt: ago(days), openedAt: ago(days - 1) },
     })),
   )
@@ -87,7 +102,10 @@ async function stock(db: Database, by: string, ago: (days: number) => number): P
 function triesOf({ guessS, band, filter, said, enlarger }: Told): { plan: PrintTry; said: PrintSaid[]; sheets: number }[] {
   const strip = { ...stripAround(guessS, filter), chosen: [band] as [number] }
   let print: WholeTry = printOfStrip(strip)
-  const way = filterWayOf(enlargers[enlarger]?.filters ?? { kind: 'set' })
+  const way: FilterWay =
+    filter.kind === 'pack'
+      ? { by: 'pack', material: 'negative', weights: usualWeights, loose: false }
+      : filterWayOf(enlargers[enlarger]?.filters ?? { kind: 'set' })
   return [
     { plan: strip, said: [], sheets: 0.25 },
     ...said.map((one) => {
@@ -97,8 +115,12 @@ function triesOf({ guessS, band, filter, said, enlarger }: Told): { plan: PrintT
     }),
   ]
 }
-/** the print that somebody photographed */
-const photographed = 'The sluice at low water'
+/** prints that somebody photographed, the one in colours as it came out of the drum */
+const photographs: Record<string, () => Promise<Buffer>> = {
+  'The sluice at low water': printPicture,
+  'Hands at the wheel': () => colourPicture(2, { r: 0, g: 0, b: 0 }),
+  'Breakfast in the loft': () => colourPicture(1, layersOf({ lacks: { y: 10, m: 10 }, factor: 1, material: 'negative' })),
+}
 /** A timer is set to a tenth of a second. */
 const rounded = (print: WholeTry): WholeTry => ({
   ...print,
@@ -131,7 +153,8 @@ export async function prints(db: Database, { by, members, today }: { by: string;
     const [widthMm, heightMm] = one.of
     const setup: TrySetup = {
       ...{ boxId: boxIds[one.box] ?? '', enlargerId: enlargerIds[one.enlarger] ?? '', m: one.m, lensN: one.lensN },
-      ...{ developer: 'metol–hydroquinone 1+9', focalMm: enlargers[one.enlarger]?.lenses[0]?.focalMm ?? 50 },
+      ...{ developer: one.filter.kind === 'pack' ? colourDeveloper : 'metol–hydroquinone 1+9' },
+      focalMm: enlargers[one.enlarger]?.lenses[0]?.focalMm ?? 50,
     }
     await db.Sheet.create({
       ...{ id, number: i + 1, memberId: owner, title: one.title, negative: { what: one.what, widthMm, heightMm }, setup },
@@ -143,7 +166,7 @@ export async function prints(db: Database, { by, members, today }: { by: string;
       await db.PrintTry.create({ id: tryId, sheetId: id, at: then, byPerson: owner, setup, plan, said })
       await db.PaperEntry.create({ id: uuid(), boxId: setup.boxId, at: then, byPerson: owner, kind: 'draw', sheets: -sheets, tryId })
     }
-    if (one.title === photographed)
-      await db.SheetPhoto.create({ sheetId: id, type: 'image/jpeg', bytes: await printPicture(), at: ago(one.days - 1) })
+    const taken = photographs[one.title]
+    if (taken) await db.SheetPhoto.create({ sheetId: id, type: 'image/jpeg', bytes: await taken(), at: ago(one.days - 1) })
   }
 }

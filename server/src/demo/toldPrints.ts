@@ -1,4 +1,4 @@
-import type { PrintFilter, PrintSaid } from '@selvrin/core'
+import type { Cast, PrintFilter, PrintSaid } from '@selvrin/core'
 
 /** A print of the demo, as it was made: its first strip, the band that was chosen, and what was said of one print after another. */
 export interface Told {
@@ -24,6 +24,8 @@ const grade = (one: '2' | '2.5' | '3'): PrintFilter => ({ kind: 'set', grade: on
 const dark = (stops: number): PrintSaid => ({ of: 'print', stops })
 const hard = (halves: number): PrintSaid => ({ of: 'grade', halves })
 const at = (name: string, stops: number): PrintSaid => ({ of: 'place', name, stops, exposure: 0 })
+const pack = (y: number, m: number): PrintFilter => ({ kind: 'pack', y, m, c: 0 })
+const too = (cast: Cast, units: number): PrintSaid => ({ of: 'cast', cast, units })
 const small: [number, number] = [36, 24]
 const roll: [number, number] = [56, 56]
 
@@ -59,5 +61,8 @@ export const told: Told[] = [
   { title: 'Rope and cleat', what: 'roll 38, frame 4', of: small, box: 0, enlarger: 0, m: 6.6, lensN: 8, filter: grade('2.5'), guessS: 10, band: 4, said: [[dark(-0.17)], []], done: true, days: 20, owner: 1 },
   { title: 'Tilda at the wheel', what: 'roll 44, frame 7', of: roll, box: 1, enlarger: 1, m: 4.2, lensN: 11, filter: { kind: 'dials', y: 0, m: 0, grade: '2' }, guessS: 16, band: 3, said: [[hard(1), at('face', -0.25)], [dark(0.1)], []], done: true, days: 9, owner: 2 },
   { title: 'Mud flats, November', what: 'roll 47, frame 2', of: roll, box: 2, enlarger: 1, m: 4.6, lensN: 11, filter: { kind: 'dials', y: 0, m: 45, grade: '3' }, guessS: 20, band: 2, said: [[dark(0.33), at('foreground', 0.33)]], done: false, days: 2, owner: 0 },
+  { title: 'Hands at the wheel', what: 'roll C3, frame 14', of: small, box: 4, enlarger: 1, m: 5.6, lensN: 8, filter: pack(60, 50), guessS: 10, band: 3, said: [[too('green', 20)], [too('yellow', 5), dark(0.1)], []], done: true, days: 40, owner: 1 },
+  { title: 'Snow on the dyke', what: 'roll C5, frame 2', of: small, box: 4, enlarger: 1, m: 5.6, lensN: 8, filter: pack(60, 35), guessS: 8, band: 3, said: [[too('blue', 10)], []], done: true, days: 12, owner: 2 },
+  { title: 'Breakfast in the loft', what: 'roll C6, frame 21', of: small, box: 5, enlarger: 1, m: 5.6, lensN: 8, filter: pack(50, 65), guessS: 11, band: 3, said: [[too('red', 10)]], done: false, days: 2, owner: 0 },
   { title: 'Loft stairs', what: 'roll 48, frame 9', of: small, box: 3, enlarger: 0, m: 6.6, lensN: 8, filter: { kind: 'none' }, guessS: 9, band: 3, said: [[dark(-0.25)]], done: false, days: 1, owner: 3 },
 ]

@@ -104,6 +104,8 @@ describe('every route, with the wrong role', () => {
     'POST /api/runs/:id/finish': [403, () => ({ version: 1, at: house.now(), events: [] })],
     'POST /api/runs/:id/abandon': [403, () => ({ version: 1, at: house.now(), reason: 'not mine' })],
     'GET /api/print/runs/:id': [403],
+    'GET /api/trainer': [200],
+    'POST /api/trainer': [200, () => ({ id: uuid(), level: 1, seed: 1, material: 'negative', turns: [{ y: 5, m: 0 }] })],
     'DELETE /api/session': [200],
   }
   const wish = {

@@ -85,6 +85,7 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
       where: { personId: id },
       order: ['at'],
     }),
+    'rounds with the trainer of casts': await plain(db.CastRound, { where: { personId: id }, order: ['at'] }),
     permissions: await plain(db.Permission, { attributes: { exclude: ['givenBy'] }, where: { personId: id }, order: ['givenAt'] }),
     'where they are written to': await plain(db.MailWish, { where: { personId: id } }),
     letters: await plain(db.Letter, { attributes: ['text', 'at', 'sentAt'], where: { personId: id }, order: ['at'] }),

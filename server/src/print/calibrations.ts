@@ -12,11 +12,18 @@ export async function calibrationRows(db: Database, where: object = {}): Promise
   return rows.map((row) => ({ id: row.id, version: row.version, at: row.at, by: nameOf(row.by), body: row.body }))
 }
 
+async function requireColour(db: Database, paperId: string): Promise<void> {
+  const paper = await db.Paper.findByPk(paperId, { rejectOnEmpty: true })
+  if (paper.body.material === 'black-and-white')
+    throw new DomainError('no-colour', `${paper.body.name} prints grey: what a dial costs is matched on colour paper.`)
+}
+
 /** Enlarger and paper it was made on are those of the house, and a contact strip says a time. */
 export async function requireSound(db: Database, body: CalibrationBody): Promise<void> {
   const enlarger = body.enlargerId === null ? null : await db.Enlarger.findOne({ where: { id: body.enlargerId, goneAt: null } })
   if (body.enlargerId !== null && !enlarger) throw notFound('enlarger')
   if (body.paperId !== null && (await db.Paper.count({ where: { id: body.paperId, goneAt: null } })) === 0) throw notFound('paper')
+  if (body.kind === 'filters' && body.paperId !== null) await requireColour(db, body.paperId)
   if (body.kind === 'wedges' && enlarger) requireWedges(body, enlarger.body)
   if (body.kind === 'contact' && contactSeconds(body) === null)
     throw new DomainError('no-end', 'The last step is still darker than the one before it: expose a strip with more.')

@@ -35,7 +35,12 @@ async function enlargerOf(db: Database, { enlargerId }: TrySetup): Promise<Row<'
 async function filterWay(db: Database, setup: TrySetup): Promise<FilterWay> {
   const { id, body } = await enlargerOf(db, setup)
   const box = await db.PaperBox.findByPk(setup.boxId, { attributes: ['paperId'] })
-  return filterWayFor({ id, filters: body.filters }, box?.paperId, await calibrationRows(db))
+  const paper = box && (await db.Paper.findByPk(box.paperId))
+  return filterWayFor(
+    { id, filters: body.filters },
+    paper ? { id: paper.id, material: paper.body.material } : undefined,
+    await calibrationRows(db),
+  )
 }
 
 /** The box, locked: two who draw its last sheet wait for each other. */
@@ -55,11 +60,12 @@ async function drawnFrom(db: Database, { boxId }: TrySetup, sheets: number): Pro
   return row
 }
 
-/** Where a tray line stands open, what was exposed goes through it. */
+/** Where a tray line stands open, what was exposed goes through it; colour paper goes through baths of its own. */
 async function throughTheLine(
   db: Database,
   of: { box: Row<'PaperBox'>; paper: Row<'Paper'>; sheets: number; sheetId: string; by: string; now: number },
 ): Promise<void> {
+  if (of.paper.body.material !== 'black-and-white') return
   const line = await openLine(db, { lock: true })
   if (!line) return
   const { widthCm, heightCm } = of.box.body

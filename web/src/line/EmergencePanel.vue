@@ -20,7 +20,9 @@ import type { LineView } from './useLine'
 const { line, fill, view, room } = defineProps<{ line: TrayLine; fill: TrayFill; view: LineView; room: RoomView }>()
 const emit = defineEmits<{ close: [] }>()
 const show = useShow()
-const papers = computed(() => (room.there.value?.papers ?? []).filter((one) => !(one.base === 'rc' && one.holdsDeveloper)))
+const papers = computed(() =>
+  (room.there.value?.papers ?? []).filter((one) => one.material === 'black-and-white' && !(one.base === 'rc' && one.holdsDeveloper)),
+)
 const choices = computed(() => papers.value.map(({ id, name }) => ({ value: id, name })))
 const paperId = ref<string | null>(papers.value.find((one) => one.base === line.base)?.id ?? papers.value[0]?.id ?? null)
 const seconds = ref('')

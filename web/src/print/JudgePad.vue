@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { stopsOfPercent, type PrintSaid, type WholeTry } from '@selvrin/core'
+import { stopsOfPercent, type PaperBody, type PrintSaid, type WholeTry } from '@selvrin/core'
 import { computed, ref } from 'vue'
+import CastRows from '../colour/CastRows.vue'
 import { stopWords } from '../printroom/words'
 import PlacePanel from './PlacePanel.vue'
 
 /** What is to be said of a print: a tap each. */
-const { plan, said, busy } = defineProps<{ plan: WholeTry; said: PrintSaid[]; busy: boolean }>()
+const { plan, said, material, busy } = defineProps<{ plan: WholeTry; said: PrintSaid[]; material: PaperBody['material']; busy: boolean }>()
 const emit = defineEmits<{ say: [said: PrintSaid[]] }>()
 const placing = ref(false)
 const split = computed(() => plan.exposures.length > 1)
-const graded = computed(() => !split.value && plan.exposures[0]?.filter.kind !== 'none')
+const graded = computed(() => !split.value && material === 'black-and-white' && plan.exposures[0]?.filter.kind !== 'none')
 const percents = [-40, -20, -10, 0, 10, 20, 40]
 const halves = [
   { value: -2, name: 'one softer' },
@@ -69,6 +70,7 @@ const places = computed(() => said.flatMap((one) => (one.of === 'place' ? [one] 
         {{ percentName(percent) }}
       </button>
     </div>
+    <CastRows v-if="material !== 'black-and-white'" :said="said" :material="material" :busy="busy" @say="emit('say', $event)" />
     <div v-if="graded" class="mb-2 flex flex-wrap gap-2" role="group" aria-label="Grade">
       <button
         v-for="one in halves"

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { columnMm, stripAround, timerSteps, type Grade, type PrintExposure, type PrintFilter, type PrintTry } from '@selvrin/core'
+import {
+  columnMm,
+  stripAround,
+  timerSteps,
+  type FilterPack,
+  type Grade,
+  type PrintExposure,
+  type PrintFilter,
+  type PrintTry,
+} from '@selvrin/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import PageState from '../fields/PageState.vue'
@@ -13,9 +22,11 @@ import OutlineCard from './OutlineCard.vue'
 import PrintCard from './PrintCard.vue'
 import StripCard from './StripCard.vue'
 import StripPanel from './StripPanel.vue'
+import { firstPack } from './filters'
 import { forTimer, usePrint } from './usePrint'
 import { typedIsKept } from '../hand/typed'
 import { light } from '../light/light'
+import ColourFoot from '../colour/ColourFoot.vue'
 import LineFoot from '../line/LineFoot.vue'
 import { keepTimer } from '../printroom/keptTimer'
 import { secondsWords } from '../printroom/words'
@@ -72,10 +83,13 @@ function strip(over: PrintExposure | null): void {
 }
 /** the first time of a strip, where nothing was printed */
 const grade = ref<Grade>('2')
-/** a strip again is of the grade that was printed last */
+/** of colour paper */
+const pack = ref<FilterPack>(firstPack)
+/** a strip again is of the grade, or the colours, that were printed last */
 watch(last, (now) => {
   const filter = now && (now.plan.kind === 'strip' ? now.plan.filter : now.plan.exposures.at(-1)?.filter)
-  if (filter && filter.kind !== 'none' && filter.grade !== null) grade.value = filter.grade
+  if (filter?.kind === 'pack') pack.value = { y: filter.y, m: filter.m, c: filter.c }
+  else if (filter && filter.kind !== 'none' && filter.grade !== null) grade.value = filter.grade
 })
 const chain = useTemplateRef<HTMLElement>('chain')
 watch([() => tries.value.length, chain], () => void nextTick(() => chain.value?.scrollTo({ left: chain.value.scrollWidth })))
@@ -136,6 +150,7 @@ const lastS = computed(() => {
           v-if="whole && !sheet.done && last"
           :plan="whole"
           :said="last.said"
+          :material="paper?.material ?? 'black-and-white'"
           :busy="busy"
           @say="view.judge(last, { said: $event })"
         />
@@ -197,13 +212,20 @@ const lastS = computed(() => {
       </div>
       <OutlineCard v-if="whole || sheet.outline.length > 0" class="mt-6" :view="view" :plan="next.print?.print ?? whole" />
       <p class="mt-4 text-quiet">
-        {{ cost }}<template v-if="box">{{ cost ? '; ' : '' }}{{ show.plain(Number(box.left.toFixed(2))) }} left in its box</template>. Tongs
-        or gloves, one pair to a tray; nothing white while the box is open.
+        {{ cost }}<template v-if="box">{{ cost ? '; ' : '' }}{{ show.plain(Number(box.left.toFixed(2))) }} left in its box</template>.
+        {{
+          view.isColour.value
+            ? 'In the dark throughout, red light too; gloves, the drum closed: colour developers sensitise.'
+            : 'Tongs or gloves, one pair to a tray; nothing white while the box is open.'
+        }}
+        <RouterLink v-if="view.isColour.value && sheet.photo" :to="`/trays/ring/${sheet.id}`" class="link">Its ring-around</RouterLink>
       </p>
-      <LineFoot class="mt-4" />
+      <ColourFoot v-if="view.isColour.value && box" class="mt-4" :box="box" />
+      <LineFoot v-else class="mt-4" />
       <StripPanel
         v-if="stripping"
         v-model:grade="grade"
+        v-model:pack="pack"
         :view="view"
         :guess-s="lastS"
         :under="under"

@@ -1,6 +1,16 @@
 <script setup lang="ts">
-import { exposuresOf, grades, lampTimes, stripAround, type Grade, type PrintExposure, type PrintFilter } from '@selvrin/core'
-import { computed, ref } from 'vue'
+import {
+  exposuresOf,
+  filterPack,
+  grades,
+  lampTimes,
+  stripAround,
+  type FilterPack,
+  type Grade,
+  type PrintExposure,
+  type PrintFilter,
+} from '@selvrin/core'
+import { computed, reactive, ref } from 'vue'
 import { sentence } from '../api/call'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FormPanel from '../fields/FormPanel.vue'
@@ -15,10 +25,19 @@ import { filterWords, gradeName } from '../printroom/words'
 const { view, guessS, under } = defineProps<{ view: PrintView; guessS: number; under: PrintExposure | null }>()
 const emit = defineEmits<{ close: []; expose: [guessS: number, filter: PrintFilter]; count: [guessS: number, filter: PrintFilter] }>()
 const grade = defineModel<Grade>('grade', { required: true })
+const pack = defineModel<FilterPack>('pack', { required: true })
 const show = useShow()
 const typed = ref(show.number(guessS, 1))
 const wrong = ref('')
+const isColour = view.isColour
+const dials = reactive({ y: show.plain(pack.value.y), m: show.plain(pack.value.m), c: show.plain(pack.value.c) })
+const packTyped = computed((): FilterPack | null => {
+  const [y, m, c] = [dials.y, dials.m, dials.c].map(readFigure)
+  const read = filterPack.safeParse({ y, m, c })
+  return read.success ? read.data : null
+})
 const filter = computed((): PrintFilter | null => {
+  if (isColour.value) return packTyped.value && { kind: 'pack', ...packTyped.value }
   try {
     return view.filterFor(grade.value)
   } catch {
@@ -26,6 +45,7 @@ const filter = computed((): PrintFilter | null => {
   }
 })
 const filterProblem = computed(() => {
+  if (isColour.value) return packTyped.value ? '' : 'The filters are three numbers of 0 to 400, such as 60, 50 and 0.'
   try {
     view.filterFor(grade.value)
     return ''
@@ -43,6 +63,7 @@ const choices = grades.map((one) => ({ value: one, name: `Grade ${gradeName(one)
 function expose(by: 'expose' | 'count'): void {
   wrong.value = filterProblem.value
   if (filterProblem.value) return
+  if (isColour.value && packTyped.value) pack.value = packTyped.value
   if (!strip.value || !filter.value) return void (wrong.value = 'The middle band is a number of seconds, such as 10.')
   if (by === 'expose') emit('expose', strip.value.guess, filter.value)
   else emit('count', strip.value.guess, filter.value)
@@ -62,11 +83,16 @@ function expose(by: 'expose' | 'count'): void {
       ><button type="button" class="button" :disabled="view.busy.value" @click="expose('count')">Count it out</button></template
     >
     <TextField v-model="typed" label="Middle band" hint="s; the others in thirds of a stop around it" begin />
-    <ChoiceField v-if="view.paper.value?.grade === null" v-model="grade" label="Grade" :choices="choices" :problem="filterProblem" />
+    <div v-if="isColour" class="grid grid-cols-3 gap-3" role="group" aria-label="Filters">
+      <TextField v-model="dials.y" label="Yellow" />
+      <TextField v-model="dials.m" label="Magenta" />
+      <TextField v-model="dials.c" label="Cyan" />
+    </div>
+    <ChoiceField v-else-if="view.paper.value?.grade === null" v-model="grade" label="Grade" :choices="choices" :problem="filterProblem" />
     <p v-if="under" class="text-lg">
       First the whole strip {{ show.number(under.seconds, 1) }} s through {{ filterWords(under.filter) }}; the head stays as it is.
     </p>
-    <p v-else-if="view.paper.value?.grade === null" class="text-quiet">
+    <p v-else-if="!isColour && view.paper.value?.grade === null" class="text-quiet">
       For a split grade begin with grade 00 and choose the band whose highlights are right; the hard strip goes on top.
     </p>
     <template v-if="strip">

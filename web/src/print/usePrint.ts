@@ -49,16 +49,27 @@ export function usePrint(id: string) {
   const said = computed(() => last.value?.said ?? [])
 
   /** How a head changes grades on a paper: by its wedges, where it has some. */
-  const wayOf = (of: Enlarger, boxId: string) => filterWayFor(of, room.paperOf(boxId)?.id, room.there.value?.calibrations ?? [])
+  const wayOf = (of: Enlarger, boxId: string) => filterWayFor(of, room.paperOf(boxId) ?? undefined, room.there.value?.calibrations ?? [])
   const filtering = (): Filtering => ({
     ...{ paper: paper.value, enlarger: enlarger.value },
     way: enlarger.value && wayOf(enlarger.value, sheet.value?.setup.boxId ?? ''),
   })
 
+  const weights = () => {
+    const { way } = filtering()
+    return way?.by === 'pack' ? { weights: way.weights } : {}
+  }
+  const isColour = computed(() => paper.value !== null && paper.value.material !== 'black-and-white')
   /** What a time depends on, of a setup whose paper is known. */
   const setupOf = (setup: TrySetup): PrintSetup | null => {
     const of = room.paperOf(setup.boxId)
-    return of && { m: setup.m, lensN: setup.lensN, paper: { name: of.name, speed: of.speed, dryDown: of.dryDown } }
+    return (
+      of && {
+        m: setup.m,
+        lensN: setup.lensN,
+        paper: { name: of.name, speed: of.speed, dryDown: of.dryDown, label: room.boxOf(setup.boxId)?.label ?? null },
+      }
+    )
   }
   /** What was matched since the last try: its time takes these factors. */
   const matched = computed((): PrintFactor[] => {
@@ -67,6 +78,11 @@ export function usePrint(id: string) {
     if (!of || paperId === undefined || noted === undefined) return []
     return matchedSince(room.there.value?.calibrations ?? [], { noted, enlargerId: of.setup.enlargerId, paperId })
   })
+  /** Another box of colour paper whose label says something else. */
+  const isOtherBatch = (was: string, is: string): boolean => {
+    const [old, next] = [room.boxOf(was)?.label, room.boxOf(is)?.label]
+    return was !== is && !!old && !!next && (old.y !== next.y || old.m !== next.m || old.factor !== next.factor)
+  }
   /** The print was made with something else than the next one will be. */
   const isMoved = computed(() => {
     const { setup: was } = last.value ?? {}
@@ -77,7 +93,8 @@ export function usePrint(id: string) {
       was.m !== is.m ||
       was.lensN !== is.lensN ||
       was.enlargerId !== is.enlargerId ||
-      room.paperOf(was.boxId)?.id !== room.paperOf(is.boxId)?.id
+      room.paperOf(was.boxId)?.id !== room.paperOf(is.boxId)?.id ||
+      isOtherBatch(was.boxId, is.boxId)
     )
   })
   /** The print as it is made with the setup of now: its time by size, stop and paper, its grade by the filters there are. */
@@ -85,7 +102,7 @@ export function usePrint(id: string) {
     const [from, to] = [last.value && setupOf(last.value.setup), sheet.value && setupOf(sheet.value.setup)]
     if (!isMoved.value || !from || !to) return next
     const same = last.value?.setup.enlargerId === sheet.value?.setup.enlargerId
-    const { print, factors, findings } = movedPrint(next.print, { from, to, matched: matched.value })
+    const { print, factors, findings } = movedPrint(next.print, { from, to, matched: matched.value, ...weights() })
     return {
       print: { ...print, exposures: print.exposures.map((one) => ({ ...one, filter: refiltered(one.filter, same, filtering()) })) },
       changes: [
@@ -153,6 +170,7 @@ export function usePrint(id: string) {
       plan.chosen === null ||
       plan.under.length > 0 ||
       plan.filter.kind === 'none' ||
+      plan.filter.kind === 'pack' ||
       plan.filter.grade !== '00'
     )
       return null
@@ -172,6 +190,7 @@ export function usePrint(id: string) {
     busy,
     problem,
     isMoved,
+    isColour,
     soft,
     judge,
     expose,

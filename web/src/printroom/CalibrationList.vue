@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { contactSeconds, gradeNear, matchedFactor, sheetLooks, sheetSays, wedgeOf, type SheetLooks, type WedgesBody } from '@selvrin/core'
+import {
+  contactSeconds,
+  filterWeight,
+  gradeNear,
+  matchedFactor,
+  sheetLooks,
+  sheetSays,
+  wedgeOf,
+  type SheetLooks,
+  type WedgesBody,
+} from '@selvrin/core'
 import { traysApi, type CalibrationRow } from '@selvrin/core/contract'
 import { computed, ref } from 'vue'
 import { call } from '../api/call'
@@ -10,6 +20,7 @@ import { showDate } from '../marks/words'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import ContactPanel from './ContactPanel.vue'
+import FiltersPanel from './FiltersPanel.vue'
 import SwapPanel from './SwapPanel.vue'
 import WedgePanel from './WedgePanel.vue'
 import type { RoomView } from './useRoom'
@@ -24,6 +35,8 @@ const rows = computed(() => room.there.value?.calibrations ?? [])
 const matching = ref(false)
 const contacting = ref(false)
 const wedging = ref(false)
+const filtering = ref(false)
+const hasColour = computed(() => room.there.value?.papers.some((one) => one.material !== 'black-and-white') ?? false)
 const looks = ref<SheetLooks | null>(null)
 const lookNames: Record<SheetLooks, string> = {
   'all-dark': 'all frames dark',
@@ -36,6 +49,7 @@ const enlargerName = (id: string | null): string =>
   id === null ? 'all enlargers' : (room.enlargerOf(id)?.name ?? 'an enlarger that is gone')
 const paperName = (id: string | null): string =>
   id === null ? 'all papers' : (room.there.value?.papers.find((one) => one.id === id)?.name ?? 'a paper that is gone')
+const dialNames = { y: 'Yellow', m: 'Magenta', c: 'Cyan' }
 const swapNames = { developer: 'Another developer', box: 'Another box', lamp: 'Another lamp' }
 function wedgeWords({ enlargerId, paperId, readings, stepD, key, developer }: WedgesBody): { head: string; holds: string } {
   const each = readings
@@ -56,6 +70,17 @@ function words({ body }: CalibrationRow): { head: string; holds: string } {
     return { head: `${swapNames[body.of]}: noted times ×${show.number(factor, 2)} (${stopWords(stops)})`, holds }
   }
   if (body.kind === 'wedges') return wedgeWords(body)
+  if (body.kind === 'filters')
+    return {
+      head: `${dialNames[body.dial]} of ${enlargerName(body.enlargerId)} costs ${show.number(filterWeight(body), 2)} of its density`,
+      holds: [
+        paperName(body.paperId),
+        `${show.plain(body.units)} units: ${secondsWords(body.beforeS)} became ${secondsWords(body.afterS)}`,
+        body.note,
+      ]
+        .filter(Boolean)
+        .join(', '),
+    }
   const grade = body.grade === null ? '' : `grade ${gradeName(body.grade)}`
   const holds = [
     paperName(body.paperId),
@@ -84,6 +109,7 @@ const hasContact = computed(() => rows.value.some((one) => one.body.kind === 'co
         <button type="button" class="button" @click="matching = true">Match two strips</button>
         <button type="button" class="button" @click="contacting = true">Standard contact time</button>
         <button type="button" class="button" @click="wedging = true">Dials by wedges</button>
+        <button v-if="hasColour" type="button" class="button" @click="filtering = true">What a dial costs</button>
       </template>
     </div>
     <ProblemLine :problem="problem" />
@@ -107,6 +133,7 @@ const hasContact = computed(() => rows.value.some((one) => one.body.kind === 'co
     </div>
     <SwapPanel v-if="matching" :room="room" @close="((matching = false), room.page.load())" />
     <WedgePanel v-if="wedging" :room="room" @close="((wedging = false), room.page.load())" />
+    <FiltersPanel v-if="filtering" :room="room" @close="((filtering = false), room.page.load())" />
     <ContactPanel v-if="contacting" :room="room" @close="((contacting = false), room.page.load())" />
   </section>
 </template>

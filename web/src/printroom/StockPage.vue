@@ -11,7 +11,7 @@ import CountBox from './CountBox.vue'
 import EnlargerPanel from './EnlargerPanel.vue'
 import PaperPanel from './PaperPanel.vue'
 import { useRoom } from './useRoom'
-import { gradeName } from './words'
+import { gradeName, turnWords } from './words'
 
 /** Papers with the boxes of them, and the enlargers. */
 const view = useRoom()
@@ -24,10 +24,13 @@ const bringing = ref<Paper | null>(null)
 const counting = ref<BoxOfPaper | null>(null)
 const boxesOf = (paper: Paper) => (there.value?.boxes ?? []).filter((one) => one.paperId === paper.id)
 const papers = computed(() => there.value?.papers ?? [])
+const prints = { 'black-and-white': '', negative: 'colours from negatives', reversal: 'colours from slides' }
+const gradeWords = ({ material, grade }: Paper): string => prints[material] || (grade === null ? 'variable' : `grade ${gradeName(grade)}`)
+const labelWords = ({ label }: BoxOfPaper): string => (label ? `, its label ${turnWords(label)} ×${show.number(label.factor, 2)}` : '')
 const paperWords = (paper: Paper): string =>
   [
     paper.base === 'rc' ? 'resin-coated' : 'fibre',
-    paper.grade === null ? 'variable' : `grade ${gradeName(paper.grade)}`,
+    gradeWords(paper),
     paper.speed === null ? 'speed not measured' : `speed ${show.plain(paper.speed)}`,
     `darkens ${show.plain(100 * paper.dryDown)} % in drying`,
   ].join(', ')
@@ -82,7 +85,8 @@ const enlargerWords = (one: Enlarger): string =>
               <b class="min-w-40 font-mono">{{ show.plain(box.widthCm) }} × {{ show.plain(box.heightCm) }} cm</b>
               <span>{{ show.plain(Number(box.left.toFixed(2))) }} of {{ box.sheets }} sheets left</span>
               <span class="text-quiet"
-                >{{ box.batch ? `batch ${box.batch}, ` : '' }}{{ box.price === null ? 'no price' : show.number(box.price, 2) }}</span
+                >{{ box.batch ? `batch ${box.batch}, ` : '' }}{{ box.price === null ? 'no price' : show.number(box.price, 2)
+                }}{{ labelWords(box) }}</span
               >
               <button v-if="session.isTechnician" type="button" class="button button-small ml-auto" @click="counting = box">
                 Count it<span class="sr-only">: {{ paper.name }}, {{ show.plain(box.widthCm) }} cm</span>

@@ -28,7 +28,9 @@ export function useWedges(room: RoomView) {
     (room.there.value?.enlargers ?? []).filter((one) => one.filters.kind !== 'set').map(({ id, name }) => ({ value: id, name })),
   )
   const papers = computed(() =>
-    (room.there.value?.papers ?? []).filter((one) => one.grade === null).map(({ id, name }) => ({ value: id, name })),
+    (room.there.value?.papers ?? [])
+      .filter((one) => one.grade === null && one.material === 'black-and-white')
+      .map(({ id, name }) => ({ value: id, name })),
   )
   const enlargerId = ref<string | null>(heads.value[0]?.value ?? null)
   const paperId = ref<string | null>(papers.value[0]?.value ?? null)
@@ -72,7 +74,8 @@ export function useWedges(room: RoomView) {
   /** whether what is there now goes by older wedges */
   const replaces = computed(() => {
     const head = room.enlargerOf(enlargerId.value ?? '')
-    return head !== null && filterWayFor(head, paperId.value ?? '', room.there.value?.calibrations ?? []).by === 'wedges'
+    const paper = room.there.value?.papers.find((one) => one.id === paperId.value)
+    return head !== null && filterWayFor(head, paper, room.there.value?.calibrations ?? []).by === 'wedges'
   })
   return { heads, papers, enlargerId, paperId, stepD, key, developer, rows, more, less, said, body, replaces }
 }

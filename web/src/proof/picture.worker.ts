@@ -1,4 +1,14 @@
-import { areaLight, DomainError, pictureDensities, stripDensities, type Area, type PictureReading } from '@selvrin/core'
+import {
+  areaLight,
+  colourOfArea,
+  DomainError,
+  pictureDensities,
+  readCast,
+  stripDensities,
+  type Area,
+  type ColourMaterial,
+  type PictureReading,
+} from '@selvrin/core'
 import type { PictureMarks } from '@selvrin/core/contract'
 import { expose } from 'comlink'
 
@@ -17,24 +27,24 @@ const keptSide = 2400
 const mostPixels = 60_000_000
 let bitmap: ImageBitmap | null = null
 
-/** The light of one area: only its own pixels are taken out of the picture. */
-function lightOf(picture: ImageBitmap, area: Area) {
+/** The pixels of one area: only its own are taken out of the picture. */
+function pixelsOf(picture: ImageBitmap, area: Area) {
   const [x, y] = [Math.round(area.x), Math.round(area.y)]
   const [width, height] = [Math.max(1, Math.round(area.x + area.width) - x), Math.max(1, Math.round(area.y + area.height) - y)]
   const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true, colorSpace: 'srgb' })
-  if (!context) throw new DomainError('no-canvas', 'This browser cannot read pictures. Type the densities instead.')
+  if (!context) throw new DomainError('no-canvas', 'This browser cannot read pictures. Type what you see instead.')
   context.drawImage(picture, x, y, width, height, 0, 0, width, height)
-  return areaLight(context.getImageData(0, 0, width, height, { colorSpace: 'srgb' }).data, width, { x: 0, y: 0, width, height })
+  return [context.getImageData(0, 0, width, height, { colorSpace: 'srgb' }).data, width, { x: 0, y: 0, width, height }] as const
 }
 
 /** What is read off the picture that is open, in pixels of it; a problem where that cannot be. */
-function readOff<T>(work: (light: (area: Area) => ReturnType<typeof lightOf>, inPixels: (area: Area) => Area) => T): T | Problem {
+function readOff<T>(work: (pixels: (area: Area) => ReturnType<typeof pixelsOf>, inPixels: (area: Area) => Area) => T): T | Problem {
   const picture = bitmap
   if (!picture) return { problem: 'Open a picture first.' }
   const { width, height } = picture
   const inPixels = ({ x, y, width: w, height: h }: Area): Area => ({ x: x * width, y: y * height, width: w * width, height: h * height })
   try {
-    return work((area) => lightOf(picture, area), inPixels)
+    return work((area) => pixelsOf(picture, area), inPixels)
   } catch (error) {
     if (error instanceof DomainError) return { problem: error.message }
     throw error
@@ -67,8 +77,8 @@ const pictures = {
     return { width, height, kept }
   },
   read: (marks: PictureMarks): PictureReading | Problem =>
-    readOff((light, inPixels) =>
-      pictureDensities(light, {
+    readOff((pixels, inPixels) =>
+      pictureDensities((area) => areaLight(...pixels(area)), {
         empty: inPixels(marks.empty),
         fresh: inPixels(marks.fresh),
         scrap: inPixels(marks.scrap),
@@ -77,7 +87,13 @@ const pictures = {
       }),
     ),
   strip: ({ paper, strip, bands }: { paper: Area; strip: Area; bands: number }): { densities: number[] } | Problem =>
-    readOff((light, inPixels) => ({ densities: stripDensities(light, { paper: inPixels(paper), strip: inPixels(strip), bands }) })),
+    readOff((pixels, inPixels) => ({
+      densities: stripDensities((area) => areaLight(...pixels(area)), { paper: inPixels(paper), strip: inPixels(strip), bands }),
+    })),
+  cast: ({ card, print, material }: { card: Area; print: Area; material: ColourMaterial }): ReturnType<typeof readCast> | Problem =>
+    readOff((pixels, inPixels) =>
+      readCast((area) => colourOfArea(...pixels(area)), { card: inPixels(card), print: inPixels(print), material }),
+    ),
 }
 export type Pictures = typeof pictures
 expose(pictures)

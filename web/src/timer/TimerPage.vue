@@ -71,6 +71,11 @@ watch(
   { immediate: true },
 )
 
+/** the next press gives light, and colour paper may lie under it */
+const blackFirst = computed(() => {
+  const phase = timer.value?.phase.value
+  return view.isColour.value && light.value !== 'dark' && (phase === 'wait' || phase === 'stopped')
+})
 // hands are wet or full: a pedal is a keyboard with one key
 const keys = [' ', 'Enter', 'PageDown', 'ArrowRight']
 useEventListener(window, 'keydown', (event) => {
@@ -84,6 +89,8 @@ useEventListener(window, 'keydown', (event) => {
 })
 function press(): void {
   const { value: running } = timer
+  // colour paper bears no red light either: the screen is black before its box is opened
+  if (blackFirst.value) return black()
   if (running?.phase.value === 'done') void written()
   else running?.press()
 }
@@ -121,7 +128,8 @@ const pressText = computed(() => {
   const { value: one } = timer
   const step = one?.step.value
   if (!one) return ''
-  if (!step) return 'Into the developer: write it down'
+  if (blackFirst.value) return 'Screen black, then open the box'
+  if (!step) return `Into the ${view.isColour.value ? 'drum' : 'developer'}: write it down`
   if (one.phase.value === 'stopped') return `The rest: ${show.number(leftS.value, 1)} s`
   if (one.phase.value === 'lead' || one.phase.value === 'on') return one.held.value ? `Hold back ${one.held.value.name}` : 'Light is on'
   return `Light, ${show.number(step.seconds, 1)} s`

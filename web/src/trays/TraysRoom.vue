@@ -9,6 +9,8 @@ const pages: Record<string, ReturnType<typeof part>> = {
   prints: part(() => import('../print/PrintPage.vue')),
   stock: part(() => import('../printroom/StockPage.vue')),
   timer: part(() => import('../timer/TimerPage.vue')),
+  ring: part(() => import('../colour/RingPage.vue')),
+  trainer: part(() => import('../colour/TrainerPage.vue')),
   line: part(() => import('../line/LinePage.vue')),
 }
 const route = useRoute()

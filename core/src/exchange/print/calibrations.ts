@@ -1,5 +1,13 @@
 import type { CalibrationRow } from '../../contract/trays'
-import { calibrationBody, swaps, type CalibrationBody, type ContactBody, type SwapBody, type WedgesBody } from '../../print/calibration'
+import {
+  calibrationBody,
+  swaps,
+  type CalibrationBody,
+  type ContactBody,
+  type FiltersBody,
+  type SwapBody,
+  type WedgesBody,
+} from '../../print/calibration'
 import { cellReader } from '../reader'
 import { fits } from '../settled'
 import { shaped, wrong, type Present, type Reader } from '../understood'
@@ -24,8 +32,14 @@ const wedgeCells = ({ developer, stepD, key, readings, note }: WedgesBody) => ({
     )
     .join('; '),
 })
-const cellsOf = (body: CalibrationBody) =>
-  body.kind === 'swap' ? swapCells(body) : body.kind === 'contact' ? contactCells(body) : wedgeCells(body)
+const filterCells = ({ dial, units, beforeS, afterS, note }: FiltersBody) => ({
+  ...{ what: 'filters' as const, dial, units: round(units), grey: pair({ beforeS, afterS }), ...given('note', note) },
+})
+function cellsOf(body: CalibrationBody) {
+  if (body.kind === 'swap') return swapCells(body)
+  if (body.kind === 'contact') return contactCells(body)
+  return body.kind === 'wedges' ? wedgeCells(body) : filterCells(body)
+}
 
 /** What was matched and measured, with the names of what it holds for. */
 export const calibrationsOut = ({ calibrations = [], enlargers = [], papers = [] }: Present): CalibrationRecord[] =>
@@ -69,8 +83,16 @@ function readWedges(record: CalibrationRecord, read: Read): object {
     readings: rows.map(([y, m, seconds, black, grey, white, light = null]) => ({ y, m, seconds, black, grey, white, light })),
   }
 }
+function readFilters(record: CalibrationRecord, read: Read): object {
+  const grey = read.as('grey', read.needText('grey', record.grey) || '1;1', (text) => readFigures(text), [1, 1])
+  return {
+    ...{ kind: 'filters', dial: record.dial, units: read.number('units', record.units), note: read.text(record.note) },
+    ...{ beforeS: grey[0] ?? 0, afterS: grey[1] ?? 0 },
+  }
+}
+const readers = { contact: readContact, wedges: readWedges, filters: readFilters, developer: readSwap, box: readSwap, lamp: readSwap }
 const isSwap = (what: CalibrationRecord['what']): boolean => swaps.some((one) => one === what)
-const names = { contact: 'standard contact time', wedges: 'dials by wedges' } as Record<string, string>
+const names = { contact: 'standard contact time', wedges: 'dials by wedges', filters: 'what a dial costs' } as Record<string, string>
 
 /** What was matched and measured elsewhere, or here; what is here already is passed over. */
 export function calibrationReader(present: Present, newId: () => string): Reader {
@@ -89,9 +111,10 @@ export function calibrationReader(present: Present, newId: () => string): Reader
     }
     const [enlarger, paper] = [read.text(record.enlarger), read.text(record.paper)]
     const holds = { enlargerId: named('enlarger', enlarger, present.enlargers), paperId: named('paper', paper, present.papers) }
-    if (!isSwap(record.what) && (enlarger === '' || paper === '')) problems.push('It holds for one enlarger and one paper: name both.')
-    const reading = isSwap(record.what) ? readSwap : record.what === 'contact' ? readContact : readWedges
-    const wanted = { ...holds, ...reading(record, read) }
+    if (record.what === 'filters' && enlarger === '') problems.push('Dials are of one enlarger: name it.')
+    if (!isSwap(record.what) && record.what !== 'filters' && (enlarger === '' || paper === ''))
+      problems.push('It holds for one enlarger and one paper: name both.')
+    const wanted = { ...holds, ...readers[record.what](record, read) }
     const at = read.moment('at', record.at)
     const body = problems.length > 0 ? null : fits(calibrationBody, wanted, problems)
     if (!body) return wrong(one.line, '', problems)

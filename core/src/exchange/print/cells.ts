@@ -1,4 +1,5 @@
 import { DomainError } from '../../error'
+import { casts } from '../../print/colour/casts'
 import { grades, type Grade } from '../../print/grade'
 import type { StripSteps } from '../../print/strip'
 import type { PrintOutline } from '../../print/sheet/outline'
@@ -22,10 +23,11 @@ export function readSides(cell: string): [number, number] {
   return sides
 }
 
-/** A filter: none, grade 2.5, Y0 M45, Y0 M45 grade 3. */
+/** A filter: none, grade 2.5, Y0 M45, Y0 M45 grade 3; before colour paper Y60 M50 C0. */
 export function showFilter(filter: PrintFilter): string {
   if (filter.kind === 'none') return 'none'
   if (filter.kind === 'set') return `grade ${filter.grade}`
+  if (filter.kind === 'pack') return `Y${round(filter.y)} M${round(filter.m)} C${round(filter.c)}`
   return `Y${round(filter.y)} M${round(filter.m)}${filter.grade === null ? '' : ` grade ${filter.grade}`}`
 }
 const gradeOf = (text: string): Grade => {
@@ -35,8 +37,10 @@ const gradeOf = (text: string): Grade => {
 }
 export function readFilter(cell: string): PrintFilter {
   if (cell.trim() === '' || /^none$/i.test(cell.trim())) return { kind: 'none' }
+  const pack = /^y\s*([\d.,]+)\s*m\s*([\d.,]+)\s*c\s*([\d.,]+)$/i.exec(cell.trim())
+  if (pack) return { kind: 'pack', y: numberOf(pack[1] ?? ''), m: numberOf(pack[2] ?? ''), c: numberOf(pack[3] ?? '') }
   const found = /^(?:y\s*([\d.,]+)\s*m\s*([\d.,]+))?\s*(?:grade\s*([\d.,]+))?$/i.exec(cell.trim())
-  if (!found || (found[1] === undefined && found[3] === undefined)) throw unreadable(cell, 'none, grade 2.5, or Y0 M45')
+  if (!found || (found[1] === undefined && found[3] === undefined)) throw unreadable(cell, 'none, grade 2.5, Y0 M45, or Y60 M50 C0')
   const grade = found[3] === undefined ? null : gradeOf(found[3])
   if (found[1] === undefined) return { kind: 'set', grade: grade as Grade }
   return { kind: 'dials', y: numberOf(found[1]), m: numberOf(found[2] ?? ''), grade }
@@ -73,12 +77,14 @@ function placeOf(part: string): WholeTry['places'][number] {
 export const showPlaces = (all: WholeTry['places']): string => all.map(placeCell).join('; ')
 export const readPlaces = (cell: string): WholeTry['places'] => partsOf(cell).map(placeOf)
 
-/** What was said of a print: whole +0.26; exposure 2 -0.5; grade +1; place sky +0.5. */
+/** What was said of a print: whole +0.26; exposure 2 -0.5; grade +1; place sky +0.5; cast red 10; turn 4 / -2 (yellow and magenta). */
 export const showSaid = (all: PrintSaid[]): string =>
   all
     .map((one) => {
       if (one.of === 'print') return `whole ${signed(one.stops)}`
       if (one.of === 'exposure') return `exposure ${one.exposure + 1} ${signed(one.stops)}`
+      if (one.of === 'cast') return `cast ${one.cast} ${round(one.units)}`
+      if (one.of === 'turn') return `turn ${showFigures([one.y, one.m], ' / ')}`
       return one.of === 'grade' ? `grade ${signed(one.halves)}` : `place ${placeCell(one)}`
     })
     .join('; ')
@@ -86,11 +92,22 @@ function saidOf(part: string): PrintSaid {
   const [, what = '', rest = ''] = /^(\w+)\s+(.*)$/.exec(part) ?? []
   const stops = numberOf(rest)
   if (what === 'place') return { of: 'place', ...placeOf(rest) }
+  if (what === 'cast') {
+    const [, name = '', units = ''] = /^(\w+)\s+([\d.,]+)$/.exec(rest) ?? []
+    const cast = casts.find((known) => known === name)
+    if (!cast) throw unreadable(part, `a cast and its units, such as cast red 10 (${casts.join(', ')})`)
+    return { of: 'cast', cast, units: numberOf(units) }
+  }
+  if (what === 'turn') {
+    const [y, m] = readFigures(rest, '/')
+    if (y === undefined || m === undefined) throw unreadable(part, 'turn 4 / -2')
+    return { of: 'turn', y, m }
+  }
   if (what === 'whole' && Number.isFinite(stops)) return { of: 'print', stops }
   if (what === 'grade' && Number.isFinite(stops)) return { of: 'grade', halves: stops }
   const [, exposure, by] = /^(\d)\s+([+\-−][\d.,]+)$/.exec(rest) ?? []
   if (what === 'exposure' && exposure && by) return { of: 'exposure', exposure: Number(exposure) - 1, stops: numberOf(by) }
-  throw unreadable(part, 'whole +0.26, grade +1, exposure 2 -0.5 or place sky +0.5')
+  throw unreadable(part, 'whole +0.26, grade +1, exposure 2 -0.5, place sky +0.5, cast red 10 or turn 4 / -2')
 }
 export const readSaid = (cell: string): PrintSaid[] => partsOf(cell).map(saidOf)
 

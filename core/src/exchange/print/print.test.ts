@@ -13,7 +13,7 @@ let ids = 50
 const newId = () => id((ids = 50 + ((ids + 1) % 49)))
 const paper: Paper = { id: id(1), version: 1, ...aPaper, name: 'Sluice satin', grade: null }
 const box: BoxOfPaper = {
-  ...{ id: id(2), version: 1, paperId: id(1), widthCm: 24, heightCm: 30.5, sheets: 50, left: 48.75, price: 66, batch: '=7' },
+  ...{ id: id(2), version: 1, paperId: id(1), widthCm: 24, heightCm: 30.5, sheets: 50, left: 48.75, price: 66, batch: '=7', label: null },
   openedAt: Date.parse('2026-04-01T10:00:00Z'),
 }
 const enlarger: Enlarger = { id: id(3), version: 1, ...anEnlarger, name: 'By the window', filters: { kind: 'single', max: 170 } }
@@ -126,6 +126,41 @@ describe.each(['json', 'csv'] as const)('as %s', (format) => {
       })),
     )
     expect(understand('calibrations', matched, whole).map((one) => one.state)).toEqual(['same', 'same', 'same'])
+  })
+})
+
+describe.each(['json', 'csv'] as const)('colour as %s', (format) => {
+  const label = { y: 5, m: -10, factor: 1.1 }
+  const { speed: _, ...rest } = paper
+  const colour: Paper = { ...rest, name: 'Ebb gloss', material: 'negative', speed: null, dryDown: 0 }
+  const plan: PrintTry = { kind: 'print', exposures: [{ seconds: 11.7, filter: { kind: 'pack', y: 70, m: 60.5, c: 0 } }], places: [] }
+  const said: PrintSaid[] = [
+    { of: 'cast', cast: 'red', units: 10 },
+    { of: 'turn', y: 4, m: -2.5 },
+  ]
+  const filters = {
+    kind: 'filters' as const,
+    enlargerId: id(3),
+    paperId: null,
+    dial: 'm' as const,
+    units: 20,
+    beforeS: 10,
+    afterS: 13.2,
+    note: '',
+  }
+  const here: Present = {
+    ...{ ...known, papers: [colour], boxes: [{ ...box, label }], calibrations: [{ id: id(6), version: 1, at, by: 'Ilse', body: filters }] },
+    prints: [{ sheet, tries: [{ id: id(9), ...tried, setup, plan, sheets: 1, said }] }],
+  }
+  test('packs, casts, labels and what dials cost come to the same', () => {
+    const elsewhere: Present = { ...here, papers: [{ ...colour, material: 'black-and-white' }], boxes: [], calibrations: [], prints: [] }
+    expect(understand('papers', writeFile('papers', format, here), elsewhere)[0]?.row).toMatchObject({
+      body: { material: 'negative' },
+      boxes: [{ body: { label } }],
+    })
+    expect(understand('calibrations', writeFile('calibrations', format, here), elsewhere)[0]?.row).toMatchObject({ body: filters })
+    const [read] = understand('prints', writeFile('prints', format, here), { ...here, prints: [] })
+    expect([read?.problems, read?.row]).toMatchObject([[], { body: { tries: [{ plan, said }] } }])
   })
 })
 

@@ -17,10 +17,17 @@ const boxRecord = z.object({
   batch: text.optional(),
   came_in: moment.optional(),
   opened: moment.optional(),
+  label: text
+    .optional()
+    .describe('of colour paper: how its batch differs, units of yellow and magenta and the factor of the time: +5 / -10 / 1.1'),
 })
 export const paperRecord = z.object({
   name: text,
   base: z.enum(['rc', 'fibre']),
+  prints: z
+    .enum(['', 'black-and-white', 'negative', 'reversal'])
+    .optional()
+    .describe('grey, or colours from negatives or from slides; left out: grey'),
   grade: text.optional().describe('of paper that has one; left out where it is variable'),
   speed: count.optional().describe('standard speed number; left out where nobody measured it'),
   darkens: count.optional().describe('by how much it darkens in drying, such as 10 %'),
@@ -40,7 +47,7 @@ export const calibrationRecord = z.object({
   id: ownId,
   at: moment,
   what: z
-    .enum(['developer', 'box', 'lamp', 'contact', 'wedges'])
+    .enum(['developer', 'box', 'lamp', 'contact', 'wedges', 'filters'])
     .describe('what was changed and matched on two strips, or what was measured'),
   enlarger: text.optional().describe('its name; left out where it holds for all'),
   paper: text.optional().describe('its name; left out where it holds for all'),
@@ -63,6 +70,9 @@ export const calibrationRecord = z.object({
     .describe(
       'wedges: yellow, magenta, s, first step below black, step like the grey, last step still grey, step of a light tone; as / between them, with semicolons',
     ),
+  dial: z.enum(['', 'y', 'm', 'c']).optional().describe('filters: the dial that was turned'),
+  units: count.optional().describe('filters: by how much it was turned up'),
+  grey: text.optional().describe('filters: s of the same grey before and after, with a semicolon: 10; 13.2'),
   note: text.optional(),
   by: text.optional().describe('for reading only'),
 })
@@ -82,11 +92,13 @@ const tryRecord = z.object({
   at: moment.optional(),
   ...setupColumns,
   strip: text.optional().describe('stops 8 s by 0.3333, 7 bands, cover; or seconds 3 s, 8 bands, mask'),
-  filter: text.optional().describe('of a strip: none, grade 2.5, Y0 M45, Y0 M45 grade 3'),
+  filter: text.optional().describe('of a strip: none, grade 2.5, Y0 M45, Y0 M45 grade 3; before colour paper Y60 M50 C0'),
   exposures: text.optional().describe('of a print, or what a strip had before it: 12.5 s grade 2; 8 s grade 5'),
   places: text.optional().describe('stops more or less than the rest: sky +0.5; face -0.25; of the second exposure, corner +1 @2'),
   band: text.optional().describe('of a strip that is right, counted from 1, or the two it lies between: 4; 4-5'),
-  said: text.optional().describe('whole +0.26; exposure 2 -0.5; grade +1 (in halves); place sky +0.5 @1'),
+  said: text
+    .optional()
+    .describe('whole +0.26; exposure 2 -0.5; grade +1 (in halves); place sky +0.5 @1; cast red 10; turn 4 / -2 (yellow / magenta)'),
   sheets: count.optional().describe('of paper it took'),
   note: text.optional(),
 })

@@ -1,21 +1,31 @@
 import { dayMs } from '../../calendar/span'
 import type { BoxOfPaper, Enlarger, Paper } from '../../contract/trays'
+import { DomainError } from '../../error'
+import type { BatchLabel } from '../../print/colour/batch'
 import { grades } from '../../print/grade'
 import { enlargerBody, paperBody, paperBoxBody, type EnlargerBody, type PaperBody, type PaperBoxBody } from '../../print/sheet/room'
 import { cellReader } from '../reader'
 import { answer, fits, settler } from '../settled'
 import { shaped, wrong, type Present, type Reader } from '../understood'
 import { amount, given, moment, round } from '../written'
-import { readSides, showSides } from './cells'
+import { readFigures, readSides, showFigures, showSides } from './cells'
 import { enlargerRecord, paperRecord, type BoxRecord, type EnlargerRecord, type PaperRecord } from './records'
 
-const paperCells = ({ name, base, grade, speed, dryDown, holdsDeveloper }: PaperBody): PaperRecord => ({
-  ...{ name, base, ...given('grade', grade), ...given('speed', speed), darkens: `${round(100 * dryDown)} %` },
+const paperCells = ({ name, base, material, grade, speed, dryDown, holdsDeveloper }: PaperBody): PaperRecord => ({
+  ...{
+    name,
+    base,
+    ...(material === 'black-and-white' ? {} : { prints: material }),
+    ...given('grade', grade),
+    ...given('speed', speed),
+    darkens: `${round(100 * dryDown)} %`,
+  },
   ...(holdsDeveloper ? { holds_developer: true } : {}),
 })
 const boxCells = (box: BoxOfPaper): BoxRecord => ({
   ...{ box: box.id, size: showSides(box.widthCm, box.heightCm), sheets: box.sheets, left: round(box.left) },
   ...{ ...given('price', box.price), ...given('batch', box.batch) },
+  ...given('label', box.label && showFigures([box.label.y, box.label.m, box.label.factor], ' / ')),
   ...given('opened', box.openedAt === null ? null : moment(box.openedAt)),
 })
 /** Papers, each with its boxes. */
@@ -46,6 +56,7 @@ export function paperReader(present: Present, newId: () => string): Reader {
     const grade = read.text(record.grade).replace(',', '.')
     const wanted = {
       ...{ name: before?.name ?? name, base: record.base, grade: grade === '' ? null : grade },
+      material: record.prints ? record.prints : (before?.material ?? 'black-and-white'),
       holdsDeveloper: record.holds_developer === undefined ? (before?.holdsDeveloper ?? false) : read.yes(record.holds_developer),
       speed: read.number('speed', record.speed) ?? before?.speed ?? null,
       dryDown: read.percent('darkens', record.darkens) ?? before?.dryDown ?? 0,
@@ -55,12 +66,21 @@ export function paperReader(present: Present, newId: () => string): Reader {
     const body = problems.length > 0 ? null : fits(paperBody, wanted, problems)
     const fresh = (record.boxes ?? []).flatMap((box) => boxOf(box, { problems, boxes, newId }) ?? [])
     if (!body || problems.length > 0 || wrongly) return wrong(one.line, name, [...problems, ...(wrongly ? [wrongly] : [])])
-    const says = `${body.name}, ${body.base === 'rc' ? 'resin-coated' : 'fibre'}${fresh.length > 0 ? `, ${fresh.length} ${fresh.length === 1 ? 'box comes' : 'boxes come'} in` : ''}`
+    const says = `${body.name}, ${body.base === 'rc' ? 'resin-coated' : 'fibre'}${body.material === 'black-and-white' ? '' : `, colours from ${body.material === 'negative' ? 'negatives' : 'slides'}`}${fresh.length > 0 ? `, ${fresh.length} ${fresh.length === 1 ? 'box comes' : 'boxes come'} in` : ''}`
     const count = (extra: number) => ({ boxes: (present.boxes ?? []).filter((box) => box.paperId === id).length + extra })
     const after = { ...paperCells(body), ...count(fresh.length) }
     const row = { kind: 'papers' as const, id, version: before?.version ?? null, body, boxes: fresh }
     return answer(one.line, says, before && { ...paperCells(before), ...count(0) }, after, row)
   }
+}
+
+/** +5 / -10 / 1.1 */
+function labelOf(cell: string): BatchLabel | null {
+  if (cell === '') return null
+  const [y, m, factor] = readFigures(cell, '/')
+  if (y === undefined || m === undefined || factor === undefined)
+    throw new DomainError('not-a-cell', `“${cell}” is not read here: write +5 / -10 / 1.1.`)
+  return { y, m, factor }
 }
 
 interface ReadingBox {
@@ -82,7 +102,8 @@ function boxOf(record: BoxRecord, { problems, boxes, newId }: ReadingBox): NewBo
   const at = came ?? (opened === null ? null : opened - dayMs)
   if (left > sheets) problems.push('left: there are no more sheets in a box than it was bought with.')
   const price = read.number('price', record.price)
-  const body = fits(paperBoxBody, { widthCm, heightCm, sheets, price, batch: read.text(record.batch) }, problems)
+  const label = read.as('label', read.text(record.label), labelOf, null)
+  const body = fits(paperBoxBody, { widthCm, heightCm, sheets, price, batch: read.text(record.batch), label }, problems)
   return body && { id, body, left, at, openedAt: opened }
 }
 

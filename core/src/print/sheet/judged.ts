@@ -5,16 +5,17 @@ import { exposedBy, exposureAdvice } from '../exposure'
 import { dialsFor, setFactor, settingFor, settingGives, type Dials, type KeyTone, type Wedge } from '../filters'
 import { gradeBy, gradeNear, type Grade } from '../grade'
 import { stripReading } from '../strip'
+import { isColourSaid, recoloured, type ColourSaid, type ColourWay } from './recoloured'
 import type { PrintFilter, PrintSaid, StripTry, WholeTry } from './tries'
 import { halvesSay, percentSays, stopsSay } from './words'
 
-/** How the enlarger changes grades: filters of a set, a head by its table, a head by its own wedges. */
+/** How the enlarger changes grades: filters of a set, a head by its table, a head by its own wedges; or colours, by filters in a drawer or the dials of a head. */
 export type FilterWay =
-  { by: 'set' } | { by: 'table'; kind: 'single' | 'double'; max: number } | { by: 'wedges'; wedges: Wedge[]; key: KeyTone }
+  { by: 'set' } | { by: 'table'; kind: 'single' | 'double'; max: number } | { by: 'wedges'; wedges: Wedge[]; key: KeyTone } | ColourWay
 
 /** What is different in the next try, and why, in words; the factor of its time where it has one. */
 export interface PrintChange {
-  what: 'exposure' | 'grade' | 'place'
+  what: 'exposure' | 'grade' | 'place' | 'colour'
   says: string
   factor: number | null
 }
@@ -38,6 +39,7 @@ function dialled(dials: Dials, grade: Grade | null): PrintFilter {
 function regraded(filter: PrintFilter, halves: number, way: FilterWay): { filter: PrintFilter; factor: number } {
   if (filter.kind === 'none')
     throw new DomainError('one-grade', 'This paper has one grade: for another take a box of another grade, or variable-contrast paper.')
+  if (filter.kind === 'pack') throw new DomainError('no-grade', 'Colour paper has no grades: say what colour it has too much of.')
   if (filter.kind === 'set') {
     const grade = gradeBy(filter.grade, halves)
     return { filter: { kind: 'set', grade }, factor: setFactor(grade) / setFactor(filter.grade) }
@@ -49,7 +51,7 @@ function regraded(filter: PrintFilter, halves: number, way: FilterWay): { filter
     if (!next) throw new DomainError('outside-range', `${halvesSay(halves)} lies outside the wedges of this head: print one beyond them.`)
     return { filter: dialled(next, gradeNear(range)), factor: now.speed / next.speed }
   }
-  if (way.by === 'set' || filter.grade === null)
+  if (way.by !== 'table' || filter.grade === null)
     throw new DomainError('no-grade', 'Nobody knows which grade those dials are: say it, or calibrate the head by wedges.')
   const grade = gradeBy(filter.grade, halves)
   return { filter: dialled(dialsFor(grade, way), grade), factor: setFactor(grade) / setFactor(filter.grade) }
@@ -64,7 +66,10 @@ function requireOne(print: WholeTry): void {
     )
 }
 
-function said(print: WholeTry, one: PrintSaid, way: FilterWay): { print: WholeTry; change: PrintChange } {
+/** More exposure makes paper for slides lighter: what shall be darker gets less. */
+const lightFor = (stops: number, way: FilterWay): number => (way.by === 'pack' && way.material === 'reversal' ? -stops || 0 : stops)
+
+function said(print: WholeTry, one: Exclude<PrintSaid, ColourSaid>, way: FilterWay): { print: WholeTry; change: PrintChange } {
   const { exposures, places } = print
   if (one.of === 'grade') {
     requireOne(print)
@@ -91,10 +96,11 @@ function said(print: WholeTry, one: PrintSaid, way: FilterWay): { print: WholeTr
   }
   if (one.of === 'exposure' && !exposures[one.exposure]) throw new DomainError('no-exposure', 'This print has no such exposure.')
   const whose = one.of === 'print' || exposures.length === 1 ? 'the whole' : one.exposure === 0 ? 'the soft exposure' : 'the hard exposure'
+  const light = lightFor(one.stops, way)
   const changed = exposures.map((exposure, i) =>
-    one.of === 'print' || i === one.exposure ? { ...exposure, seconds: exposedBy(exposure.seconds, one.stops) } : exposure,
+    one.of === 'print' || i === one.exposure ? { ...exposure, seconds: exposedBy(exposure.seconds, light) } : exposure,
   )
-  const change: PrintChange = { what: 'exposure', says: `${whose} ${stopWords(one.stops)}`, factor: 2 ** one.stops }
+  const change: PrintChange = { what: 'exposure', says: `${whose} ${stopWords(light)}`, factor: 2 ** light }
   return { print: { ...print, exposures: changed }, change }
 }
 
@@ -110,18 +116,28 @@ function findingsOf({ exposures, places }: WholeTry): Finding[] {
   return own.sort(byGravity)
 }
 
+/** The print with its colours changed, each change in words. */
+function coloured(print: WholeTry, all: ColourSaid[], way: FilterWay): { print: WholeTry; changes: PrintChange[] } {
+  if (all.length === 0) return { print, changes: [] }
+  if (way.by !== 'pack') throw new DomainError('no-colour', 'This paper prints grey: it has no colours to change.')
+  const { exposures, says, factor } = recoloured(print.exposures, all, way)
+  return { print: { ...print, exposures }, changes: says.map((one) => ({ what: 'colour', says: one, factor })) }
+}
+
 /**
- * The next print, as the one before it was judged: the grade first, since it changes the time, then darker or lighter, then the places, which scale with the time they belong to. With
+ * The next print, as the one before it was judged: colours and grade first, since they change the time, then darker or lighter, then the places, which scale with the time they belong to. With
  * what is different and why.
- * @throws DomainError 'one-grade', 'split-grade', 'no-grade', 'outside-range', 'no-exposure', 'out-of-range'
+ * @throws DomainError 'one-grade', 'split-grade', 'no-grade', 'no-colour', 'opposite-casts', 'outside-range', 'no-exposure', 'out-of-range'
  * @example
  * nextTry(aPrint, [{ of: 'print', stops: 0.263 }], { by: 'set' }).print.exposures.map((one) => one.seconds) // → [12]
  */
 export function nextTry(print: WholeTry, judged: PrintSaid[], way: FilterWay): NextTry {
   const order = ['grade', 'print', 'exposure', 'place']
-  const changes: PrintChange[] = []
-  let next = print
-  for (const one of [...judged].sort((a, b) => order.indexOf(a.of) - order.indexOf(b.of))) {
+  const first = coloured(print, judged.filter(isColourSaid), way)
+  const { changes } = first
+  let next = first.print
+  const rest = judged.filter((one): one is Exclude<PrintSaid, ColourSaid> => !isColourSaid(one))
+  for (const one of rest.sort((a, b) => order.indexOf(a.of) - order.indexOf(b.of))) {
     const step = said(next, one, way)
     next = step.print
     changes.push(step.change)

@@ -5,7 +5,18 @@ import type { PrintFilter, PrintTry } from './tries'
 const filtersOf = (plan: PrintTry): PrintFilter[] =>
   plan.kind === 'strip' ? [plan.filter, ...plan.under.map((one) => one.filter)] : plan.exposures.map((one) => one.filter)
 
+function requirePack(filter: PrintFilter, { paper, enlarger }: { paper: PaperBody; enlarger: EnlargerBody }): void {
+  if (filter.kind !== 'pack')
+    throw impossible('pack-wanted', `${paper.name} is colour paper: it is printed through yellow, magenta and cyan.`, { field: 'plan' })
+  const { filters } = enlarger
+  if (filters.kind !== 'set' && Math.max(filter.y, filter.m, filter.c) > filters.max)
+    throw impossible('dial-range', `The dials of ${enlarger.name} count to ${filters.max}.`, { field: 'plan' })
+}
+
 function requireFilter(filter: PrintFilter, { paper, enlarger }: { paper: PaperBody; enlarger: EnlargerBody }): void {
+  if (paper.material !== 'black-and-white') return requirePack(filter, { paper, enlarger })
+  if (filter.kind === 'pack')
+    throw impossible('no-colour', `${paper.name} prints grey: it takes a grade, no colour filters.`, { field: 'plan' })
   if (filter.kind === 'none') return
   if (paper.grade !== null)
     throw impossible('one-grade', `${paper.name} has one grade, ${paper.grade}: it is printed without a filter.`, { field: 'plan' })
@@ -26,7 +37,7 @@ function requireFilter(filter: PrintFilter, { paper, enlarger }: { paper: PaperB
 
 /**
  * Refuses a try that cannot be exposed with that paper on that enlarger: a filter on paper of one grade, dials where filters are loose, places of an exposure that is not there.
- * @throws Refused 'one-grade', 'other-filters', 'dial-range', 'one-dial', 'no-exposure'
+ * @throws Refused 'pack-wanted', 'no-colour', 'one-grade', 'other-filters', 'dial-range', 'one-dial', 'no-exposure'
  * @example
  * requireTry(aPrint, { paper: aPaper, enlarger: anEnlarger }) // → undefined
  */

@@ -1,17 +1,23 @@
 import { z } from 'zod'
+import { batchLabel } from '../colour/batch'
+import { colourMaterials } from '../colour/casts'
 import { grades } from '../grade'
 
 const name = z.string().trim().min(1, 'Write a name.').max(120, 'A name is 120 characters at most.')
 const within = (least: number, most: number, says: string) => z.number(says).min(least, says).max(most, says)
 const dialsTo = within(1, 400, 'Dials count to 1 to 400.')
 
+/** What a paper prints: grey, colours from negatives, colours from slides. */
+export const paperMaterials = ['black-and-white', ...colourMaterials] as const
+
 /** A paper as it is bought in boxes. */
 export const paperBody = z.strictObject({
   name,
+  material: z.enum(paperMaterials).default('black-and-white'),
   base: z.enum(['rc', 'fibre']),
   /** it has developing agent in it, and comes up at once */
   holdsDeveloper: z.boolean(),
-  /** of paper that has one; null where it is variable */
+  /** of paper that has one; null where it is variable, and of colour paper */
   grade: z.enum(grades).nullable(),
   /** standard speed number, inverse exposure for a density of 0.60 above fog; null where nobody measured it */
   speed: within(1, 10_000, 'A paper’s speed number is 1 to 10000.').nullable(),
@@ -27,6 +33,8 @@ export const paperBoxBody = z.strictObject({
   sheets: within(1, 5000, 'A box has 1 to 5000 sheets.').int('A box has whole sheets.'),
   price: within(0, 100_000, 'A box costs 0 to 100000.').nullable(),
   batch: z.string().trim().max(80, 'A batch is 80 characters at most.'),
+  /** of colour paper: how its batch differs, as the box says; null where it says nothing */
+  label: batchLabel.nullable().default(null),
 })
 export type PaperBoxBody = z.output<typeof paperBoxBody>
 

@@ -28,6 +28,7 @@ import { line } from './0027-line'
 import { calibration } from './0028-calibration'
 import { printFiles } from './0029-print-files'
 import { outline } from './0030-outline'
+import { colour } from './0031-colour'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -62,4 +63,5 @@ export const migrations: Migration[] = [
   calibration,
   printFiles,
   outline,
+  colour,
 ]
