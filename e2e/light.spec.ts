@@ -49,7 +49,7 @@ test.describe('safelight: every pixel is black or red', () => {
 
   test('on Shelf and Formulary, curves of pH too', async ({ page, house }) => {
     const bottle = await one(house, 'select bottle_id as id from bottle_entry where run_id is not null order by at desc limit 1')
-    const print = await one(house, 'select id from sheet where not done and title <> 'Breakfast in the loft' limit 1')
+    const print = await one(house, `select id from sheet where not done and title <> 'Breakfast in the loft' limit 1`)
     const colour = await one(house, `select id from sheet where title = 'Breakfast in the loft'`)
     const jar = await one(house, `select id from jar where chemical = 'silver-nitrate'`)
     const [fixer, developer, parts] = [
