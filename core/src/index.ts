@@ -487,6 +487,27 @@ export {
 export { trayStanding, type TrayInUse, type TrayStanding } from './print/line/trayStanding'
 export { fixedPerLitre, fixings, printEquivalents, trayMl, trayShare, type Fixing } from './print/trayLife'
 export { seeded } from './chance/seeded'
+export { bleachings, toningSteps, type Bleaching, type ToningStep } from './tone/steps'
+export { ratioAt, toneName, toneOf, tonerColours, tonerMix, type TonerMix } from './tone/ratio'
+export { tonedPerLitre, tonerKinds, tonerOrder, type TonerKind } from './tone/order'
+export {
+  coatedWith,
+  coatingVolume,
+  coatPer1000Cm2,
+  dropMl,
+  dropsOf,
+  measuredMl,
+  platinumContrasts,
+  platinumDrops,
+  sensitizerCost,
+  type CoatedWith,
+  type CostedPart,
+  type PlatinumContrast,
+} from './coat/coating'
+export { silverCoated } from './coat/metal'
+export { coatedProcesses, contrastFor, exposureScale, negativeFits, palladiumScale, type CoatedProcess } from './coat/negative'
+export { brushMixes, coatedKeepsH, coatedSteps, type CoatedStep } from './coat/steps'
+export { lampOutput, throughFog, uvAgeing, uvAtDistance, uvTime, type UvShape } from './coat/uv'
 export { draftOf, type Draft, type DraftFinding, type Mending } from './process/edit/draft'
 export { changeStep, copySteps, moveStep, pourFrom, removeStep, scaleTime, setOption } from './process/edit/edit'
 export { planFor } from './process/planFor'
