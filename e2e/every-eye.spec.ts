@@ -250,6 +250,7 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   '/trays/line',
   `/trays/ring/${there.colour}`,
   '/trays/trainer',
+  '/trays/toning',
   '/rota',
   `/rota/orders/${there.order}`,
   `/rota/evenings/${there.evening}`,

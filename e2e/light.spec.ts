@@ -74,6 +74,7 @@ test.describe('safelight: every pixel is black or red', () => {
       `/trays/prints/${colour}`,
       `/trays/ring/${colour}`,
       '/trays/trainer',
+      '/trays/toning',
       '/sink/facts',
       '/formulary',
       `/formulary/${fixer}`,

@@ -489,6 +489,7 @@ export { fixedPerLitre, fixings, printEquivalents, trayMl, trayShare, type Fixin
 export { seeded } from './chance/seeded'
 export { bleachings, toningSteps, type Bleaching, type ToningStep } from './tone/steps'
 export { ratioAt, toneName, toneOf, tonerColours, tonerMix, type TonerMix } from './tone/ratio'
+export { nearestSwatches, requireSwatch, swatchBody, type SwatchBody } from './tone/swatch'
 export { tonedPerLitre, tonerKinds, tonerOrder, type TonerKind } from './tone/order'
 export {
   coatedWith,

@@ -25,6 +25,7 @@ import type { SwapBody, WedgesBody } from './print/calibration'
 import type { PrintSetup } from './print/sheet/moved'
 import type { EnlargerBody, PaperBody } from './print/sheet/room'
 import type { StripTry, WholeTry } from './print/sheet/tries'
+import type { SwatchBody } from './tone/swatch'
 import type { BookingKnown } from './printing/booking'
 import type { Order, RotaProblem } from './rota/problem'
 import type { OrderWish } from './order/order'
@@ -281,6 +282,11 @@ export const aStrip: StripTry = {
   ...{ filter: { kind: 'set', grade: '2' }, under: [], chosen: null },
 }
 
+/** A strip of the swatch book. */
+export const aSwatch: SwatchBody = {
+  ...{ toner: 'sulfide-complete', ratio: { thiourea: 60, hydroxide: 60 }, dilution: null, bleaching: 'complete' },
+  ...{ bleachS: 200, toneS: 105, paper: 'Loft fibre', note: '' },
+}
 /** Colour filters of a head before paper for negatives. */
 export const aColourWay: ColourWay = { by: 'pack', material: 'negative', weights: { y: 0.1, m: 0.6, c: 0.3 }, loose: false }
 /** A place in a photograph, in pixels. */

@@ -34,6 +34,7 @@ import { eveningRoutes } from './evening/routes'
 import { orderRoutes } from './order/routes'
 import { permissionRoutes } from './permission/routes'
 import { practiceRoutes } from './practice/routes'
+import { toneRoutes } from './tone/routes'
 import { trainerRoutes } from './trainer/routes'
 import { processRoutes } from './process/routes'
 import { proofRoutes } from './proof/routes'
@@ -82,6 +83,7 @@ const routes = [
   permissionRoutes,
   practiceRoutes,
   trainerRoutes,
+  toneRoutes,
   chemicalRoutes,
   paperRoutes,
   importRoutes,

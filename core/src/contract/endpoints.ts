@@ -10,6 +10,7 @@ import { wallApi } from './wall'
 import { printingApi } from './printing'
 import { sinkApi } from './sink'
 import { lineApi } from './line'
+import { toneApi } from './tone'
 import { trainerApi } from './trainer'
 import { traysApi } from './trays'
 import { weeksApi } from './weeks'
@@ -25,6 +26,7 @@ export const endpoints: Endpoint[] = [
   sinkApi,
   traysApi,
   trainerApi,
+  toneApi,
   lineApi,
   wallApi,
   weeksApi,

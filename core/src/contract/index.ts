@@ -57,6 +57,7 @@ export {
   type SinkPage,
 } from './sink'
 export { traysApi, type BoxOfPaper, type CalibrationRow, type Enlarger, type Paper, type PrintSheet, type PrintTryRow } from './trays'
+export { toneApi, type Swatch } from './tone'
 export { trainerApi, type CastRoundRow } from './trainer'
 export { lineApi, type Tray, type TrayFill, type TrayLine } from './line'
 export { weeksApi, type WeeksPage } from './weeks'

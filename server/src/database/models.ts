@@ -66,6 +66,8 @@ import { paperEntryTable } from '../print/PaperEntry'
 import { printTryTable } from '../print/PrintTry'
 import { sheetTable } from '../print/Sheet'
 import { sheetPhotoTable } from '../print/SheetPhoto'
+import { swatchTable } from '../tone/Swatch'
+import { swatchPhotoTable } from '../tone/SwatchPhoto'
 import { dischargeTable } from '../sink/Discharge'
 import { drumTable } from '../drum/Drum'
 import { drainEntryTable } from '../drum/DrainEntry'
@@ -156,6 +158,8 @@ const tables = {
   Enlarger: enlargerTable,
   Sheet: sheetTable,
   SheetPhoto: sheetPhotoTable,
+  Swatch: swatchTable,
+  SwatchPhoto: swatchPhotoTable,
   PrintTry: printTryTable,
   Calibration: calibrationTable,
   Tray: trayTable,
@@ -212,6 +216,7 @@ const belongings: [from: keyof Tables, to: keyof Tables, as: string, column: str
   ['Sheet', 'Person', 'member', 'memberId'],
   ['PrintTry', 'Person', 'by', 'byPerson'],
   ['Calibration', 'Person', 'by', 'byPerson'],
+  ['Swatch', 'Person', 'by', 'byPerson'],
   ['TrayLine', 'Person', 'opener', 'openedBy'],
   ['LinePass', 'Person', 'by', 'byPerson'],
   ['Recovery', 'Drum', 'drum', 'drumId'],
@@ -232,6 +237,7 @@ function associate(m: Tables): void {
     (m[from] as ModelStatic<Model>).belongsTo(m[to] as ModelStatic<Model>, { as, foreignKey, constraints: false })
   m.Mix.hasOne(m.Batch, { as: 'batch', foreignKey: 'mixId', constraints: false })
   m.Sheet.hasOne(m.SheetPhoto, { as: 'photo', foreignKey: 'sheetId', constraints: false })
+  m.Swatch.hasOne(m.SwatchPhoto, { as: 'photo', foreignKey: 'swatchId', constraints: false })
   m.FilmOrder.hasOne(m.OrderPhoto, { as: 'photo', foreignKey: 'orderId', constraints: false })
   m.Run.hasMany(m.Roll, { as: 'rolls', foreignKey: 'runId', constraints: false })
   m.Roll.hasMany(m.RollMark, { as: 'marks', foreignKey: 'rollId', constraints: false })

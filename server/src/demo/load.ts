@@ -7,6 +7,7 @@ import { orders } from './orders'
 import { demoPassword, technicians } from './people'
 import { practices } from './practices'
 import { prints } from './prints'
+import { swatches } from './swatches'
 import { rota } from './rota'
 import { trayLine } from './trayLine'
 import { zoneOf } from '../darkroom/zone'
@@ -37,6 +38,7 @@ export async function loadDemo(db: Database, today: number, { evening = true }: 
     if (evening) await rota(db, staff, today)
     await sink(db, ilse, { today, zone: await zoneOf(db) })
     await prints(db, { by: ilse, members: memberIds, today })
+    await swatches(db, { by: ilse, today })
     await trayLine(db, { by: ilse, bottles: season.bottles, today })
     // what was told before is not written to anybody
     await mailWishes(db)

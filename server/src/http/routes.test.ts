@@ -105,6 +105,8 @@ describe('every route, with the wrong role', () => {
     'POST /api/runs/:id/abandon': [403, () => ({ version: 1, at: house.now(), reason: 'not mine' })],
     'GET /api/print/runs/:id': [403],
     'GET /api/trainer': [200],
+    'GET /api/swatches': [200],
+    'GET /api/swatches/:id/photo': [404],
     'POST /api/trainer': [200, () => ({ id: uuid(), level: 1, seed: 1, material: 'negative', turns: [{ y: 5, m: 0 }] })],
     'DELETE /api/session': [200],
   }

@@ -45,6 +45,7 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['sheets of paper drawn', db.PaperEntry, 'byPerson', 'at'],
   ['prints begun', db.Sheet, 'byPerson', 'at'],
   ['prints exposed', db.PrintTry, 'byPerson', 'at'],
+  ['strips of the swatch book', db.Swatch, 'byPerson', 'at'],
   ['calibrations', db.Calibration, 'byPerson', 'at'],
   ['calibrations taken back', db.Calibration, 'takenBackBy', 'takenBackAt'],
   ['tray lines set up', db.TrayLine, 'openedBy', 'openedAt'],

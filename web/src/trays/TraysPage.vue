@@ -16,6 +16,7 @@ const standing = useLine()
 const { page, there } = view
 const beginning = ref(false)
 const sheets = computed(() => there.value?.sheets ?? [])
+const hasColour = computed(() => there.value?.papers.some((one) => one.material !== 'black-and-white') ?? false)
 const ready = computed(() => view.boxChoices.value.length > 0 && view.enlargerChoices.value.length > 0)
 </script>
 
@@ -34,6 +35,8 @@ const ready = computed(() => view.boxChoices.value.length > 0 && view.enlargerCh
       </p>
       <div class="ml-auto flex flex-wrap gap-2">
         <button v-if="ready" type="button" class="button button-main" data-next @click="beginning = true">Begin a print</button>
+        <RouterLink to="/trays/toning" class="button">Toning</RouterLink>
+        <RouterLink v-if="hasColour" to="/trays/trainer" class="button">Practise casts</RouterLink>
         <RouterLink v-if="session.isTechnician" to="/trays/stock" class="button">Papers and enlargers</RouterLink>
       </div>
     </div>

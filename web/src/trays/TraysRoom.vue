@@ -10,6 +10,7 @@ const pages: Record<string, ReturnType<typeof part>> = {
   stock: part(() => import('../printroom/StockPage.vue')),
   timer: part(() => import('../timer/TimerPage.vue')),
   ring: part(() => import('../colour/RingPage.vue')),
+  toning: part(() => import('../tone/TonePage.vue')),
   trainer: part(() => import('../colour/TrainerPage.vue')),
   line: part(() => import('../line/LinePage.vue')),
 }

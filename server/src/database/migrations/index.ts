@@ -29,6 +29,7 @@ import { calibration } from './0028-calibration'
 import { printFiles } from './0029-print-files'
 import { outline } from './0030-outline'
 import { colour } from './0031-colour'
+import { swatches } from './0032-swatches'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -64,4 +65,5 @@ export const migrations: Migration[] = [
   printFiles,
   outline,
   colour,
+  swatches,
 ]

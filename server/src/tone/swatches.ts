@@ -1,0 +1,66 @@
+import { requireSwatch } from '@selvrin/core'
+import type { Swatch, toneApi } from '@selvrin/core/contract'
+import { nameOf, withName } from '../house/left'
+import { notFound, Refusal } from '../house/refusal'
+import { saveSeen } from '../http/changing'
+import { readPicture } from '../http/picture'
+import type { Call, Handler } from '../http/route'
+import type { Database, Row } from '../table/database'
+
+type Kept = Awaited<ReturnType<typeof readPicture>>
+/** strips of the book that are told at once */
+const told = 200
+
+async function swatchRows(db: Database, where: object = {}): Promise<Swatch[]> {
+  const rows = await db.Swatch.findAll({
+    where: { goneAt: null, ...where },
+    include: [withName(), { association: 'photo', attributes: ['at'] }],
+    order: [
+      ['at', 'desc'],
+      ['id', 'desc'],
+    ],
+    limit: told,
+  })
+  return rows.map((row) => ({ id: row.id, version: row.version, at: row.at, by: nameOf(row.by), body: row.body, photo: row.photo != null }))
+}
+async function inBook(db: Database, id: string): Promise<Row<'Swatch'>> {
+  const row = await db.Swatch.findOne({ where: { id, goneAt: null } })
+  if (!row) throw notFound('strip')
+  return row
+}
+
+export const book: Handler<typeof toneApi.get> = async ({ db }) => ({ swatches: await swatchRows(db) })
+
+export const keep: Handler<typeof toneApi.keep> = async ({ db, body: { id, body }, who, now }) => {
+  requireSwatch(body)
+  await db.Swatch.create({ id, at: now, byPerson: who.id, body })
+  const [row] = await swatchRows(db, { id })
+  if (!row) throw notFound('strip')
+  return row
+}
+
+/** The picture made anew from its pixels, before anything is locked. */
+export async function photoOf({ db, params, upload }: Call<typeof toneApi.putPhoto>): Promise<Kept> {
+  await inBook(db, params.id)
+  if (!upload) throw new Refusal(400, 'not-a-form', 'Take or choose the photograph.')
+  return readPicture(upload.bytes)
+}
+
+export const putPhoto: Handler<typeof toneApi.putPhoto> = async ({ db, params: { id }, now, before }) => {
+  await inBook(db, id)
+  await db.SwatchPhoto.upsert({ swatchId: id, ...(before as Kept), at: now })
+  return { done: true as const }
+}
+
+export const getPhoto: Handler<typeof toneApi.getPhoto> = async ({ db, params: { id } }) => {
+  await inBook(db, id)
+  const photo = await db.SwatchPhoto.findByPk(id)
+  if (!photo) throw notFound('photograph')
+  return { name: 'strip', type: photo.type, bytes: photo.bytes }
+}
+
+export const takeOut: Handler<typeof toneApi.takeOut> = async ({ db, params: { id }, body: { version }, now }) => {
+  const row = await inBook(db, id)
+  await saveSeen(row.set({ goneAt: now }), version, () => row)
+  return { done: true as const }
+}

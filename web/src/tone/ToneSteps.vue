@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { showTime, type Bleaching, type PaperBase } from '@selvrin/core'
+import { ref } from 'vue'
+import PressOne from '../fields/PressOne.vue'
+import type { ToneSteps } from './useToneSteps'
+
+/** Bleach and tone, one step after another, by looking: the clock counts up. */
+const { view, tone } = defineProps<{ view: ToneSteps; tone: number; mayKeep: boolean }>()
+const emit = defineEmits<{ keep: [] }>()
+const { kept, steps, step, isDone, seconds } = view
+const base = ref<PaperBase | null>('fibre')
+const bleaching = ref<Bleaching | null>('complete')
+const begin = (strip: boolean) => view.begin({ base: base.value ?? 'fibre', bleaching: bleaching.value ?? 'complete', strip, tone })
+const again = () => view.begin({ base: kept.value?.base ?? 'fibre', bleaching: kept.value?.bleaching ?? 'complete', strip: false, tone })
+const usual = (fromS: number, toS: number): string => (fromS === toS ? showTime(fromS) : `${showTime(fromS)} to ${showTime(toS)}`)
+</script>
+
+<template>
+  <section aria-labelledby="steps">
+    <h2 id="steps" class="mb-2 text-2xl font-bold">{{ kept ? (kept.strip ? 'A strip' : 'The print') : 'Bleach and tone' }}</h2>
+    <template v-if="!kept">
+      <div class="mb-2 flex flex-wrap gap-4">
+        <PressOne
+          v-model="base"
+          label="Paper"
+          :choices="[
+            { value: 'fibre', name: 'fibre' },
+            { value: 'rc', name: 'resin-coated' },
+          ]"
+        />
+        <PressOne
+          v-model="bleaching"
+          label="Bleached"
+          :choices="[
+            { value: 'complete', name: 'to completion' },
+            { value: 'pulled', name: 'pulled: lights only' },
+          ]"
+        />
+      </div>
+      <p class="mb-3 max-w-xl">Spare strips first: what is bleached does not come back. Only prints that pass the hypo test.</p>
+      <div class="flex flex-wrap gap-3">
+        <button type="button" class="button button-main min-h-16 px-6 text-2xl" data-next @click="begin(true)">A strip first</button>
+        <button type="button" class="button min-h-16 px-6 text-2xl" @click="begin(false)">The print</button>
+      </div>
+    </template>
+    <template v-else>
+      <ol class="mb-3 flex flex-wrap gap-x-4 gap-y-1" aria-label="Steps">
+        <li
+          v-for="(one, i) in steps"
+          :key="`${one.kind} ${i}`"
+          :class="i === kept.at ? 'font-bold underline' : i < kept.at ? 'text-quiet' : ''"
+          :aria-current="i === kept.at ? 'step' : undefined"
+        >
+          {{ i < kept.at ? '✓ ' : '' }}{{ one.name
+          }}<span v-if="i < kept.at && kept.tookS[i] != null" class="font-mono"> {{ showTime(kept.tookS[i] ?? 0) }}</span>
+        </li>
+      </ol>
+      <template v-if="step">
+        <p class="text-3xl font-bold" role="status">{{ step.name }}</p>
+        <p class="text-lg">{{ step.watch }}</p>
+        <p class="my-1 font-mono text-8xl leading-none font-bold max-sm:text-6xl" data-up>{{ showTime(Math.floor(seconds ?? 0)) }}</p>
+        <p class="mb-3 text-lg text-quiet">
+          {{ step.inspected ? 'By looking' : 'By the clock' }}; usually {{ usual(step.fromS, step.toS) }}
+        </p>
+        <div class="flex flex-wrap gap-3">
+          <button type="button" class="button button-main min-h-20 px-8 text-3xl" data-next @click="view.press">
+            {{ seconds === null ? 'In' : step.inspected ? 'Out' : 'Done' }}
+          </button>
+          <button v-if="step.kind === 'tone' && seconds !== null" type="button" class="button min-h-20" @click="view.early">
+            Out early, it will be refixed
+          </button>
+          <button v-if="seconds === null" type="button" class="button min-h-20" @click="view.skip">Not needed</button>
+        </div>
+      </template>
+      <template v-else-if="isDone">
+        <p class="mb-3 text-3xl font-bold" role="status">Done. Compare it dry.</p>
+        <div class="flex flex-wrap gap-3">
+          <button v-if="mayKeep" type="button" class="button button-main min-h-16 px-6 text-2xl" data-next @click="emit('keep')">
+            Into the swatch book
+          </button>
+          <button type="button" class="button min-h-16" @click="again">The print now</button>
+        </div>
+      </template>
+      <button type="button" class="button button-small mt-4" @click="view.leave">Leave it</button>
+    </template>
+  </section>
+</template>
