@@ -40,7 +40,7 @@ export const printPicture = (): Promise<Buffer> =>
 
 /** A made-up photograph of a colour print, its layers so much denser than they should be. */
 export function colourPicture(scene: number, by: LayerShift): Promise<Buffer> {
-  const [width, height] = [900, 600]
+  const [width, height] = [300, 200]
   const rgba = rendered(madeUpPicture(scene, { width, height }), by)
   return sharp(Buffer.from(rgba.buffer), { raw: { width, height, channels: 4 } })
     .removeAlpha()

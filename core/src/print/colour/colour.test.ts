@@ -113,7 +113,7 @@ describe('a cast off a photograph', () => {
     expect(castNamed({ y: 1, m: 1 }, 'negative')).toBeNull()
   })
 
-  const scenes = sceneNames.map((_, i) => madeUpPicture(i, { width: 120, height: 80 }))
+  const scenes = sceneNames.map((_, i) => madeUpPicture(i, { width: 90, height: 60 }))
   const lamps = [
     { r: 1, g: 1, b: 1 },
     { r: 1.1, g: 0.9, b: 0.6 },
@@ -148,8 +148,8 @@ describe('a cast off a photograph', () => {
     const plain = cardPicture(scene, { r: 0, g: 0, b: 0 }, { seed: 1 })
     expect(() => read({ ...plain, print: { x: -9, y: 0, width: 4, height: 4 } }, 'negative')).toThrow(/outside/)
     // the red of the boat is no grey
-    expect(() => read({ ...plain, print: { x: 60 + 72, y: 50, width: 24, height: 2 } }, 'negative')).toThrow(/neutral grey/)
-    const wide = read({ ...plain, print: { x: 62, y: 2, width: 110, height: 76 } }, 'negative')
+    expect(() => read({ ...plain, print: { x: 45 + 54, y: 38, width: 18, height: 1 } }, 'negative')).toThrow(/neutral grey/)
+    const wide = read({ ...plain, print: { x: 47, y: 2, width: 80, height: 56 } }, 'negative')
     expect(wide.findings.map((one) => one.rule)).toEqual(['print-uneven'])
   })
 })

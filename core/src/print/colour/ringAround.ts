@@ -2,6 +2,9 @@ import { requirePositive } from '../../error'
 import { casts, castTurns, type Cast, type ColourMaterial } from './casts'
 import { paperGamma, type RgbLight } from './photoCast'
 
+// looked up once: these run for every pixel
+const { log10, max, min } = Math
+
 /** One picture of a ring-around: the print as it is, with a cast, or with more or less exposure (percent). */
 export type RingPlace = { of: 'centre' } | { of: 'cast'; cast: Cast; units: number } | { of: 'exposure'; percent: number }
 
@@ -49,7 +52,7 @@ export function layersOf({
 }): LayerShift {
   requirePositive({ 'The factor of the exposure': factor, 'The slope of the paper': gamma })
   const way = material === 'negative' ? gamma : -gamma
-  const all = way * Math.log10(factor)
+  const all = way * log10(factor)
   // without −0
   return { r: all || 0, g: all + (way * lacks.m) / 100 || 0, b: all + (way * lacks.y) / 100 || 0 }
 }
@@ -69,8 +72,8 @@ export function ringLayers(place: RingPlace, material: ColourMaterial): LayerShi
 const free = { from: 0.25, to: 1.6, white: 0.05, black: 2.3 }
 /** Share by which a density moves: paper stays white, and black is not blacker than it can be. */
 function loose(density: number): number {
-  if (density < free.from) return Math.max(0, (density - free.white) / (free.from - free.white))
-  if (density > free.to) return Math.max(0, (free.black - density) / (free.black - free.to))
+  if (density < free.from) return max(0, (density - free.white) / (free.from - free.white))
+  if (density > free.to) return max(0, (free.black - density) / (free.black - free.to))
   return 1
 }
 
@@ -82,8 +85,8 @@ function loose(density: number): number {
 export function shifted(light: RgbLight, by: LayerShift): RgbLight {
   const one = (linear: number, more: number): number => {
     if (more === 0) return linear
-    const density = -Math.log10(Math.max(linear, 0.002))
-    return 10 ** -Math.max(Math.min(density, free.white), density + more * loose(density))
+    const density = -log10(max(linear, 0.002))
+    return 10 ** -max(min(density, free.white), density + more * loose(density))
   }
   return { r: one(light.r, by.r), g: one(light.g, by.g), b: one(light.b, by.b) }
 }

@@ -2,6 +2,9 @@ import { seeded } from '../../chance/seeded'
 import { DomainError } from '../../error'
 import type { RgbLight } from './photoCast'
 
+// looked up once: these run for every pixel
+const { abs, max, sqrt } = Math
+
 /** Something in a made-up picture: in shares of its width and height, with its linear reflectance; a ball is lit from the upper left. */
 interface Thing {
   shape: 'box' | 'ball' | 'slope'
@@ -109,11 +112,11 @@ function lightAt({ shape, x, y, width, height, light, below = light }: Thing, at
     times * (light[2] + share * (below[2] - light[2])),
   ]
   if (shape === 'box') return mixed(v, 1)
-  if (shape === 'slope') return Math.abs(u - 0.5) * 2 > v ? null : mixed(0, 1)
+  if (shape === 'slope') return abs(u - 0.5) * 2 > v ? null : mixed(0, 1)
   const [dx, dy] = [2 * u - 1, 2 * v - 1]
   const out = dx * dx + dy * dy
   if (out > 1) return null
-  return mixed(0, Math.max(0.25, 0.35 + 0.65 * (Math.sqrt(1 - out) - 0.35 * dx - 0.45 * dy)))
+  return mixed(0, max(0.25, 0.35 + 0.65 * (sqrt(1 - out) - 0.35 * dx - 0.45 * dy)))
 }
 
 /** A made-up picture in linear light, three numbers a pixel, row by row, and where in it neutral grey is (pixels). */
