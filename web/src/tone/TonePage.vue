@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { neverWith, toneOf } from '@selvrin/core'
-import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
@@ -8,6 +7,7 @@ import ProtectionSigns from '../hazard/ProtectionSigns.vue'
 import { useLine } from '../line/useLine'
 import { catalogue } from '../chemical/chemistry'
 import { useSession } from '../session/store'
+import { keptByTab } from './kept'
 import KeepStrip from './KeepStrip.vue'
 import SwatchBook from './SwatchBook.vue'
 import ToneDial from './ToneDial.vue'
@@ -23,7 +23,7 @@ const { page } = book
 const steps = useToneSteps()
 const standing = useLine()
 /** kept by the tab, like what is being toned */
-const tone = useSessionStorage('selvrin.tone', 0.5)
+const tone = keptByTab('selvrin.tone', 0.5)
 const keeping = ref(false)
 /** a stop tray that still stands: acid beside sulfide or thiourea */
 const acidStands = computed(

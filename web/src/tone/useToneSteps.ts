@@ -1,8 +1,8 @@
 import { toningSteps, type Bleaching, type PaperBase } from '@selvrin/core'
-import { useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { now } from '../clock'
 import { useTime } from '../hand/useTime'
+import { keptByTab } from './kept'
 
 /** A print, or a strip, that is being toned: which step it is in, since when (ms), and how long each took (s). */
 interface Toning {
@@ -20,9 +20,7 @@ interface Toning {
 
 /** Toning led step by step by looking, with a clock that counts up; kept by the tab, so that a page that is loaded again goes on. */
 export function useToneSteps() {
-  const kept = useSessionStorage<Toning | null>('selvrin.toning', null, {
-    serializer: { read: (text) => JSON.parse(text) as Toning | null, write: (value) => JSON.stringify(value) },
-  })
+  const kept = keptByTab<Toning | null>('selvrin.toning', null)
   const time = useTime(250)
   const steps = computed(() => (kept.value ? toningSteps(kept.value) : []))
   const step = computed(() => (kept.value ? (steps.value[kept.value.at] ?? null) : null))
