@@ -1,13 +1,4 @@
-import {
-  hiddenCast,
-  layersOf,
-  sceneNames,
-  trainerLevels,
-  trainerScore,
-  trainerState,
-  type ColourMaterial,
-  type PackTurn,
-} from '@selvrin/core'
+import { hiddenCast, layersOf, sceneNames, trainerLevels, trainerState, type ColourMaterial, type PackTurn } from '@selvrin/core'
 import { trainerApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -96,11 +87,9 @@ export function useTrainer() {
       await page.load()
     })
   const another = () => begin(page.value.value?.level ?? 1)
-  /** what it would score if it were called right now */
-  const wouldScore = computed(() => (hidden.value && turns.value.length > 0 ? trainerScore(hidden.value, turns.value) : null))
   return {
     ...{ page, material, materialNow, round, turns, turning, ended, busy, problem, levelOf, hidden, state, pack, pictures },
-    ...{ wouldScore, turn, print, callRight, another },
+    ...{ turn, print, callRight, another },
     sceneName: computed(() => sceneNames[round.value?.scene ?? 0] ?? ''),
   }
 }

@@ -43,7 +43,7 @@ export function useMarkedPhoto<T extends object>(places: Place[], measure: (area
   }
   return {
     ...opened,
-    ...{ marks, active, found, read },
+    ...{ marks, active, found },
     toMark: computed(() => marks.value.filter((mark) => mark.area === null).map((mark) => mark.name)),
     draw: (from: { x: number; y: number }, to: { x: number; y: number }) => set(active.value, areaBetween(from, to)),
     /** Places, moves or resizes an area by a key; whether the key meant something. */
