@@ -84,7 +84,8 @@ export const inWater: Record<ChemicalId, Dissolved | 'trace'> = {
   'acetic-acid-80': acid('acetic'),
   'nitric-acid': salt(-1),
   // three ammonia and one citric acid
-  'ammonium-citrate': salt(0, ['ammonium', 3], ['citric', 1]),
+  'ammonium-citrate': salt(0, ['ammonium', 2], ['citric', 1]),
+  'triammonium-citrate': salt(0, ['ammonium', 3], ['citric', 1]),
   'potassium-chloride': neutral(2),
   'ammonium-bromide': salt(-1, ['ammonium', 1]),
   'ammonium-thiocyanate': salt(-1, ['ammonium', 1]),

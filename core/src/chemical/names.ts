@@ -71,6 +71,7 @@ const names: Record<ChemicalId, Names> = {
   'citric-acid-monohydrate': { others: ['citric acid crystals'], cas: '5949-29-1' },
   'sodium-citrate-dihydrate': { others: ['trisodium citrate'], cas: '6132-04-3' },
   'ammonium-citrate': { others: ['diammonium citrate'], cas: '3012-65-5' },
+  'triammonium-citrate': { others: ['triammonium citrate'], cas: '3458-72-8' },
   'sodium-acetate-trihydrate': { others: ['acetate of soda'], cas: '6131-90-4' },
   'sodium-bisulfate': { others: ['sodium hydrogen sulfate', 'bisulphate', 'dry acid'], cas: '7681-38-1' },
   'sulfuric-acid': { others: ['oil of vitriol', 'sulphuric acid'], cas: '7664-93-9' },

@@ -79,6 +79,7 @@ export const statements: Record<ChemicalId, readonly string[]> = {
   'trisodium-phosphate': ['H315', 'H319', 'H335'],
   'disodium-phosphate-dodecahydrate': [],
   'ammonium-citrate': ['H319'],
+  'triammonium-citrate': ['H319'],
   'potassium-chloride': [],
   'ammonium-bromide': ['H319', 'H360'],
   'ammonium-thiosulfate': ['EUH031'],

@@ -174,6 +174,10 @@ describe('mixing rules by amount', () => {
     expect(of('mix-1', concentrate)).toEqual([])
     expect(of('mix-6', formula([ml('triethanolamine', 100), g('ascorbic-acid', 80)], { mixC: 80 }))).not.toEqual([])
   })
+  test('a bought concentrate that is the whole of it has no water to start with either; one that is diluted has', () => {
+    expect(of('mix-1', formula([ml('selenium-toner-concentrate', 1000)], { startMl: 0 }))).toEqual([])
+    expect(of('mix-1', formula([ml('selenium-toner-concentrate', 1000), g('sodium-sulfite', 1)], { startMl: 0 }))).not.toEqual([])
+  })
   test('a bought mixture with sulfite in it does not stop the other rules', () =>
     expect(() => checkFormula(formula([g('metol', 2), g('bleach-fix-powder-b', 50)]))).not.toThrow())
 })

@@ -1,20 +1,8 @@
-import type { AdditionRecord, FormulaRecord } from '../exchange/schemas'
+import type { FormulaRecord } from '../exchange/schemas'
+import { handCoated } from './handCoated'
+import { add, counted, days, litre, oneShot } from './records'
+import { toners } from './toners'
 
-const add = (chemical: string, amount: string, more: Partial<AdditionRecord> = {}): AdditionRecord => ({ chemical, amount, ...more })
-
-/** What most house formulas share; figures of use are rounded literature values. */
-const litre = { makes: '1000 ml', start_with: '750 ml', mix_at: '45 °C' }
-const days = (full: number, half: number, working: number) => ({
-  keeps_full_days: full,
-  keeps_half_days: half,
-  keeps_working_days: working,
-})
-const oneShot = (dilutions: string, leastStock: number) => ({
-  school: 'one-shot' as const,
-  dilutions,
-  least_stock_per_roll: `${leastStock} ml`,
-})
-const counted = (dilutions: string, rolls: number) => ({ school: 'counted' as const, dilutions, rolls_per_litre: rolls })
 const range = { coolest: '18 °C', warmest: '26 °C' }
 
 const filmDevelopers: FormulaRecord[] = [
@@ -334,101 +322,6 @@ const colour: FormulaRecord[] = [
     ...days(180, 90, 60),
     usual_time: '1:00',
     note: 'Old ones hold formaldehyde: ventilate, never warm.',
-  },
-]
-
-const toners: FormulaRecord[] = [
-  {
-    ...litre,
-    name: 'Ferricyanide bleach for toning',
-    family: 'bleach',
-    purpose: 'Rehalogenating bleach before the sepia toner',
-    mix_at: '30 °C',
-    additions: [add('potassium-ferricyanide', '50 g'), add('potassium-bromide', '10 g')],
-    ...counted('stock, 1+9', 30),
-    ...days(365, 180, 14),
-    usual_time: '3:00',
-    note: 'Never together with acid.',
-  },
-  {
-    ...litre,
-    name: 'Thiourea toner, part A',
-    family: 'toner',
-    purpose: 'Thiourea 10 %; poured together with part B only before use',
-    mix_at: '30 °C',
-    store_above: '20 °C',
-    additions: [add('thiourea', '100 g', { watch: 'Its dust fogs film and paper, and it is harmful: mask, gloves, away from the paper.' })],
-    ...oneShot('stock', 0),
-    ...days(180, 90, 0.3),
-  },
-  {
-    ...litre,
-    name: 'Thiourea toner, part B',
-    family: 'toner',
-    purpose: 'Sodium hydroxide 10 %; more of it gives a colder brown',
-    mix_at: '15 °C',
-    additions: [add('sodium-hydroxide', '100 g', { watch: 'Caustic and heats: cold water, small portions, eye protection.' })],
-    ...oneShot('stock', 0),
-    ...days(365, 180, 0.3),
-    note: 'Polyethylene bottle, no ground stopper.',
-  },
-  {
-    ...litre,
-    name: 'Thiourea toner, working',
-    family: 'toner',
-    purpose: 'Parts A and B with water; the ratio sets the colour, lives for hours',
-    additions: [],
-    combine: [
-      { part: 'A', formula: 'Thiourea toner, part A' },
-      { part: 'B', formula: 'Thiourea toner, part B' },
-    ],
-    ...oneShot('1+1+10, 1+2+10, 1+4+10', 0),
-    ...days(0.3, 0.3, 0.3),
-  },
-]
-
-const handCoated: FormulaRecord[] = [
-  {
-    ...litre,
-    name: 'Iron-blue sensitizer, part A',
-    family: 'sensitizer',
-    purpose: 'Green ferric ammonium citrate 25 %; brown bottle',
-    makes: '500 ml',
-    start_with: '350 ml',
-    mix_at: '25 °C',
-    water: 'deionised',
-    additions: [add('ferric-ammonium-citrate-green', '125 g')],
-    ...oneShot('stock', 0),
-    ...days(120, 60, 1),
-  },
-  {
-    ...litre,
-    name: 'Iron-blue sensitizer, part B',
-    family: 'sensitizer',
-    purpose: 'Potassium ferricyanide 10 %',
-    makes: '500 ml',
-    start_with: '375 ml',
-    mix_at: '25 °C',
-    water: 'deionised',
-    additions: [add('potassium-ferricyanide', '50 g')],
-    ...oneShot('stock', 0),
-    ...days(365, 180, 1),
-    note: 'Never together with acid.',
-  },
-  {
-    ...litre,
-    name: 'Iron-blue sensitizer, working',
-    family: 'sensitizer',
-    purpose: 'Equal parts of A and B, coated in tungsten light, dried in the dark',
-    makes: '100 ml',
-    start_with: '75 ml',
-    additions: [],
-    combine: [
-      { part: 'A', formula: 'Iron-blue sensitizer, part A' },
-      { part: 'B', formula: 'Iron-blue sensitizer, part B' },
-    ],
-    ...oneShot('1+1', 0),
-    ...days(0.5, 0.5, 0.5),
   },
 ]
 

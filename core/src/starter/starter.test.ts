@@ -4,6 +4,7 @@ import type { ImportRow } from '../contract/import'
 import type { Present } from '../exchange/understood'
 import { checkFormula } from '../formula/checkFormula'
 import type { Formula } from '../formula/formula'
+import { pouredTogether } from '../formula/poured'
 import { families } from '../mark/mark'
 import { houseDefault } from './houseDefault'
 import { asWritten, starterParts, understandStarter } from './starter'
@@ -39,6 +40,20 @@ test('no house formula breaks a rule of mixing gravely or is warned of', () => {
       .map((finding) => `${body.name}: ${finding.message}`),
   )
   expect(found).toEqual([])
+})
+
+test('what is combined of parts never meets, and nor does what is coated together', () => {
+  const { formulas } = furnished().present
+  const named = (name: string) => formulas.find((row) => row.body.name === name) as (typeof formulas)[number]
+  const meets = (parts: [string, number][]) =>
+    pouredTogether(parts.map(([id, ml]) => ({ formula: { id, ...formulas.find((row) => row.id === id)?.body } as Formula, ml })))
+  for (const { body } of formulas.filter((row) => row.body.combine))
+    for (const dilution of body.use.dilutions)
+      expect([body.name, meets((body.combine ?? []).map((part, i) => [part.formulaId, dilution[i] ?? 0]))]).toEqual([body.name, null])
+  for (const metal of ['Palladium salt 15 %', 'Platinum salt 20 %'])
+    expect(meets([['Iron A, ferric oxalate 27 %', 14], ['Iron B, ferric oxalate with chlorate', 8], [metal, 22]].map(([name, ml]) => [named(String(name)).id, Number(ml)]))).toBeNull() // prettier-ignore
+  // the same check does find what must not be
+  expect(meets([[named('Thiourea toner, part A').id, 500], [named('Sulfide toner').id, 500], [named('Citric stop bath, 1.5 %').id, 500]])).not.toBeNull() // prettier-ignore
 })
 
 test('everything says what it is: house default, and no temperature nobody measured', () => {

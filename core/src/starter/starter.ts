@@ -33,9 +33,9 @@ export const starterParts: StarterPart[] = [
   chemistry('washing', 'Washing', 'sulfite wash aid, wetting agent'),
   chemistry('prints', 'Prints', 'metol–hydroquinone print developer'),
   chemistry('monobathAndReversal', 'Monobath and black-and-white slides', 'first developer, permanganate bleach, clearing bath'),
-  chemistry('toners', 'Toners', 'ferricyanide bleach, thiourea in two parts'),
+  chemistry('toners', 'Toners', 'ferricyanide bleach, thiourea in two parts, sulfide, selenium, gold'),
   chemistry('colour', 'Colour from a kit', 'developer, bleach-fix, stabiliser'),
-  chemistry('handCoated', 'Hand-coated paper', 'iron-blue sensitizer in two parts'),
+  chemistry('handCoated', 'Hand-coated paper', 'iron-blue, iron–silver, platinum and palladium: sensitizers, developers, clearing'),
   chemistry('others', 'Percent solutions', 'potassium bromide 10 %'),
   {
     key: 'tanks',

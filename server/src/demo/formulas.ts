@@ -1,6 +1,7 @@
 import type { FormulaBody } from '@selvrin/core/contract'
 import { printFormulas } from './printFormulas'
 import { reversalFormulas } from './reversalFormulas'
+import { starterFormulas } from './starterFormulas'
 import { body, counted, g, keeps, ml, oneShot } from './recipe'
 
 /** The house formulas of the Tidewheel Darkroom. Amounts are of the usual published size for each kind; names are made up. */
@@ -205,10 +206,18 @@ export const demoFormulas: Record<string, FormulaBody> = {
   ferricyanide: body({
     name: 'Ferricyanide bleach for toning',
     family: 'bleach',
-    purpose: 'Rehalogenating bleach before the sepia toner',
+    purpose: 'Rehalogenating bleach before the sepia toner: 1+9 to completion, 1+29 to be pulled',
     mixC: 30,
-    additions: [g('potassium-ferricyanide', 50), g('potassium-bromide', 10)],
-    use: counted([[1], [1, 9]], 30, keeps(365, 180, 14)),
+    startMl: 700,
+    additions: [g('potassium-ferricyanide', 100), g('potassium-bromide', 100)],
+    use: counted(
+      [
+        [1, 9],
+        [1, 29],
+      ],
+      30,
+      keeps(365, 180, 14),
+    ),
     usualS: 180,
     note: 'Never together with acid.',
   }),
@@ -306,4 +315,5 @@ export const demoFormulas: Record<string, FormulaBody> = {
   }),
   ...reversalFormulas,
   ...printFormulas,
+  ...starterFormulas(),
 }

@@ -70,6 +70,15 @@ export const deliveries: Delivery[] = [
   ['permanganateA', 3, 500, 500, null, null],
   ['permanganateB', 3, 500, 500, null, null],
   ['aceticStop', 2, 2000, 2000, null, null],
+  // for the coating bench
+  ['Iron-blue sensitizer, part A', 26, 500, 420, null, null],
+  ['Iron-blue sensitizer, part B', 26, 500, 425, null, null],
+  ...['A', 'B', 'C'].map((part): Delivery => [`Iron–silver sensitizer, part ${part}`, 31, 100, 100, null, null]),
+  ['Iron A, ferric oxalate 27 %', 19, 50, 46, null, null],
+  ['Iron B, ferric oxalate with chlorate', 19, 50, 48, null, null],
+  ['Palladium salt 15 %', 19, 50, 41, null, null],
+  ['Ammonium citrate developer for platinum', 2, 1000, 1000, null, null],
+  ['EDTA clearing bath', 2, 2000, 2000, null, null],
 ]
 
 export const demoFilms: [string, string, string, number[], number][] = [

@@ -94,8 +94,12 @@ export const acids: Chemical[] = [
     heat: -33.3,
     note: '65 % w/w, 1.39 g/ml; for metal salts and cleaning; always acid into water',
   }),
-  row('ammonium-citrate', 'Ammonium citrate', 243.22, {
+  row('ammonium-citrate', 'Ammonium citrate, dibasic', 226.18, {
     natures: ['ammonium'],
-    note: 'clearing and developing bath of iron prints; ammonia with alkali',
+    note: 'acid; clearing of iron prints; ammonia with alkali',
+  }),
+  row('triammonium-citrate', 'Ammonium citrate, tribasic', 243.22, {
+    natures: ['ammonium'],
+    note: 'nearly neutral; developer of platinum and palladium prints; ammonia with alkali',
   }),
 ]

@@ -29,8 +29,7 @@ export const sensitizers: Chemical[] = [
   }),
   row('potassium-chloroplatinite', 'Potassium chloroplatinite', 415.09, {
     natures: [],
-    solubility: 0.9,
-    note: 'metal of platinum prints; sensitises the airways: no dust, gloves',
+    note: 'metal of platinum prints; a 20 % solution crystallises in the cold and clears when warm; sensitises the airways: no dust, gloves',
   }),
   row('palladium-chloride', 'Palladium chloride', 177.33, {
     natures: ['chloride'],

@@ -1,10 +1,11 @@
 import { isWaterFree } from '../lines'
 import { finding, type Rule } from './rule'
 
-/** mix-1: start with 65–85 % of the final volume, counting the liquids to come, and never with all of it. A concentrate in glycol has no water to start with. */
+/** mix-1: start with 65–85 % of the final volume, counting the liquids to come, and never with all of it. A concentrate in glycol, or one as it was bought, has no water to start with. */
 export const startVolume: Rule = (formula, lines) => {
   if (lines.length === 0 || isWaterFree(formula, lines)) return []
   const liquids = lines.reduce((sum, line) => sum + line.liquidMl, 0)
+  if (lines.length === 1 && Math.abs(liquids - formula.finalMl) < 1e-9) return []
   const share = (formula.startMl + liquids) / formula.finalMl
   const percent = `${Math.round(share * 100)} %`
   // three quarters, less what comes as liquid
