@@ -506,6 +506,22 @@ export {
   type PlatinumContrast,
 } from './coat/coating'
 export { silverCoated } from './coat/metal'
+export { coatAct, type CoatAct } from './coat/acts'
+export { benchPartOf, coatCautions, coatPartNames, coatParts, type BenchPart, type CoatPart } from './coat/bench'
+export {
+  lampGives,
+  lightOf,
+  uvKindNames,
+  uvKinds,
+  uvLampBody,
+  uvLight,
+  uvMoved,
+  type UvKind,
+  type UvLampBody,
+  type UvLight,
+} from './coat/light'
+export { coatedBody, coatMix, coatMixed, requireCoated, scaleOfSheet, type CoatedBody, type PouredPart } from './coat/sheet'
+export { coatFindings, coatStanding, requireCoatAct, type CoatStanding, type CoatStrip, type CoatTold } from './coat/standing'
 export { coatedProcesses, contrastFor, exposureScale, negativeFits, palladiumScale, type CoatedProcess } from './coat/negative'
 export { brushMixes, coatedKeepsH, coatedSteps, type CoatedStep } from './coat/steps'
 export { lampOutput, throughFog, uvAgeing, uvAtDistance, uvTime, type UvShape } from './coat/uv'

@@ -25,6 +25,7 @@ import type { SwapBody, WedgesBody } from './print/calibration'
 import type { PrintSetup } from './print/sheet/moved'
 import type { EnlargerBody, PaperBody } from './print/sheet/room'
 import type { StripTry, WholeTry } from './print/sheet/tries'
+import type { CoatedBody } from './coat/sheet'
 import type { SwatchBody } from './tone/swatch'
 import type { BookingKnown } from './printing/booking'
 import type { Order, RotaProblem } from './rota/problem'
@@ -324,4 +325,10 @@ export const printingKnown: BookingKnown = {
 export const aWish: OrderWish = {
   ...{ film: 'Millrace 400', format: '135-36', count: 2, ei: 400, pushStops: 0, processId: houseIds['bw-negative'], developer: null },
   ...{ earliest: null, wantedBy: null, present: false, critical: false, note: '' },
+}
+
+/** A sheet for a cyanotype, coated by brush once. */
+export const cyanotypeSheet: CoatedBody = {
+  ...{ title: 'Reeds at low water', process: 'cyanotype', negative: 'paper negative', range: 1.3, widthCm: 13, heightCm: 18, strips: 0 },
+  ...{ coatedWith: 'brush', coats: 1, mlPer1000: 2.8, dropMl: 0.05, contrast: null, platinumDrops: 0, paper: 'rag paper', paperPrice: 0.9 },
 }

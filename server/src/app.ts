@@ -34,6 +34,7 @@ import { eveningRoutes } from './evening/routes'
 import { orderRoutes } from './order/routes'
 import { permissionRoutes } from './permission/routes'
 import { practiceRoutes } from './practice/routes'
+import { coatRoutes } from './coat/routes'
 import { toneRoutes } from './tone/routes'
 import { trainerRoutes } from './trainer/routes'
 import { processRoutes } from './process/routes'
@@ -84,6 +85,7 @@ const routes = [
   practiceRoutes,
   trainerRoutes,
   toneRoutes,
+  coatRoutes,
   chemicalRoutes,
   paperRoutes,
   importRoutes,

@@ -10,6 +10,7 @@ import { wallApi } from './wall'
 import { printingApi } from './printing'
 import { sinkApi } from './sink'
 import { lineApi } from './line'
+import { coatApi } from './coat'
 import { toneApi } from './tone'
 import { trainerApi } from './trainer'
 import { traysApi } from './trays'
@@ -27,6 +28,7 @@ export const endpoints: Endpoint[] = [
   traysApi,
   trainerApi,
   toneApi,
+  coatApi,
   lineApi,
   wallApi,
   weeksApi,

@@ -58,6 +58,7 @@ export {
 } from './sink'
 export { traysApi, type BoxOfPaper, type CalibrationRow, type Enlarger, type Paper, type PrintSheet, type PrintTryRow } from './trays'
 export { toneApi, type Swatch } from './tone'
+export { coatApi, type BenchBottle, type CoatedSheet, type CoatPage, type UvLamp } from './coat'
 export { trainerApi, type CastRoundRow } from './trainer'
 export { lineApi, type Tray, type TrayFill, type TrayLine } from './line'
 export { weeksApi, type WeeksPage } from './weeks'

@@ -19,8 +19,10 @@ async function meetsTogether(db: Database, from: Bottle[], { ml, waterMl }: Retu
   return pouredTogether(poured, catalogue)
 }
 
+type Asked = Parameters<Handler<typeof api.bottle.combine>>[0]['body']
+
 /** The parts of a formula poured together, in their order, with water. */
-export const combine: Handler<typeof api.bottle.combine> = async ({ db, body, who, now }) => {
+export async function combineBottles(db: Database, body: Asked, { by, now }: { by: string; now: number }): Promise<void> {
   const formula = await formulaRow(db, body.formulaId)
   const { name, family, combine: wanted = [] } = formula.body
   await lockBottles(db, body.from)
@@ -28,6 +30,10 @@ export const combine: Handler<typeof api.bottle.combine> = async ({ db, body, wh
   const combining = { name, wanted, from }
   const meets = await meetsTogether(db, from, volumesOfParts(combining, body), await catalogueOf(db))
   const like = { family, formulaVersionId: formula.versionId, batchId: null, fromBottleId: body.from[0] ?? null }
-  await writeDecided(db, decideCombining(combining, body, meets), { by: who.id, now, bottles: from, like })
+  await writeDecided(db, decideCombining(combining, body, meets), { by, now, bottles: from, like })
+}
+
+export const combine: Handler<typeof api.bottle.combine> = async ({ db, body, who, now }) => {
+  await combineBottles(db, body, { by: who.id, now })
   return bottleById(db, body.newId, now)
 }

@@ -66,6 +66,9 @@ import { paperEntryTable } from '../print/PaperEntry'
 import { printTryTable } from '../print/PrintTry'
 import { sheetTable } from '../print/Sheet'
 import { sheetPhotoTable } from '../print/SheetPhoto'
+import { coatedTable } from '../coat/Coated'
+import { coatedActTable } from '../coat/CoatedAct'
+import { uvLampTable } from '../coat/UvLamp'
 import { swatchTable } from '../tone/Swatch'
 import { swatchPhotoTable } from '../tone/SwatchPhoto'
 import { dischargeTable } from '../sink/Discharge'
@@ -158,6 +161,9 @@ const tables = {
   Enlarger: enlargerTable,
   Sheet: sheetTable,
   SheetPhoto: sheetPhotoTable,
+  Coated: coatedTable,
+  CoatedAct: coatedActTable,
+  UvLamp: uvLampTable,
   Swatch: swatchTable,
   SwatchPhoto: swatchPhotoTable,
   PrintTry: printTryTable,
@@ -217,6 +223,8 @@ const belongings: [from: keyof Tables, to: keyof Tables, as: string, column: str
   ['PrintTry', 'Person', 'by', 'byPerson'],
   ['Calibration', 'Person', 'by', 'byPerson'],
   ['Swatch', 'Person', 'by', 'byPerson'],
+  ['Coated', 'Person', 'member', 'memberId'],
+  ['CoatedAct', 'Person', 'by', 'byPerson'],
   ['TrayLine', 'Person', 'opener', 'openedBy'],
   ['LinePass', 'Person', 'by', 'byPerson'],
   ['Recovery', 'Drum', 'drum', 'drumId'],
@@ -237,6 +245,7 @@ function associate(m: Tables): void {
     (m[from] as ModelStatic<Model>).belongsTo(m[to] as ModelStatic<Model>, { as, foreignKey, constraints: false })
   m.Mix.hasOne(m.Batch, { as: 'batch', foreignKey: 'mixId', constraints: false })
   m.Sheet.hasOne(m.SheetPhoto, { as: 'photo', foreignKey: 'sheetId', constraints: false })
+  m.Coated.hasMany(m.CoatedAct, { as: 'acts', foreignKey: 'coatedId', constraints: false })
   m.Swatch.hasOne(m.SwatchPhoto, { as: 'photo', foreignKey: 'swatchId', constraints: false })
   m.FilmOrder.hasOne(m.OrderPhoto, { as: 'photo', foreignKey: 'orderId', constraints: false })
   m.Run.hasMany(m.Roll, { as: 'rolls', foreignKey: 'runId', constraints: false })

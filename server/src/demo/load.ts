@@ -1,3 +1,4 @@
+import { coating } from './coating'
 import { hashPassword } from '../credential/password'
 import type { Database } from '../table/database'
 import { instruments } from './instruments'
@@ -39,6 +40,7 @@ export async function loadDemo(db: Database, today: number, { evening = true }: 
     await sink(db, ilse, { today, zone: await zoneOf(db) })
     await prints(db, { by: ilse, members: memberIds, today })
     await swatches(db, { by: ilse, today })
+    await coating(db, { by: ilse, members: memberIds, bottles: season.bottles, formulaIds: formulas.ids, today })
     await trayLine(db, { by: ilse, bottles: season.bottles, today })
     // what was told before is not written to anybody
     await mailWishes(db)

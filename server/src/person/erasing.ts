@@ -46,6 +46,8 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['prints begun', db.Sheet, 'byPerson', 'at'],
   ['prints exposed', db.PrintTry, 'byPerson', 'at'],
   ['strips of the swatch book', db.Swatch, 'byPerson', 'at'],
+  ['hand-coated prints begun', db.Coated, 'byPerson', 'at'],
+  ['what was done with hand-coated prints', db.CoatedAct, 'byPerson', 'at'],
   ['calibrations', db.Calibration, 'byPerson', 'at'],
   ['calibrations taken back', db.Calibration, 'takenBackBy', 'takenBackAt'],
   ['tray lines set up', db.TrayLine, 'openedBy', 'openedAt'],
@@ -98,6 +100,7 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
     'places at enlargers': await plain(db.PrintPlace, { where: { personId: id }, order: ['fromAt'] }),
     orders: await plain(db.FilmOrder, { where: { memberId: id }, order: ['number'] }),
     prints: await plain(db.Sheet, { where: { memberId: id }, order: ['number'] }),
+    'hand-coated prints': await plain(db.Coated, { where: { memberId: id }, order: ['number'] }),
     'runs with their films': await runsWith(db, id),
   }
   for (const [what, model, column, order] of tracesIn(db)) kept[what] = await plain(model, { where: { [column]: id }, order: [order] })

@@ -30,6 +30,7 @@ import { printFiles } from './0029-print-files'
 import { outline } from './0030-outline'
 import { colour } from './0031-colour'
 import { swatches } from './0032-swatches'
+import { coated } from './0033-coated'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -66,4 +67,5 @@ export const migrations: Migration[] = [
   outline,
   colour,
   swatches,
+  coated,
 ]
