@@ -194,10 +194,12 @@ async function crowded(house: House) {
     `select s.id from sheet s where not s.done and s.title <> 'Breakfast in the loft' and (select t.plan ->> 'kind' from print_try t where t.sheet_id = s.id order by seq desc limit 1) = 'print' limit 1`,
   )
   const [colour] = await house.ask<{ id: string }>(`select id from sheet where title = 'Breakfast in the loft'`)
+  const [coated] = await house.ask<{ id: string }>('select id from coated where ended_at is null limit 1')
   return {
     ...there,
     print: print?.id ?? '',
     colour: colour?.id ?? '',
+    coated: coated?.id ?? '',
     member: member?.id ?? '',
     process: process_?.id ?? '',
     fixer: fixer?.id ?? '',
@@ -251,6 +253,8 @@ const pagesOf = (there: Awaited<ReturnType<typeof crowded>>): string[] => [
   `/trays/ring/${there.colour}`,
   '/trays/trainer',
   '/trays/toning',
+  '/trays/coating',
+  `/trays/coated/${there.coated}`,
   '/rota',
   `/rota/orders/${there.order}`,
   `/rota/evenings/${there.evening}`,

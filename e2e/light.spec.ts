@@ -51,6 +51,7 @@ test.describe('safelight: every pixel is black or red', () => {
     const bottle = await one(house, 'select bottle_id as id from bottle_entry where run_id is not null order by at desc limit 1')
     const print = await one(house, `select id from sheet where not done and title <> 'Breakfast in the loft' limit 1`)
     const colour = await one(house, `select id from sheet where title = 'Breakfast in the loft'`)
+    const coated = await one(house, 'select id from coated where ended_at is null limit 1')
     const jar = await one(house, `select id from jar where chemical = 'silver-nitrate'`)
     const [fixer, developer, parts] = [
       await formula(house, 'Acid hardening fixer'),
@@ -75,6 +76,8 @@ test.describe('safelight: every pixel is black or red', () => {
       `/trays/ring/${colour}`,
       '/trays/trainer',
       '/trays/toning',
+      '/trays/coating',
+      `/trays/coated/${coated}`,
       '/sink/facts',
       '/formulary',
       `/formulary/${fixer}`,

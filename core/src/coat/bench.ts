@@ -62,7 +62,6 @@ const cautions: Record<CoatedProcess, string[]> = {
  * @example
  * coatCautions('iron-silver')[0].includes('goggles') // → true
  */
-export const coatCautions = (process: CoatedProcess): string[] => [
-  ...cautions[process],
-  'Never look into the lamp: box closed, or UV glasses; a lamp that makes ozone is vented.',
-]
+export const coatCautions = (process: CoatedProcess): string[] => cautions[process]
+/** what to take care of at a UV lamp */
+export const uvCaution = 'Never look into the lamp: box closed, or UV glasses; a lamp that makes ozone is vented.'

@@ -24,7 +24,7 @@ test('what a solution is on the bench goes by what is in it', () => {
   expect(part('sodium-chloride', 'palladium-chloride')).toBe('palladium')
   expect(part('potassium-chloroplatinite')).toBe('platinum')
   expect(part()).toBeNull()
-  expect(coatCautions('iron-silver').join(' ')).toMatch(/goggles.*ammonia.*lamp/)
+  expect(coatCautions('iron-silver').join(' ')).toMatch(/goggles.*ammonia/)
 })
 
 test('parts of a sheet in drops: halves of a cyanotype, platinum among the palladium, strips beside it', () => {
@@ -109,6 +109,7 @@ test('damp, dry air, a coat that lies too long', () => {
   expect(rules({ ...cyanotypeSheet, range: null }, [])).toEqual([])
   expect(rules(cyanotypeSheet, [{ ...coat, humidity: 31 } as CoatAct])).toEqual(['coat-humidity'])
   expect(rules(cyanotypeSheet, [coat, dry(1140)])).toEqual(['coat-wet'])
+  expect(rules(cyanotypeSheet, [coat, dry(1140), expose])).toEqual([])
   expect(rules(cyanotypeSheet, [coat, dry(1500)], 24 * hourMs)).toEqual([])
   expect(rules(cyanotypeSheet, [coat, dry(1500)], 25 * hourMs)).toEqual(['coat-old'])
   expect(rules({ ...palladium, range: 1.55 }, [coat, dry(1500)], 7 * hourMs)).toEqual(['coat-old'])

@@ -141,7 +141,7 @@ export function coatFindings(body: CoatedBody, standing: CoatStanding, now: numb
     found.push(
       finding('coat-humidity', 'advice', `Coated at ${humidity} % of humidity: paper takes it evenly at ${damp.from} to ${damp.to} %.`),
     )
-  if (drySeconds !== null && drySeconds < wetS)
+  if (drySeconds !== null && drySeconds < wetS && exposed === null)
     found.push(
       finding('coat-wet', 'warning', `It dried for ${Math.round(drySeconds / 60)} minutes: under 20 it is damp, and stains the negative.`),
     )

@@ -5,7 +5,7 @@ import { uvLampBody, uvLight } from '../coat/light'
 import { coatedProcesses } from '../coat/negative'
 import { coatedBody } from '../coat/sheet'
 import { finding } from '../finding'
-import { id, idParams, listQuery, page, version } from '../shape/common'
+import { find, id, idParams, listQuery, page, version } from '../shape/common'
 import { endpoint } from './endpoint'
 
 const lamp = z.object({
@@ -72,7 +72,7 @@ export const coatApi = {
     response: z.object({ done: z.literal(true) }),
   }),
   list: endpoint('GET', '/api/coated', 'member', 'Hand-coated prints, the newest first: one’s own, a technician everyone’s', {
-    query: listQuery,
+    query: listQuery.extend({ find }),
     response: page(sheet),
   }),
   sheet: endpoint('GET', '/api/coated/:id', 'member', 'A hand-coated print with what was done with it', {

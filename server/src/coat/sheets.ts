@@ -1,10 +1,10 @@
 import { coatMix, coatStanding, requireCoated, type CoatedBody } from '@selvrin/core'
 import type { coatApi, CoatPage } from '@selvrin/core/contract'
-import { Op } from 'sequelize'
+import { col, fn, Op, where as whereIs } from 'sequelize'
 import { oneAtATime } from '../house/queries'
 import { notFound, Refusal } from '../house/refusal'
 import { saveSeen } from '../http/changing'
-import { pageOf } from '../http/page'
+import { pageOf, wordsOf } from '../http/page'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
 import { benchRows } from './bench'
@@ -39,11 +39,15 @@ export const page: Handler<typeof coatApi.get> = async ({ db, who, now }) => ({
   last: await lastExposures(db),
 })
 
-export const list: Handler<typeof coatApi.list> = async ({ db, query: { limit, after }, who }) =>
+/** Prints whose names have all the words. */
+const named = (find: string) =>
+  wordsOf(find).map((word) => whereIs(fn('plain', fn('jsonb_extract_path_text', col('Coated.body'), 'title')), { [Op.like]: word }))
+
+export const list: Handler<typeof coatApi.list> = async ({ db, query: { limit, after, find }, who }) =>
   pageOf(
     await coatedRows(
       db,
-      { ...ownOf(who), ...(after === undefined ? {} : { id: { [Op.lt]: after } }) },
+      { ...ownOf(who), ...(after === undefined ? {} : { id: { [Op.lt]: after } }), [Op.and]: named(find) },
       { order: [['id', 'desc']], limit: limit + 1 },
     ),
     limit,

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { combineBottles } from '../bottle/combine'
 import { writeAct } from '../coat/acts'
 import { coatedRows } from '../coat/rows'
+import { saveNext } from '../http/changing'
 import type { Database } from '../table/database'
 import type { DemoBottle } from './seasonBook'
 
@@ -107,6 +108,8 @@ export async function coating(
   const from = ['A', 'B', 'C'].map((part) => bottle.get(`Iron–silver sensitizer, part ${part}`) ?? '')
   const formulaId = of.formulaIds['Iron–silver sensitizer'] ?? ''
   await combineBottles(db, { newId: mixed.id, formulaId, from, parts: [1, 1, 1], totalMl: 90, sizeMl: 100 }, { by, now: mixed.at })
+  const [stands, beside] = [await db.Bottle.findByPk(mixed.id), await db.Bottle.findByPk(from[0] ?? '')]
+  if (stands && beside) await saveNext(stands.set({ shelfId: beside.shelfId }))
   bottle.set('Iron–silver sensitizer', mixed.id)
   for (const [i, one] of prints.entries()) {
     const at = one.days === 0 ? today - coatedThisEvening * minuteMs : today - one.days * dayMs

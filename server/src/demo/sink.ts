@@ -38,6 +38,7 @@ const usual: Partial<Record<Family, Held[]>> = {
 
 interface Made {
   family: Family
+  metal?: string
   litres: number
   tray: keyof typeof trays | null
   /** days ago; null: it has none yet */
@@ -61,6 +62,9 @@ const drums: Made[] = [
   { family: 'sil', litres: 20, tray: 'left', labelled: 150, pours: [[148, 6000, 18.2], [120, 6400, 20.1], [92, 5300, 15.8]], sealed: 75, pickup: 1 },
   { family: 'dev', litres: 20, tray: null, labelled: 240, pours: [[236, 9000, 0], [190, 8600, 0]], sealed: 170, pickup: 0, collectedKg: 20.1 },
   { family: 'sil', litres: 20, tray: null, labelled: 250, pours: [[246, 8000, 24.6], [201, 9400, 29.3]], sealed: 172, pickup: 0, collectedKg: 18.8 },
+  { family: 'fer', litres: 5, tray: null, labelled: 5, pours: [] },
+  { family: 'nob', metal: 'palladium', litres: 5, tray: null, labelled: 40, pours: [] },
+  { family: 'nob', metal: 'silver', litres: 5, tray: null, labelled: 40, pours: [[11, 500, 0.04]] },
 ]
 
 /** What the last runs left waits to be poured, as they would have written it. */
@@ -97,11 +101,11 @@ export async function sink(db: Database, by: string, { today, zone }: { today: n
   await db.Funnel.create({ id: funnel, name: 'Blue funnel', rinsedAt: ago(30) })
   let fixers = ''
   for (const [i, one] of drums.entries()) {
-    const { family, litres, tray, labelled, pours, sealed, quarantined, pickup, collectedKg } = one
+    const { family, metal = null, litres, tray, labelled, pours, sealed, quarantined, pickup, collectedKg } = one
     const id = uuid({ msecs: ago((labelled ?? 1) + 1) })
     if (family === 'sil' && sealed === undefined) fixers = id
     await db.Drum.create({
-      ...{ id, code: codes[i] ?? '', family, metal: null, volumeMl: 1000 * litres, tareKg: litres / 20, vented: family !== 'acid' },
+      ...{ id, code: codes[i] ?? '', family, metal, volumeMl: 1000 * litres, tareKg: litres / 20, vented: family !== 'acid' },
       ...{ trayId: tray === null ? null : trays[tray], madeBy: by, madeAt: ago((labelled ?? 1) + 1) },
       ...{ labelledAt: labelled === null ? null : ago(labelled), sealedAt: sealed === undefined ? null : ago(sealed) },
       ...{ quarantinedAt: quarantined ? ago(quarantined[0]) : null, quarantinedWhy: quarantined?.[1] ?? null },

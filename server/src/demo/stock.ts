@@ -37,6 +37,12 @@ export const demoJars: [
   ['powder-pack', 190, 'upper cabinet', 42],
   ['potassium-permanganate', 100, 'oxidisers, apart', 36],
   ['sodium-bisulfate', 500, 'acids, low shelf', 12],
+  ['ferric-ammonium-citrate-green', 250, 'coating bench', 64],
+  ['tartaric-acid', 100, 'coating bench', 28],
+  ['ferric-oxalate', 50, 'coating bench', 690],
+  ['potassium-chlorate', 25, 'oxidisers, apart', 85],
+  ['palladium-chloride', 5, 'locked drawer', 39000],
+  ['sodium-chloride', 250, 'coating bench', 4],
 ]
 
 /** Tanks and drums, each with the ml that cover 1, 2, … films. */

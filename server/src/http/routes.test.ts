@@ -124,6 +124,10 @@ describe('every route, with the wrong role', () => {
     negative: { what: 'roll 1', widthMm: 36, heightMm: 24 },
     setup: { boxId: uuid(), enlargerId: uuid(), m: 6, lensN: 8, developer: '' },
   }
+  const coated = {
+    ...{ title: 'x', process: 'cyanotype', negative: '', range: null, widthCm: 10, heightCm: 12, strips: 0, coatedWith: 'brush', coats: 1 },
+    ...{ mlPer1000: 2.8, dropMl: 0.05, contrast: null, platinumDrops: 0, paper: 'rag', paperPrice: null },
+  }
   const exposed = { kind: 'print', exposures: [{ seconds: 10, filter: { kind: 'none' } }], places: [] }
   const hour = { fromAt: 0, untilAt: 3_600_000, overruled: null }
   const nothing = { seed: 1, speed: 1, troubles: [], answers: {}, steps: [] }

@@ -5,9 +5,10 @@ import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import ProtectionSigns from '../hazard/ProtectionSigns.vue'
 import { useLine } from '../line/useLine'
+import TapDrum from '../sink/TapDrum.vue'
 import { catalogue } from '../chemical/chemistry'
 import { useSession } from '../session/store'
-import { keptByTab } from './kept'
+import { keptByTab } from '../printroom/keptByTab'
 import KeepStrip from './KeepStrip.vue'
 import SwatchBook from './SwatchBook.vue'
 import ToneDial from './ToneDial.vue'
@@ -30,6 +31,15 @@ const acidStands = computed(
   () => standing.line.value?.fills.some((one) => one.role === 'stop' && one.bottle !== null && one.bottle.retiredAt === null) ?? false,
 )
 const thiourea = computed(() => catalogue()['thiourea'])
+/** what toning leaves, and which drum is for it */
+const away = [
+  { title: 'Bleach', family: 'fer', source: 'tray' },
+  { title: 'First wash after the bleach', family: 'fer', source: 'wash' },
+  { title: 'Thiourea or sulfide toner', family: 'sul', source: 'tray' },
+  { title: 'First wash after the toner', family: 'sul', source: 'wash' },
+  { title: 'Selenium toner, and its first wash', family: 'sel', source: 'tray' },
+  { title: 'Gold toner, and its first wash', family: 'nob', metal: 'gold', source: 'tray' },
+] as const
 const never = computed(() => (thiourea.value ? neverWith(thiourea.value) : []))
 </script>
 
@@ -69,6 +79,11 @@ const never = computed(() => (thiourea.value ? neverWith(thiourea.value) : []))
         <p v-for="one in never" :key="one.what + one.danger">
           <b>Never beside {{ one.what }}:</b> {{ one.danger }}.
         </p>
+      </section>
+      <section v-if="session.isTechnician" class="mb-8 max-w-4xl" aria-labelledby="away">
+        <h2 id="away" class="mb-1 text-2xl font-bold">Into the drums</h2>
+        <p class="mb-1">What was used up, and the first wash after it. The rest of the washing may go down.</p>
+        <TapDrum v-for="one in away" :key="one.title" v-bind="one" :ml="1000" note="toning" />
       </section>
       <SwatchBook class="mb-8" :book="book" @pick="tone = $event" />
       <TonerOrder />

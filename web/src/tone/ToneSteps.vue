@@ -2,6 +2,7 @@
 import { showTime, type Bleaching, type PaperBase } from '@selvrin/core'
 import { ref } from 'vue'
 import PressOne from '../fields/PressOne.vue'
+import UpClock from '../printroom/UpClock.vue'
 import type { ToneSteps } from './useToneSteps'
 
 /** Bleach and tone, one step after another, by looking: the clock counts up. */
@@ -12,7 +13,6 @@ const base = ref<PaperBase | null>('fibre')
 const bleaching = ref<Bleaching | null>('complete')
 const begin = (strip: boolean) => view.begin({ base: base.value ?? 'fibre', bleaching: bleaching.value ?? 'complete', strip, tone })
 const again = () => view.begin({ base: kept.value?.base ?? 'fibre', bleaching: kept.value?.bleaching ?? 'complete', strip: false, tone })
-const usual = (fromS: number, toS: number): string => (fromS === toS ? showTime(fromS) : `${showTime(fromS)} to ${showTime(toS)}`)
 </script>
 
 <template>
@@ -52,16 +52,11 @@ const usual = (fromS: number, toS: number): string => (fromS === toS ? showTime(
           :aria-current="i === kept.at ? 'step' : undefined"
         >
           {{ i < kept.at ? '✓ ' : '' }}{{ one.name
-          }}<span v-if="i < kept.at && kept.tookS[i] != null" class="font-mono"> {{ showTime(kept.tookS[i] ?? 0) }}</span>
+          }}<span v-if="i < kept.at && kept.tookS[i] != null" class="ml-1 font-mono">{{ showTime(kept.tookS[i] ?? 0) }}</span>
         </li>
       </ol>
       <template v-if="step">
-        <p class="text-3xl font-bold" role="status">{{ step.name }}</p>
-        <p class="text-lg">{{ step.watch }}</p>
-        <p class="my-1 font-mono text-8xl leading-none font-bold max-sm:text-6xl" data-up>{{ showTime(Math.floor(seconds ?? 0)) }}</p>
-        <p class="mb-3 text-lg text-quiet">
-          {{ step.inspected ? 'By looking' : 'By the clock' }}; usually {{ usual(step.fromS, step.toS) }}
-        </p>
+        <UpClock v-bind="step" :seconds="seconds" />
         <div class="flex flex-wrap gap-3">
           <button type="button" class="button button-main min-h-20 px-8 text-3xl" data-next @click="view.press">
             {{ seconds === null ? 'In' : step.inspected ? 'Out' : 'Done' }}

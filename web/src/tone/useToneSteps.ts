@@ -2,7 +2,7 @@ import { toningSteps, type Bleaching, type PaperBase } from '@selvrin/core'
 import { computed } from 'vue'
 import { now } from '../clock'
 import { useTime } from '../hand/useTime'
-import { keptByTab } from './kept'
+import { keptByTab } from '../printroom/keptByTab'
 
 /** A print, or a strip, that is being toned: which step it is in, since when (ms), and how long each took (s). */
 interface Toning {

@@ -36,6 +36,7 @@ const ready = computed(() => view.boxChoices.value.length > 0 && view.enlargerCh
       <div class="ml-auto flex flex-wrap gap-2">
         <button v-if="ready" type="button" class="button button-main" data-next @click="beginning = true">Begin a print</button>
         <RouterLink to="/trays/toning" class="button">Toning</RouterLink>
+        <RouterLink to="/trays/coating" class="button">Hand-coated</RouterLink>
         <RouterLink v-if="hasColour" to="/trays/trainer" class="button">Practise casts</RouterLink>
         <RouterLink v-if="session.isTechnician" to="/trays/stock" class="button">Papers and enlargers</RouterLink>
       </div>
