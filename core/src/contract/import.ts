@@ -11,7 +11,7 @@ import { vesselBody } from './run'
 import { printRows } from './importPrint'
 import { shelfBody } from './shelf'
 
-const printKinds = ['papers', 'enlargers', 'calibrations', 'prints'] as const
+const printKinds = ['papers', 'enlargers', 'calibrations', 'prints', 'swatches', 'lamps', 'coated'] as const
 const importKind = z.enum(['formulas', 'shelves', 'tanks', 'jars', 'chart', 'bottles', 'ledger', 'tests', ...printKinds])
 
 /** One row as it would be written: a new one has no version (or says so), a changed one names the version it was based on. */

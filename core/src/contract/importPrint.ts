@@ -1,4 +1,7 @@
 import { z } from 'zod'
+import { coatedRow } from '../coat/told'
+import { uvLampBody } from '../coat/light'
+import { swatchBody } from '../tone/swatch'
 import { calibrationBody } from '../print/calibration'
 import { enlargerBody, negativeBody, paperBody, paperBoxBody, trySetup } from '../print/sheet/room'
 import { printOutline } from '../print/sheet/outline'
@@ -14,6 +17,9 @@ export const printRows = [
   z.strictObject({ kind: z.literal('papers'), id, version: version.nullable(), body: paperBody, boxes: z.array(box).max(200) }),
   z.strictObject({ kind: z.literal('enlargers'), id, version: version.nullable(), body: enlargerBody }),
   z.strictObject({ kind: z.literal('calibrations'), id, at: millis, body: calibrationBody }),
+  z.strictObject({ kind: z.literal('swatches'), id, at: millis, body: swatchBody }),
+  z.strictObject({ kind: z.literal('lamps'), id, version: version.nullable(), body: uvLampBody }),
+  coatedRow,
   z.strictObject({
     kind: z.literal('prints'),
     id,

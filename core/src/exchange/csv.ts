@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { DomainError } from '../error'
+import { coatedRecord, lampRecord, swatchRecord } from './bench/records'
 import { calibrationRecord, enlargerRecord, paperRecord, printRecord } from './print/records'
 import type { ExchangeKind, FormulaRecord } from './schemas'
 
@@ -47,6 +48,9 @@ const columns: Record<ExchangeKind, string[]> = {
   papers: [...without(paperRecord.shape, 'boxes'), ...(parted.papers ? prefixed(parted.papers) : [])],
   enlargers: Object.keys(enlargerRecord.shape),
   calibrations: Object.keys(calibrationRecord.shape),
+  swatches: Object.keys(swatchRecord.shape),
+  lamps: Object.keys(lampRecord.shape),
+  coated: Object.keys(coatedRecord.shape),
   prints: [...without(printRecord.shape, 'tries'), ...(parted.prints ? prefixed(parted.prints) : [])],
   chart: ['film', 'formula', 'dilution', 'ei', 'temperature', 'time', 'source', 'note'],
   shelves: ['name', 'temperature'],

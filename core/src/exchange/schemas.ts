@@ -3,6 +3,7 @@ import { containers, entryKinds } from '../bottle/bottle'
 import { fixables, schools } from '../formula/use'
 import { families } from '../mark/mark'
 import { testKinds } from '../proof/proof'
+import { coatedRecord, lampRecord, swatchRecord } from './bench/records'
 import { calibrationRecord, enlargerRecord, paperRecord, printRecord } from './print/records'
 
 /** Amounts are written with their unit, such as "2.5 L", "3 g", "20 °C", "9:30"; a bare number is ml, g, °C or s. */
@@ -199,6 +200,9 @@ export const exchangeFiles = {
   enlargers: file('selvrin-enlargers', enlargerRecord),
   calibrations: file('selvrin-calibrations', calibrationRecord),
   prints: file('selvrin-prints', printRecord),
+  swatches: file('selvrin-swatches', swatchRecord),
+  lamps: file('selvrin-lamps', lampRecord),
+  coated: file('selvrin-coated', coatedRecord),
 }
 export type ExchangeKind = keyof typeof exchangeFiles
 export const exchangeKinds = Object.keys(exchangeFiles) as ExchangeKind[]

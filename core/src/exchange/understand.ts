@@ -8,6 +8,8 @@ import { fromCsv, type FileRecord } from './csv'
 import { formulaToRecord, recordToFormula } from './formulaExchange'
 import { bottleReader } from './bottleExchange'
 import { ledgerReader } from './ledgerExchange'
+import { coatedReader, lampReader } from './bench/coated'
+import { swatchReader } from './bench/swatches'
 import { calibrationReader } from './print/calibrations'
 import { printReader } from './print/prints'
 import { enlargerReader, paperReader } from './print/stock'
@@ -62,6 +64,9 @@ export function understander(kind: ExchangeKind, present: Present, newId: () => 
   if (kind === 'enlargers') return enlargerReader(present, newId)
   if (kind === 'calibrations') return calibrationReader(present, newId)
   if (kind === 'prints') return printReader(present, newId)
+  if (kind === 'swatches') return swatchReader(present, newId)
+  if (kind === 'lamps') return lampReader(present, newId)
+  if (kind === 'coated') return coatedReader(present, newId)
   return kind === 'jars' ? jarReader(present, newId, catalogue) : formulaReader(present, newId, catalogue)
 }
 

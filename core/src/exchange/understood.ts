@@ -1,5 +1,7 @@
 import type { z } from 'zod'
 import type { Bottle, LedgerLine } from '../contract/bottle'
+import type { CoatedSheet, UvLamp } from '../contract/coat'
+import type { Swatch } from '../contract/tone'
 import type { ChartRow } from '../contract/chart'
 import type { FormulaRow } from '../contract/formula'
 import type { ImportRow } from '../contract/import'
@@ -44,6 +46,9 @@ export interface Present {
   enlargers?: Enlarger[]
   calibrations?: CalibrationRow[]
   prints?: { sheet: PrintSheet; tries: PrintTryRow[] }[]
+  swatches?: Swatch[]
+  lamps?: UvLamp[]
+  coated?: CoatedSheet[]
   people?: { id: string; name: string }[]
   tests?: Proof[]
 }

@@ -2,6 +2,8 @@ import { formulaToRecord } from './formulaExchange'
 import { toCsv } from './csv'
 import { bottlesOut } from './bottleExchange'
 import { ledgerOut } from './ledgerExchange'
+import { coatedOut, lampsOut } from './bench/coated'
+import { swatchesOut } from './bench/swatches'
 import { calibrationsOut } from './print/calibrations'
 import { printsOut } from './print/prints'
 import { enlargersOut, papersOut } from './print/stock'
@@ -37,6 +39,9 @@ function recordsOf(kind: ExchangeKind, present: Present): object[] {
   if (kind === 'enlargers') return enlargersOut(present)
   if (kind === 'calibrations') return calibrationsOut(present)
   if (kind === 'prints') return printsOut(present)
+  if (kind === 'swatches') return swatchesOut(present)
+  if (kind === 'lamps') return lampsOut(present)
+  if (kind === 'coated') return coatedOut(present)
   return present.chart.map((row): ChartRecord => ({
     film: row.film,
     formula: nameOf(row.formulaId),

@@ -8,6 +8,7 @@ import { notFound, Refusal } from '../house/refusal'
 import { answers, type Handler } from '../http/route'
 import type { Database } from '../table/database'
 import { writeChart, writeFormulas, writeJars, writeShelves, writeTanks, type Rows, type Write } from './write'
+import { writeCoated, writeLamps, writeSwatches } from './writeBench'
 import { writeCalibrations, writeEnlargers, writePapers, writePrints } from './writePrint'
 import { writeBottles, writeLedger, writeTests } from './writeLedger'
 
@@ -26,6 +27,9 @@ const writers: Writers = {
   enlargers: writeEnlargers,
   calibrations: writeCalibrations,
   prints: writePrints,
+  swatches: writeSwatches,
+  lamps: writeLamps,
+  coated: writeCoated,
 }
 
 /** An import as whoever began it goes on with it: nobody writes what someone else has laid ready. */

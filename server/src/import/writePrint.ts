@@ -31,10 +31,11 @@ export async function writeEnlargers({ db }: Write, rows: Rows<'enlargers'>): Pr
   return rows.length
 }
 
+/** A row with a body. */
 interface Bodied<Body> {
   set: (to: { body: Body }) => Parameters<typeof saveSeen>[0]
 }
-async function changed<Body>(row: Bodied<Body> | null, body: Body, version: number): Promise<void> {
+export async function changed<Body>(row: Bodied<Body> | null, body: Body, version: number): Promise<void> {
   if (!row) throw notFound('row')
   const next = row.set({ body })
   await saveSeen(next, version, () => next)

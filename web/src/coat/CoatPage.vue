@@ -3,6 +3,7 @@ import { coatCautions, coatStanding, coatedProcesses, showTime } from '@selvrin/
 import { computed, ref } from 'vue'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
+import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { lightWords, partName, processNames, sheetWords, stageWords } from './coatWords'
 import FindCoated from './FindCoated.vue'
@@ -14,6 +15,7 @@ import { useCoating } from './useCoating'
 const view = useCoating()
 const { page, there, lamps } = view
 const show = useShow()
+const session = useSession()
 const beginning = ref(false)
 const sheets = computed(() => there.value?.sheets ?? [])
 const stageOf = (one: (typeof sheets.value)[number]): string => stageWords(coatStanding(one.body.process, one.acts).stage)
@@ -34,7 +36,8 @@ const cautions = [...new Set(coatedProcesses.flatMap((one) => coatCautions(one))
               : `${sheets.length} prints in the making`
         }}
       </p>
-      <button v-if="there" type="button" class="button button-main ml-auto" data-next @click="beginning = true">Begin a print</button>
+      <RouterLink v-if="session.isTechnician" to="/formulary/exchange?kind=coated" class="button button-small ml-auto">Files</RouterLink>
+      <button v-if="there" type="button" class="button button-main" data-next @click="beginning = true">Begin a print</button>
     </div>
     <PageState
       v-if="!there"

@@ -30,7 +30,7 @@ function gives({ body }: UvLamp): string {
     </div>
     <p v-if="lamps.length === 0" class="text-lg">None yet.</p>
     <div v-else class="overflow-x-auto" tabindex="0" role="region" aria-label="Table of UV lamps">
-      <table class="w-full text-left">
+      <table class="w-full min-w-3xl text-left">
         <thead>
           <tr class="border-b-2 border-ink">
             <th class="py-1 pr-4">Lamp</th>

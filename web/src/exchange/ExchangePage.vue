@@ -39,6 +39,9 @@ const names: Record<ExchangeKind, string> = {
   enlargers: 'Enlargers',
   calibrations: 'What was matched in the print room',
   prints: 'Sheets of prints',
+  swatches: 'Swatch book of toned strips',
+  lamps: 'UV lamps',
+  coated: 'Hand-coated prints',
 }
 /** what has to be here before a file of a kind can be read */
 const before: Partial<Record<ExchangeKind, string>> = {
@@ -49,8 +52,16 @@ const before: Partial<Record<ExchangeKind, string>> = {
 }
 /** kinds that are the print room's */
 const printRoom: (ExchangeKind | null)[] = ['papers', 'enlargers', 'calibrations', 'prints']
+/** kinds that have a page of their own to go back to */
+const benches: Partial<Record<ExchangeKind, { to: string; name: string }>> = {
+  swatches: { to: '/trays/toning', name: 'Toning' },
+  lamps: { to: '/trays/coating', name: 'Hand-coated' },
+  coated: { to: '/trays/coating', name: 'Hand-coated' },
+}
 const back = computed(() =>
-  printRoom.includes(kind.value) ? { to: '/trays/stock', name: 'Papers and enlargers' } : { to: '/formulary', name: 'Formulary' },
+  printRoom.includes(kind.value)
+    ? { to: '/trays/stock', name: 'Papers and enlargers' }
+    : ((kind.value === null ? undefined : benches[kind.value]) ?? { to: '/formulary', name: 'Formulary' }),
 )
 const kinds = exchangeKinds.map((value) => ({ value, name: names[value] }))
 

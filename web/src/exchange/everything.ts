@@ -1,4 +1,14 @@
-import { api, traysApi, type Bottle, type LedgerLine, type PrintSheet, type PrintTryRow, type Proof } from '@selvrin/core/contract'
+import {
+  api,
+  coatApi,
+  traysApi,
+  type Bottle,
+  type CoatedSheet,
+  type LedgerLine,
+  type PrintSheet,
+  type PrintTryRow,
+  type Proof,
+} from '@selvrin/core/contract'
 import { call } from '../api/call'
 
 type Told = (done: number) => void
@@ -29,5 +39,7 @@ export const everyTest = (told: Told): Promise<Proof[]> => everyRow((query) => c
 /** Every sheet of a print with its tries, the newest first. */
 export const everyPrint = (told: Told): Promise<{ sheet: PrintSheet; tries: PrintTryRow[] }[]> =>
   everyRow((query) => call(traysApi.whole, { query }), told)
+/** Every hand-coated print, the newest first. */
+export const everyCoated = (told: Told): Promise<CoatedSheet[]> => everyRow((query) => call(coatApi.list, { query }), told)
 /** Everybody’s name. */
 export const everyPerson = (): Promise<{ id: string; name: string }[]> => everyRow((query) => call(api.person.list, { query }))

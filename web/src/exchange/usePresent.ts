@@ -1,9 +1,9 @@
 import type { ExchangeKind, Present } from '@selvrin/core'
-import { traysApi, type Bottle } from '@selvrin/core/contract'
+import { coatApi, toneApi, traysApi, type Bottle } from '@selvrin/core/contract'
 import { computed, onMounted, shallowRef } from 'vue'
 import { useChart, useFormulas, useJars, useShelves, useVessels } from '../stores'
 import { call } from '../api/call'
-import { everyBottle, everyLine, everyPerson, everyPrint, everyTest } from './everything'
+import { everyBottle, everyCoated, everyLine, everyPerson, everyPrint, everyTest } from './everything'
 
 /** What the house holds now, which a file is compared with and written from. */
 export function usePresent() {
@@ -38,10 +38,17 @@ export function usePresent() {
   )
   /** Prints, and who they may be of. */
   const printsAnd = async (told: (done: number) => void) => ({ prints: await everyPrint(told), people: await everyPerson() })
+  /** What is asked for only where a file of its kind is read or written. */
+  async function besides(kind: ExchangeKind, told: (done: number) => void): Promise<Partial<Present>> {
+    if (kind === 'prints') return printsAnd(told)
+    if (kind === 'swatches') return { swatches: (await call(toneApi.get)).swatches }
+    if (kind === 'lamps') return { lamps: (await call(coatApi.get)).lamps }
+    return kind === 'coated' ? { coated: await everyCoated(told), people: await everyPerson() } : {}
+  }
   /** What a file of that kind is read against. */
   const against = async (kind: ExchangeKind, told: (done: number) => void): Promise<Present> => {
     await load(true)
-    return kind === 'prints' ? { ...present(), ...(await printsAnd(told)) } : present()
+    return { ...present(), ...(await besides(kind, told)) }
   }
   /** All that a file of that kind holds, as it is now. */
   async function whole(kind: ExchangeKind, told: (done: number) => void): Promise<Present> {
@@ -49,7 +56,7 @@ export function usePresent() {
     const all = present()
     if (kind === 'ledger') all.ledger = await everyLine(told)
     if (kind === 'tests') all.tests = await everyTest(told)
-    return kind === 'prints' ? { ...all, ...(await printsAnd(told)) } : all
+    return { ...all, ...(await besides(kind, told)) }
   }
   return { load, counts, against, whole }
 }

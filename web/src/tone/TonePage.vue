@@ -48,6 +48,7 @@ const never = computed(() => (thiourea.value ? neverWith(thiourea.value) : []))
     <div class="mb-3 flex flex-wrap items-center gap-x-5">
       <RouterLink to="/trays" class="link inline-flex min-h-11 items-center">← Trays</RouterLink>
       <h1 class="text-3xl font-bold">Toning</h1>
+      <RouterLink v-if="session.isTechnician" to="/formulary/exchange?kind=swatches" class="button button-small">Files</RouterLink>
     </div>
     <p v-if="acidStands" class="mb-4 border-4 border-alarm p-3 text-xl font-semibold" role="alert">
       ▲ A stop tray stands in the line: acid beside thiourea or sulfide gives hydrogen sulfide. Empty it, and carry it away, before a toner

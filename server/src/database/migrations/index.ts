@@ -31,6 +31,7 @@ import { outline } from './0030-outline'
 import { colour } from './0031-colour'
 import { swatches } from './0032-swatches'
 import { coated } from './0033-coated'
+import { benchFiles } from './0034-bench-files'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -68,4 +69,5 @@ export const migrations: Migration[] = [
   colour,
   swatches,
   coated,
+  benchFiles,
 ]
