@@ -170,6 +170,8 @@ test('while the server is away no page says that nothing is there, and each reco
     '**/api/trays**',
     '**/api/trainer**',
     '**/api/swatches**',
+    '**/api/coating**',
+    '**/api/coated**',
     '**/api/prints**',
     '**/api/line**',
     '**/api/drums**',

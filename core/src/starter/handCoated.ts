@@ -61,7 +61,7 @@ const ironSilver: FormulaRecord[] = [
   {
     ...small,
     name: 'Iron–silver sensitizer, part B',
-    purpose: 'Tartaric acid 4.5 %',
+    purpose: 'Tartaric acid, the second part',
     additions: [add('tartaric-acid', '4.5 g', { watch: 'It hurts the eyes: goggles.' })],
     ...oneShot('stock', 0),
     ...days(180, 90, 1),
@@ -69,7 +69,7 @@ const ironSilver: FormulaRecord[] = [
   {
     ...small,
     name: 'Iron–silver sensitizer, part C',
-    purpose: 'Silver nitrate 11.4 %; brown glass, no metal',
+    purpose: 'Silver nitrate, the last part; brown glass, no metal',
     additions: [add('silver-nitrate', '11.4 g', { watch: 'It blinds, and stains for weeks: goggles and gloves. No metal spoon.' })],
     ...oneShot('stock', 0),
     ...days(365, 180, 1),
@@ -78,7 +78,7 @@ const ironSilver: FormulaRecord[] = [
   {
     ...small,
     name: 'Iron–silver sensitizer',
-    purpose: 'B into A, then C drop by drop, stirring: 9 g iron citrate, 1.5 g tartaric acid, 3.8 g silver nitrate in 100 ml',
+    purpose: 'Equal parts: B into A, then C drop by drop, stirring',
     start_with: '75 ml',
     water: undefined,
     additions: [],
@@ -106,7 +106,7 @@ const platinum: FormulaRecord[] = [
   {
     ...small,
     name: 'Iron B, ferric oxalate with chlorate',
-    purpose: 'The same with potassium chlorate 0.6 %: its share gives the contrast',
+    purpose: 'The same with a little potassium chlorate: its share gives the contrast',
     mix_at: '40 °C',
     additions: [
       add('ferric-oxalate', '27 g', { watch: 'No dust, gloves: poisonous. It dissolves slowly: overnight, dark.' }),
@@ -135,7 +135,7 @@ const platinum: FormulaRecord[] = [
     additions: [add('potassium-chloroplatinite', '20 g', { watch: 'It brings asthma: no dust, gloves, hood.' })],
     ...oneShot('stock', 0),
     ...days(1095, 730, 1),
-    note: 'Warm it to 40 °C before it is drawn.',
+    note: 'Warm it until its crystals are gone before it is drawn.',
   },
 ]
 
@@ -144,7 +144,7 @@ const processing: FormulaRecord[] = [
     ...litre,
     name: 'Ammonium citrate developer for platinum',
     family: 'other',
-    purpose: 'Platinum and palladium, 20 to 25 °C; kept and topped up, never thrown away',
+    purpose: 'Platinum and palladium, at the warmth of the room; kept and topped up, never thrown away',
     mix_at: '25 °C',
     start_with: '700 ml',
     additions: [add('triammonium-citrate', '200 g')],
@@ -156,7 +156,7 @@ const processing: FormulaRecord[] = [
     ...litre,
     name: 'Oxalate developer for platinum',
     family: 'other',
-    purpose: 'Platinum and palladium: 20 °C neutral to 50 °C, warmer and softer; kept and topped up',
+    purpose: 'Platinum and palladium: cool for neutral prints, hot for warmer and softer ones; kept and topped up',
     mix_at: '50 °C',
     start_with: '700 ml',
     additions: [add('potassium-oxalate-monohydrate', '250 g', { watch: 'Oxalates poison: gloves, no food near.' })],
@@ -189,7 +189,7 @@ const processing: FormulaRecord[] = [
     ...litre,
     name: 'Plain fixer for iron–silver, 4 %',
     family: 'fixer',
-    purpose: 'Sodium thiosulfate 40 g in a litre, a minute or two; longer bleaches',
+    purpose: 'Weak on purpose: a minute or two; longer bleaches',
     mix_at: '30 °C',
     additions: [add('sodium-thiosulfate-pentahydrate', '40 g'), add('sodium-sulfite', '2 g')],
     ...oneShot('stock', 0),

@@ -95,7 +95,7 @@ export const toners: FormulaRecord[] = [
     ...litre,
     name: 'Gold toner, part B',
     family: 'toner',
-    purpose: 'Sodium thiocyanate, 10.1 g in a litre: 99 parts of it to one of A',
+    purpose: 'Sodium thiocyanate: 99 parts of it to one of A',
     mix_at: '25 °C',
     water: 'deionised',
     additions: [add('sodium-thiocyanate', '10.1 g', { watch: 'Never with acid.' })],
@@ -106,7 +106,7 @@ export const toners: FormulaRecord[] = [
     ...litre,
     name: 'Gold toner, working',
     family: 'toner',
-    purpose: 'A into B, before use: 10 minutes protect, 10 to 30 give blue; eight 8×10 in prints a litre',
+    purpose: 'A into B, before use: 10 minutes protect, 10 to 30 give blue',
     additions: [],
     combine: [
       { part: 'A', formula: 'Gold toner, part A' },

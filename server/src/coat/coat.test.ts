@@ -23,7 +23,7 @@ const bench = async (part: BenchBottle['part'], process: CoatedBody['process']) 
 }
 const body: CoatedBody = {
   ...{ title: 'Reeds', process: 'cyanotype', negative: '', range: 1.3, widthCm: 13, heightCm: 18, strips: 0, coatedWith: 'brush' },
-  ...{ coats: 1, mlPer1000: 2.8, dropMl: 0.05, contrast: null, platinumDrops: 0, paper: 'Mill rag, 300 g', paperPrice: 1.4 },
+  ...{ coats: 1, mlPer1000: 2.8, dropMl: 0.05, contrast: null, platinumDrops: 0, paper: 'Mill rag, heavy', paperPrice: 1.4 },
 }
 const begin = async (more: Partial<CoatedBody> = {}, who = ilse, login = 'ilse') =>
   who.call(coatApi.begin, { body: { id: uuid(), memberId: await idOf(login), body: { ...body, ...more } } })

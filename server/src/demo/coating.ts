@@ -35,7 +35,7 @@ const sheet = (part: Partial<CoatedBody> & Pick<CoatedBody, 'title' | 'process' 
     contrast: null,
     platinumDrops: 0,
   },
-  ...{ paper: 'Mill rag, 300 g', paperPrice: 1.4 },
+  ...{ paper: 'Mill rag, heavy', paperPrice: 1.4 },
   ...part,
 })
 

@@ -5,6 +5,7 @@ import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
 import UpClock from '../printroom/UpClock.vue'
 import { useSession } from '../session/store'
+import { useShow } from '../session/useShow'
 import TapDrum from '../sink/TapDrum.vue'
 import { useBaths } from './useBaths'
 import type { CoatedView } from './useCoated'
@@ -12,6 +13,7 @@ import type { CoatedView } from './useCoated'
 /** Developing by looking, or by brush; clearing, fixing and washing; then what became of it. */
 const { view } = defineProps<{ view: CoatedView }>()
 const session = useSession()
+const show = useShow()
 const baths = useBaths(view)
 const { at, step, seconds } = baths
 const said = ref('')
@@ -79,7 +81,7 @@ const silverG = computed(() => (process.value === 'iron-silver' && coatedMl.valu
         :class="i === at ? 'font-bold underline' : i < at ? 'text-quiet' : ''"
         :aria-current="i === at ? 'step' : undefined"
       >
-        {{ i < at ? '✓ ' : '' }}{{ one.name
+        {{ i < at ? '✓ ' : '' }}{{ show.said(one.name)
         }}<span v-if="view.standing.value.tookS[i] != null" class="ml-1 font-mono">{{ showTime(view.standing.value.tookS[i] ?? 0) }}</span>
       </li>
     </ol>
