@@ -109,6 +109,9 @@ test('the trainer hides casts and scores what is dialled out; a ring-around is s
   await page.getByRole('group', { name: 'Yellow' }).getByRole('button', { name: '+5 Yellow' }).click()
   await page.getByRole('button', { name: 'Print it' }).click()
   await expect(page.getByText(/print 2 through 95 Y 80 M/)).toBeVisible()
+  // a page that is loaded again goes on with its round
+  await page.reload()
+  await expect(page.getByText(/print 2 through 95 Y 80 M/)).toBeVisible()
   expect(await seriousFaults(page)).toEqual([])
   await page.getByRole('button', { name: 'It is right' }).click()
   await expect(page.getByText(/^It was too (yellow|magenta|cyan|red|green|blue):/)).toBeVisible()

@@ -1,5 +1,5 @@
 import sharp from 'sharp'
-import { Refusal } from '../house/refusal'
+import { notFound, Refusal } from '../house/refusal'
 
 /** Pixels a photograph may have: a phone's, and no more than can be taken apart in memory. */
 const mostPixels = 60_000_000
@@ -23,4 +23,18 @@ export async function readPicture(bytes: Buffer): Promise<{ type: 'image/png' | 
   } catch (error) {
     throw error instanceof Refusal ? error : refused
   }
+}
+
+export type KeptPicture = Awaited<ReturnType<typeof readPicture>>
+
+/** The photograph that was sent, made anew from its pixels, before anything is locked. */
+export function sentPicture(upload: { bytes: Buffer } | null | undefined): Promise<KeptPicture> {
+  if (!upload) throw new Refusal(400, 'not-a-form', 'Take or choose the photograph.')
+  return readPicture(upload.bytes)
+}
+
+/** A photograph as it is given out, under a name. */
+export function pictureNamed(name: string, photo: KeptPicture | null): { name: string; type: string; bytes: Buffer } {
+  if (!photo) throw notFound('photograph')
+  return { name, type: photo.type, bytes: photo.bytes }
 }

@@ -1,13 +1,12 @@
 import { requireSwatch } from '@selvrin/core'
 import type { Swatch, toneApi } from '@selvrin/core/contract'
 import { nameOf, withName } from '../house/left'
-import { notFound, Refusal } from '../house/refusal'
+import { notFound } from '../house/refusal'
 import { saveSeen } from '../http/changing'
-import { readPicture } from '../http/picture'
+import { pictureNamed, sentPicture, type KeptPicture } from '../http/picture'
 import type { Call, Handler } from '../http/route'
 import type { Database, Row } from '../table/database'
 
-type Kept = Awaited<ReturnType<typeof readPicture>>
 /** strips of the book that are told at once */
 const told = 200
 
@@ -40,23 +39,20 @@ export const keep: Handler<typeof toneApi.keep> = async ({ db, body: { id, body 
 }
 
 /** The picture made anew from its pixels, before anything is locked. */
-export async function photoOf({ db, params, upload }: Call<typeof toneApi.putPhoto>): Promise<Kept> {
+export async function photoOf({ db, params, upload }: Call<typeof toneApi.putPhoto>): Promise<KeptPicture> {
   await inBook(db, params.id)
-  if (!upload) throw new Refusal(400, 'not-a-form', 'Take or choose the photograph.')
-  return readPicture(upload.bytes)
+  return sentPicture(upload)
 }
 
 export const putPhoto: Handler<typeof toneApi.putPhoto> = async ({ db, params: { id }, now, before }) => {
   await inBook(db, id)
-  await db.SwatchPhoto.upsert({ swatchId: id, ...(before as Kept), at: now })
+  await db.SwatchPhoto.upsert({ swatchId: id, ...(before as KeptPicture), at: now })
   return { done: true as const }
 }
 
 export const getPhoto: Handler<typeof toneApi.getPhoto> = async ({ db, params: { id } }) => {
   await inBook(db, id)
-  const photo = await db.SwatchPhoto.findByPk(id)
-  if (!photo) throw notFound('photograph')
-  return { name: 'strip', type: photo.type, bytes: photo.bytes }
+  return pictureNamed('strip', await db.SwatchPhoto.findByPk(id))
 }
 
 export const takeOut: Handler<typeof toneApi.takeOut> = async ({ db, params: { id }, body: { version }, now }) => {

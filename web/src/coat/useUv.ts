@@ -11,10 +11,11 @@ import { ring } from './ring'
 import type { CoatedView } from './useCoated'
 
 type Shining = Extract<CoatAct, { kind: 'strip' | 'expose' }>
-/** What stands under the lamp, and since when (ms); kept by the tab. */
+/** What stands under the lamp, since when (ms), and when it went off, where that could not be written down yet; kept by the tab. */
 interface Lit {
   act: Shining
   sinceMs: number
+  offMs?: number
 }
 /** s a lamp usually needs where nobody has exposed anything yet. Rounded literature value. */
 const firstGuessS = 2 * 60
@@ -92,7 +93,7 @@ export function useUv(view: CoatedView) {
     { immediate: true },
   )
   const time = useTime(250)
-  const seconds = computed(() => (lit.value ? Math.max(0, (time.value - lit.value.sinceMs) / 1000) : 0))
+  const seconds = computed(() => (lit.value ? Math.max(0, ((lit.value.offMs ?? time.value) - lit.value.sinceMs) / 1000) : 0))
   /** s after which a band more is covered, the last when the lamp goes off */
   const totals = computed((): number[] => {
     const act = lit.value?.act
@@ -118,8 +119,9 @@ export function useUv(view: CoatedView) {
   }
   /** The lamp is off: what was given is written down. */
   async function off(): Promise<void> {
-    const one = lit.value
-    if (!one) return
+    if (!lit.value) return
+    // what was given does not grow while nobody can write it down
+    const one = (lit.value = { offMs: now(), ...lit.value })
     const act: CoatAct = one.act.kind === 'expose' ? { ...one.act, seconds: Math.max(1, Math.round(seconds.value)) } : one.act
     if (await view.write(act)) lit.value = null
   }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { castAmounts, casts, oppositeOf, type Cast, type ColourMaterial, type PaperBody, type PrintSaid } from '@selvrin/core'
 import { computed, ref } from 'vue'
+import PressOne from '../fields/PressOne.vue'
 import { light } from '../light/light'
 import { saidWords } from '../printroom/words'
 import CastPhoto from './CastPhoto.vue'
@@ -51,20 +52,15 @@ function amount(units: number): void {
       />{{ cast }}
     </button>
   </div>
-  <div v-if="current" class="mb-2 flex flex-wrap items-center gap-2" role="group" :aria-label="`How much too ${current.cast}`">
+  <div v-if="current" class="mb-2 flex flex-wrap items-center gap-2">
     <span class="font-semibold">too {{ current.cast }},</span>
-    <button
-      v-for="one in castAmounts"
-      :key="one.units"
-      type="button"
-      class="button button-small"
-      :class="current.units === one.units ? 'button-main' : ''"
-      :aria-pressed="current.units === one.units"
-      :disabled="busy"
-      @click="amount(one.units)"
-    >
-      {{ one.name }} {{ one.units }}
-    </button>
+    <PressOne
+      :model-value="current.units"
+      :label="`How much too ${current.cast}`"
+      :choices="castAmounts.map(({ units, name }) => ({ value: units, name: `${name} ${units}` }))"
+      :busy="busy"
+      @update:model-value="(units) => units !== null && amount(units)"
+    />
   </div>
   <div class="mb-2 flex flex-wrap items-center gap-2">
     <button

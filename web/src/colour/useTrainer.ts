@@ -2,6 +2,7 @@ import { hiddenCast, layersOf, sceneNames, trainerLevels, trainerState, type Col
 import { trainerApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { keptByTab } from '../printroom/keptByTab'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { usePage } from '../api/usePage'
@@ -27,12 +28,13 @@ export function useTrainer() {
     () => false,
   )
   void page.load()
-  const material = ref<ColourMaterial | null>('negative')
+  // kept by the tab: a page that is loaded again goes on with its round
+  const material = keptByTab<ColourMaterial | null>('selvrin.trainer.material', 'negative')
   const materialNow = computed((): ColourMaterial => material.value ?? 'negative')
-  const round = shallowRef<Round | null>(null)
-  const turns = ref<PackTurn[]>([])
+  const round = keptByTab<Round | null>('selvrin.trainer.round', null)
+  const turns = keptByTab<PackTurn[]>('selvrin.trainer.turns', [])
   const turning = ref<PackTurn>({ y: 0, m: 0 })
-  const ended = ref<{ score: number; rest: number; lacks: PackTurn } | null>(null)
+  const ended = keptByTab<{ score: number; rest: number; lacks: PackTurn } | null>('selvrin.trainer.ended', null)
   const { busy, problem, act } = useAction({ keeps: false })
   const levelOf = computed(() => trainerLevels[(round.value?.level ?? 1) - 1])
   const hidden = computed(() => round.value && hiddenCast(round.value.level, round.value.seed))
@@ -55,7 +57,7 @@ export function useTrainer() {
       problem.value = 'The picture cannot be worked out here.'
     }
   }
-  watch([round, turns, materialNow], () => void draw(), { deep: true })
+  watch([round, turns, materialNow], () => void draw(), { deep: true, immediate: true })
 
   function begin(level: number): void {
     const seed = Math.floor(Math.random() * 0x1_0000_0000)

@@ -2,6 +2,7 @@
 import { stopsOfPercent, type PaperBody, type PrintSaid, type WholeTry } from '@selvrin/core'
 import { computed, ref } from 'vue'
 import CastRows from '../colour/CastRows.vue'
+import PressOne from '../fields/PressOne.vue'
 import { stopWords } from '../printroom/words'
 import PlacePanel from './PlacePanel.vue'
 
@@ -34,7 +35,8 @@ const stopsOf = (of: number | null): number => {
   const one = said.find((each) => ofRow(each, of))
   return one && 'stops' in one ? one.stops : 0
 }
-const isPercent = (of: number | null, percent: number): boolean => Math.abs(stopsOf(of) - stopsOfPercent(percent)) < 1e-6
+const percentOf = (of: number | null): number | null =>
+  percents.find((percent) => Math.abs(stopsOf(of) - stopsOfPercent(percent)) < 1e-6) ?? null
 function sayPercent(of: number | null, percent: number): void {
   const rest = said.filter((one) => !ofRow(one, of))
   const stops = stopsOfPercent(percent)
@@ -55,36 +57,28 @@ const places = computed(() => said.flatMap((one) => (one.of === 'place' ? [one] 
 <template>
   <section aria-labelledby="say">
     <h2 id="say" class="mb-2 text-2xl font-bold">Say how it came out</h2>
-    <div v-for="row in rows" :key="row.name" class="mb-2 flex flex-wrap items-center gap-2" role="group" :aria-label="row.name">
-      <b v-if="split" class="w-full">{{ row.name }}</b>
-      <button
-        v-for="percent in percents"
-        :key="percent"
-        type="button"
-        class="button"
-        :class="isPercent(row.of, percent) ? 'button-main' : ''"
-        :aria-pressed="isPercent(row.of, percent)"
-        :disabled="busy"
-        @click="sayPercent(row.of, percent)"
-      >
-        {{ percentName(percent) }}
-      </button>
+    <div v-for="row in rows" :key="row.name" class="mb-2">
+      <b v-if="split" class="mb-2 block">{{ row.name }}</b>
+      <PressOne
+        :model-value="percentOf(row.of)"
+        :label="row.name"
+        :choices="percents.map((value) => ({ value, name: percentName(value) }))"
+        size="usual"
+        :busy="busy"
+        @update:model-value="(percent) => sayPercent(row.of, percent ?? 0)"
+      />
     </div>
     <CastRows v-if="material !== 'black-and-white'" :said="said" :material="material" :busy="busy" @say="emit('say', $event)" />
-    <div v-if="graded" class="mb-2 flex flex-wrap gap-2" role="group" aria-label="Grade">
-      <button
-        v-for="one in halves"
-        :key="one.value"
-        type="button"
-        class="button"
-        :class="halvesNow === one.value ? 'button-main' : ''"
-        :aria-pressed="halvesNow === one.value"
-        :disabled="busy"
-        @click="sayHalves(one.value)"
-      >
-        {{ one.name }}
-      </button>
-    </div>
+    <PressOne
+      v-if="graded"
+      class="mb-2"
+      :model-value="halvesNow"
+      label="Grade"
+      :choices="halves"
+      size="usual"
+      :busy="busy"
+      @update:model-value="(value) => sayHalves(value ?? 0)"
+    />
     <div class="flex flex-wrap gap-2" role="group" aria-label="Places">
       <button
         v-for="one in places"

@@ -65,7 +65,7 @@ async function write(): Promise<void> {
       <div v-else class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-10 max-lg:grid-cols-1">
         <form v-if="phase === 'reading'" class="space-y-5" @submit.prevent="write">
           <ChoiceField v-model="rollId" label="Which film" :choices="choices" />
-          <PressOne v-model="look" label="What is seen" :choices="guide.looks" large />
+          <PressOne v-model="look" label="What is seen" :choices="guide.looks" size="large" />
           <ProblemLine :problem="problem" />
           <button class="button button-main" :disabled="busy || look === null || rollId === null">Write it down</button>
         </form>

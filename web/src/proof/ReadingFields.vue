@@ -29,7 +29,7 @@ const filmKinds = [
 </script>
 
 <template>
-  <PressOne v-if="guide.looks.length > 0" v-model="look" label="What is seen" :choices="guide.looks" clearable large />
+  <PressOne v-if="guide.looks.length > 0" v-model="look" label="What is seen" :choices="guide.looks" clearable size="large" />
   <PhotoReading v-if="kind === 'scrap-density' && look === null" v-model:working="measuring" @read="fromPhoto" />
   <div v-if="form && look === null" class="grid grid-cols-2 items-start gap-4 max-sm:grid-cols-1">
     <TextField

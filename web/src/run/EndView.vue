@@ -133,11 +133,11 @@ const taking = ref(false)
     <div class="flex flex-wrap gap-x-10 gap-y-4">
       <div>
         <p class="font-semibold">Before hanging</p>
-        <PressOne v-model="wiping" label="Before hanging" :choices="wipings_" large />
+        <PressOne v-model="wiping" label="Before hanging" :choices="wipings_" size="large" />
       </div>
       <div>
         <p class="font-semibold">Hung up</p>
-        <PressOne v-model="dryer" label="Hung up" :choices="dryers_" large />
+        <PressOne v-model="dryer" label="Hung up" :choices="dryers_" size="large" />
       </div>
     </div>
     <div v-for="time in over" :key="time.step" class="max-w-xl">

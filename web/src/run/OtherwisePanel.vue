@@ -71,7 +71,7 @@ async function keep(): Promise<void> {
     @submit="keep"
   >
     <p>It comes after {{ clock.course[clock.step]?.name }}, which goes on meanwhile.</p>
-    <PressOne v-model="kind" label="What" :choices="kinds" large />
+    <PressOne v-model="kind" label="What" :choices="kinds" size="large" />
     <PressOne v-if="kind === 'add'" v-model="seconds" label="How long" :choices="times" />
     <template v-else>
       <p v-if="steps.length === 0">Nothing is to come any more.</p>
