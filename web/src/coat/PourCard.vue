@@ -81,7 +81,7 @@ async function coat(): Promise<void> {
         <p v-if="!isLooked" class="mt-2 text-quiet">Looking at the shelf.</p>
         <p v-else-if="choices(one).length === 0" class="mt-2 font-semibold" role="alert">
           ▲ None of it stands on the shelf: mix it at the <RouterLink to="/scales" class="link">Scales</RouterLink>, or pour its parts
-          together on the <RouterLink to="/shelf" class="link">Shelf</RouterLink>.
+          together on their card in the <RouterLink to="/formulary" class="link">Formulary</RouterLink>.
         </p>
         <ChoiceField v-else v-model="chosen[one.part]!" class="mt-2 max-w-md" label="Out of" :choices="choices(one)" />
       </li>

@@ -22,7 +22,7 @@ const formulas = useFormulas()
 const { busy, problem, act } = useAction()
 onMounted(() => void bottles.load())
 const newId = uuid()
-const totalMl = ref<number | null>(1000)
+const totalMl = ref<number | null>(row.body.finalMl)
 const ratio = ref(String(0))
 const combine = computed(() => row.body.combine ?? [])
 const ratios = computed(() => row.body.use.dilutions.map((parts, i) => ({ value: String(i), name: showParts(parts) })))
@@ -37,6 +37,9 @@ const choices = (formulaId: string) =>
 const from = (formulaId: string) => picked[formulaId] ?? choices(formulaId)[0]?.value ?? null
 const nameOf = (formulaId: string) => formulas.rows.find((one) => one.id === formulaId)?.body.name ?? 'a formula that is gone'
 
+/** days a mixture keeps from which on it is a stock of its own. House default. */
+const stockDays = 7
+const keeps = computed(() => (row.body.use.keeping.fullDays ?? 0) >= stockDays)
 /** Cautions of what is in the parts, before the hand is at the bottle. */
 const warnings = (formulaId: string) => [
   ...new Set(
@@ -73,7 +76,7 @@ async function pour(): Promise<void> {
         <b class="amount">{{ volume(volumes[i] ?? 0) }}</b>
         <div>
           <b class="text-xl">Part {{ part.part }}</b
-          >{{ i > 0 ? ` into part ${combine[i - 1]?.part}` : '' }}
+          >{{ i > 0 ? ` into ${i > 1 ? 'what is poured' : `part ${combine[0]?.part}`}` : '' }}
           <RouterLink :to="`/formulary/${part.formulaId}`" class="link ml-2">{{ nameOf(part.formulaId) }}</RouterLink>
           <p v-for="word in warnings(part.formulaId)" :key="word" class="font-semibold">{{ word }}.</p>
           <div class="mt-1 max-w-sm">
@@ -92,7 +95,14 @@ async function pour(): Promise<void> {
         <div><b class="text-xl">Water</b></div>
       </li>
     </ol>
-    <p class="text-lg">Only right before use: the parts keep, what is poured together does not. A separate graduate for each part.</p>
+    <p class="text-lg">
+      {{
+        keeps
+          ? 'In this order, slowly, stirring; what is poured together keeps as a stock of its own.'
+          : 'Only right before use: the parts keep, what is poured together does not.'
+      }}
+      A separate graduate for each part.
+    </p>
     <ProblemLine :problem="problem" />
     <button class="button button-main min-h-14" :disabled="busy">Poured together</button>
   </form>
