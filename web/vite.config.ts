@@ -18,6 +18,11 @@ export default defineConfig({
   plugins: [withoutSummaries, vue(), tailwind()],
   build: {
     target: 'es2022',
+    // what every page has already is not asked for ahead with each part of one
+    modulePreload: {
+      resolveDependencies: (_, deps, { hostType }) =>
+        hostType === 'js' ? deps.filter((one) => !/\/(house|vendor|index)-/.test(one)) : deps,
+    },
     emptyOutDir: true, // the charts, which are loaded with what needs them
     chunkSizeWarningLimit: 600,
     rolldownOptions: {
@@ -28,7 +33,7 @@ export default defineConfig({
             { name: 'vendor', test: /node_modules\/(@?vue|vue-router|pinia|@headlessui(?!\/vue\/dist\/components\/combobox)|idb|uuid)\// },
             {
               name: 'house',
-              test: /web\/src\/(fields|marks|session|api|hand|light|room\/(stations|RoomLine|RoomKeys|BenchEdge|LightButton|useWayBack)|run\/(clocks|log|sender)\.|bottle\/(ShelfStation|BottleVessel|todo|shelfOrder|useQuickUse)\.|stores\.|notice)(?!\/(PressOne|ModalPanel|EndedDialog|QuantityField|matches|TakeBackPanel|LongTable|BodyField|useContractForm|SpokenLine|UndoNotice|FindingList|repairWords|ProgressBar|upload|useSending|AskCard|PressSome|FindField|SwitchField|PageState|VerdictMark|download|focusFirst|usePage\.|FormPanel|QuantityField|remembered|unread|ReadField|RatioField|read\.|SuggestField|TickBox|TextField|FieldFrame|telling|area|figure\.))/,
+              test: /web\/src\/(fields|marks|session|api|hand|light|room\/(stations|RoomLine|RoomKeys|BenchEdge|LightButton|useWayBack)|run\/(clocks|log|sender)\.|bottle\/(ShelfStation|BottleVessel|todo|shelfOrder|useQuickUse)\.|stores\.|notice)(?!\/(PressOne|WaitFor|ModalPanel|EndedDialog|QuantityField|matches|TakeBackPanel|LongTable|BodyField|useContractForm|SpokenLine|UndoNotice|FindingList|repairWords|ProgressBar|upload|useSending|AskCard|PressSome|FindField|SwitchField|PageState|VerdictMark|download|focusFirst|usePage\.|FormPanel|QuantityField|remembered|unread|ReadField|RatioField|read\.|SuggestField|TickBox|TextField|FieldFrame|telling|area|figure\.))/,
             },
           ],
         },

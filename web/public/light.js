@@ -1,4 +1,3 @@
-// before anything is drawn: a page that was in safelight never flashes white
 try {
   document.documentElement.dataset.light = localStorage.getItem('selvrin.light') === 'safelight' ? 'safelight' : 'white'
 } catch {
