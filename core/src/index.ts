@@ -505,7 +505,7 @@ export {
   type CostedPart,
   type PlatinumContrast,
 } from './coat/coating'
-export { silverCoated } from './coat/metal'
+export { metalGiven, silverCoated } from './coat/metal'
 export { coatAct, type CoatAct } from './coat/acts'
 export { benchPartOf, coatCautions, coatPartNames, coatParts, uvCaution, type BenchPart, type CoatPart } from './coat/bench'
 export {

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { coatingVolume, dropsOf, measuredMl, platinumContrasts, platinumDrops, sensitizerCost } from './coating'
-import { silverCoated } from './metal'
+import { cyanotypeSheet } from '../samples'
+import { metalGiven, silverCoated } from './metal'
 import { coatedProcesses, contrastFor, exposureScale, negativeFits, palladiumScale } from './negative'
 import { coatedSteps } from './steps'
 import { lampOutput, throughFog, uvAtDistance, uvTime } from './uv'
@@ -23,6 +24,27 @@ test('a coat by its area, and the drops of it', () => {
 test('silver in what was coated', () => {
   const { silverNitrateG, silverG } = silverCoated(1.4)
   expect([1000 * silverNitrateG, 1000 * silverG].map((one) => Number(one.toFixed(1)))).toEqual([53.2, 33.8])
+})
+
+test('the metal of a print leaves it in one step, and is named for its drum', () => {
+  const coated = {
+    kind: 'coat' as const,
+    poured: [{ part: 'sensitizer' as const, bottleId: 'a', entryId: 'b', drops: 28 }],
+    humidity: null,
+  }
+  const gives = (more: Partial<typeof cyanotypeSheet>, kind: string) => {
+    const body = { ...cyanotypeSheet, ...more }
+    return metalGiven(
+      body,
+      coated,
+      coatedSteps(body.process).findIndex((one) => one.kind === kind),
+    )
+  }
+  expect(gives({ process: 'iron-silver' }, 'wash')?.silverG).toBeCloseTo(0.0338, 4)
+  expect(gives({ process: 'iron-silver' }, 'fix')).toBeNull()
+  expect(gives({ process: 'palladium', contrast: 'normal' }, 'clear')).toEqual({ metal: 'palladium', silverG: 0 })
+  expect(gives({ process: 'palladium', contrast: 'normal', platinumDrops: 4 }, 'clear')).toEqual({ metal: 'platinum', silverG: 0 })
+  expect(gives({}, 'wash')).toBeNull()
 })
 
 test('drops of platinum and palladium, by size and contrast', () => {

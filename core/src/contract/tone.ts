@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { swatchBody } from '../tone/swatch'
-import { done, id, idParams, pictureQuery, version } from '../shape/common'
+import { done, id, idParams, listQuery, page, pictureQuery, version } from '../shape/common'
 import { endpoint } from './endpoint'
 import { pictureBytes } from './proof'
 
@@ -12,7 +12,8 @@ const swatch = z.object({
 
 export const toneApi = {
   get: endpoint('GET', '/api/swatches', 'member', 'The swatch book: strips toned here, the newest first', {
-    response: z.object({ swatches: z.array(swatch) }),
+    query: listQuery,
+    response: page(swatch),
   }),
   keep: endpoint('POST', '/api/swatches', 'technician', 'A strip goes into the swatch book', {
     body: z.strictObject({ id, body: swatchBody }),

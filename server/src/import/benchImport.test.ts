@@ -1,5 +1,5 @@
 import { readFile, understander, writeFile, type ExchangeKind, type Present } from '@selvrin/core'
-import { coatApi, importApi, toneApi, type CoatedSheet, type CoatPage, type ImportRow, type Swatch } from '@selvrin/core/contract'
+import { coatApi, importApi, type CoatedSheet, type CoatPage, type ImportRow, type Swatch } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { testHouse, type Answer, type Caller, type TestHouse } from '../test/house'
 
@@ -21,7 +21,7 @@ type Bench = Required<Pick<Present, 'swatches' | 'lamps' | 'coated' | 'people'>>
 /** Swatch book, lamps and hand-coated prints of a house, as the page of files reads them. */
 async function benchOf(who: Caller): Promise<Present & Bench> {
   const rows = async <Row>(path: string) => (await who.send('GET', path)).body.rows as unknown as Row[]
-  const { swatches } = (await who.call(toneApi.get)).body as unknown as { swatches: Swatch[] }
+  const swatches = await rows<Swatch>('/api/swatches')
   const { lamps } = (await who.call(coatApi.get)).body as unknown as CoatPage
   const people = await rows<Bench['people'][number]>('/api/people')
   return { formulas: [], jars: [], chart: [], swatches, lamps, coated: await rows<CoatedSheet>('/api/coated'), people }

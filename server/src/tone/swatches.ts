@@ -1,24 +1,20 @@
 import { requireSwatch } from '@selvrin/core'
 import type { Swatch, toneApi } from '@selvrin/core/contract'
+import { Op } from 'sequelize'
 import { nameOf, withName } from '../house/left'
 import { notFound } from '../house/refusal'
 import { saveSeen } from '../http/changing'
+import { pageOf } from '../http/page'
 import { pictureNamed, sentPicture, type KeptPicture } from '../http/picture'
 import type { Call, Handler } from '../http/route'
 import type { Database, Row } from '../table/database'
 
-/** strips of the book that are told at once */
-const told = 200
-
-async function swatchRows(db: Database, where: object = {}): Promise<Swatch[]> {
+async function swatchRows(db: Database, where: object, limit?: number): Promise<Swatch[]> {
   const rows = await db.Swatch.findAll({
     where: { goneAt: null, ...where },
     include: [withName(), { association: 'photo', attributes: ['at'] }],
-    order: [
-      ['at', 'desc'],
-      ['id', 'desc'],
-    ],
-    limit: told,
+    order: [['id', 'desc']],
+    ...(limit === undefined ? {} : { limit }),
   })
   return rows.map((row) => ({ id: row.id, version: row.version, at: row.at, by: nameOf(row.by), body: row.body, photo: row.photo != null }))
 }
@@ -28,7 +24,8 @@ async function inBook(db: Database, id: string): Promise<Row<'Swatch'>> {
   return row
 }
 
-export const book: Handler<typeof toneApi.get> = async ({ db }) => ({ swatches: await swatchRows(db) })
+export const book: Handler<typeof toneApi.get> = async ({ db, query: { limit, after } }) =>
+  pageOf(await swatchRows(db, after === undefined ? {} : { id: { [Op.lt]: after } }, limit + 1), limit)
 
 export const keep: Handler<typeof toneApi.keep> = async ({ db, body: { id, body }, who, now }) => {
   requireSwatch(body)

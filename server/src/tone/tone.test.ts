@@ -20,7 +20,7 @@ const strip = {
 }
 const keep = (body: object, id = uuid()) => ilse.call(toneApi.keep, { body: { id, body } })
 const book = async (who: Caller, of: string): Promise<Swatch[]> =>
-  ((await who.call(toneApi.get)).body.swatches as unknown as Swatch[]).filter((one) => one.id === of)
+  ((await who.call(toneApi.get)).body.rows as unknown as Swatch[]).filter((one) => one.id === of)
 
 test('a strip goes into the book with its photograph, everybody reads it, and it can be taken out', async () => {
   const kept = (await keep(strip)).body as unknown as Swatch
@@ -49,4 +49,17 @@ test('a strip that nobody could mix again does not go in', async () => {
   expect((await keep({ ...strip, paper: ' ' })).status).toBe(400)
   expect((await keep({ ...strip, toneS: 0 })).status).toBe(400)
   expect(said(await keep({ ...strip, toner: 'selenium', ratio: null, bleaching: null, dilution: 9 }))).toEqual([200, undefined])
+})
+
+test('the book is told page by page, the newest first, and none twice', async () => {
+  const all = ((await ilse.call(toneApi.get)).body.rows ?? []).map((one) => String(one.id))
+  const paged: string[] = []
+  for (let after: string | undefined; ;) {
+    const { body } = await ilse.call(toneApi.get, { query: { limit: '4', ...(after === undefined ? {} : { after }) } })
+    paged.push(...(body.rows ?? []).map((one) => String(one.id)))
+    if (body.after === null) break
+    after = String(body.after)
+  }
+  expect(all.length).toBeGreaterThan(8)
+  expect(paged).toEqual(all)
 })

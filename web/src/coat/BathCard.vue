@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { brushMixes, coatedSteps, showTime, silverCoated } from '@selvrin/core'
+import { brushMixes, metalGiven, showTime } from '@selvrin/core'
 import { computed, ref } from 'vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TextField from '../fields/TextField.vue'
@@ -20,19 +20,11 @@ const said = ref('')
 const process = computed(() => view.sheet.value?.body.process ?? 'cyanotype')
 const isMetal = computed(() => process.value === 'platinum' || process.value === 'palladium')
 const isDeveloping = computed(() => step.value?.kind === 'develop')
-/** ml of sensitizer that were coated: its silver goes with the first wash */
-const coatedMl = computed(() => {
-  const { body, acts } = view.sheet.value ?? {}
-  const coat = acts?.find(({ act }) => act.kind === 'coat')?.act
-  return coat?.kind === 'coat' && body ? coat.poured.reduce((sum, one) => sum + one.drops, 0) * body.dropMl : 0
+/** what this step gives off that does not go down the sink */
+const gives = computed(() => {
+  const { value: sheet } = view.sheet
+  return sheet && metalGiven(sheet.body, sheet.acts.find(({ act }) => act.kind === 'coat')?.act ?? null, at.value)
 })
-/** which step gives the metal: the first water of iron–silver, the first clearing bath of the others */
-const givesMetal = computed(() => {
-  if (process.value === 'cyanotype') return false
-  const first = coatedSteps(process.value).findIndex((one) => one.kind === (process.value === 'iron-silver' ? 'wash' : 'clear'))
-  return at.value === first
-})
-const silverG = computed(() => (process.value === 'iron-silver' && coatedMl.value > 0 ? silverCoated(coatedMl.value).silverG : 0))
 </script>
 
 <template>
@@ -59,17 +51,17 @@ const silverG = computed(() => (process.value === 'iron-silver' && coatedMl.valu
         </p>
       </details>
       <TapDrum
-        v-if="givesMetal && session.isTechnician"
+        v-if="gives && session.isTechnician"
         class="mb-4"
         :title="process === 'iron-silver' ? 'First wash' : 'Clearing, bath 1'"
         family="nob"
-        :metal="process === 'iron-silver' ? 'silver' : process"
+        :metal="gives.metal"
         :ml="500"
-        :silver-g="silverG"
+        :silver-g="gives.silverG"
         source="wash"
         :note="`coated print ${view.sheet.value?.number ?? ''}`"
       />
-      <p v-else-if="givesMetal" class="mb-4 font-semibold">▲ It holds metal: a technician pours it into its drum, not down the sink.</p>
+      <p v-else-if="gives" class="mb-4 font-semibold">▲ It holds metal: a technician pours it into its drum, not down the sink.</p>
     </template>
     <template v-else>
       <p class="mb-3 text-3xl font-bold" role="status">Through all its baths. Judge it dry.</p>

@@ -81,14 +81,14 @@ export function useUv(view: CoatedView) {
       return sentence(error)
     }
   })
+  // by its figure: what somebody typed stays while nothing else is proposed
   watch(
-    proposed,
+    () => (typeof proposed.value === 'string' ? null : proposed.value.seconds),
     (one) => {
       // a time that was proposed for other lamps is none
-      if (typeof one === 'string') return void (typed.seconds = null)
-      typed.seconds = one.seconds
+      typed.seconds = one
       // a strip around what is expected
-      if (strip.value === null) typed.firstS = Math.max(5, Math.round(one.seconds / 2))
+      if (one !== null && strip.value === null) typed.firstS = Math.max(5, Math.round(one / 2))
     },
     { immediate: true },
   )

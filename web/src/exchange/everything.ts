@@ -1,6 +1,7 @@
 import {
   api,
   coatApi,
+  toneApi,
   traysApi,
   type Bottle,
   type CoatedSheet,
@@ -8,6 +9,7 @@ import {
   type PrintSheet,
   type PrintTryRow,
   type Proof,
+  type Swatch,
 } from '@selvrin/core/contract'
 import { call } from '../api/call'
 
@@ -39,6 +41,8 @@ export const everyTest = (told: Told): Promise<Proof[]> => everyRow((query) => c
 /** Every sheet of a print with its tries, the newest first. */
 export const everyPrint = (told: Told): Promise<{ sheet: PrintSheet; tries: PrintTryRow[] }[]> =>
   everyRow((query) => call(traysApi.whole, { query }), told)
+/** Every strip of the swatch book, the newest first. */
+export const everySwatch = (told: Told): Promise<Swatch[]> => everyRow((query) => call(toneApi.get, { query }), told)
 /** Every hand-coated print, the newest first. */
 export const everyCoated = (told: Told): Promise<CoatedSheet[]> => everyRow((query) => call(coatApi.list, { query }), told)
 /** Everybody’s name. */

@@ -1,9 +1,9 @@
 import type { ExchangeKind, Present } from '@selvrin/core'
-import { coatApi, toneApi, traysApi, type Bottle } from '@selvrin/core/contract'
+import { coatApi, traysApi, type Bottle } from '@selvrin/core/contract'
 import { computed, onMounted, shallowRef } from 'vue'
 import { useChart, useFormulas, useJars, useShelves, useVessels } from '../stores'
 import { call } from '../api/call'
-import { everyBottle, everyCoated, everyLine, everyPerson, everyPrint, everyTest } from './everything'
+import { everyBottle, everyCoated, everySwatch, everyLine, everyPerson, everyPrint, everyTest } from './everything'
 
 /** What the house holds now, which a file is compared with and written from. */
 export function usePresent() {
@@ -41,7 +41,7 @@ export function usePresent() {
   /** What is asked for only where a file of its kind is read or written. */
   async function besides(kind: ExchangeKind, told: (done: number) => void): Promise<Partial<Present>> {
     if (kind === 'prints') return printsAnd(told)
-    if (kind === 'swatches') return { swatches: (await call(toneApi.get)).swatches }
+    if (kind === 'swatches') return { swatches: await everySwatch(told) }
     if (kind === 'lamps') return { lamps: (await call(coatApi.get)).lamps }
     return kind === 'coated' ? { coated: await everyCoated(told), people: await everyPerson() } : {}
   }

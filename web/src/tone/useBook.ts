@@ -32,7 +32,7 @@ export function useBook() {
     (event) => event.subject === 'trays',
   )
   void page.load()
-  const swatches = computed(() => page.value.value?.swatches ?? [])
+  const swatches = computed(() => page.value.value?.rows ?? [])
   const { busy, problem, act } = useAction({ keeps: false })
   const takeOut = (id: string, version: number) =>
     act(async () => {
