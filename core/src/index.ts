@@ -507,7 +507,7 @@ export {
 } from './coat/coating'
 export { metalGiven, silverCoated } from './coat/metal'
 export { coatAct, type CoatAct } from './coat/acts'
-export { benchPartOf, coatCautions, coatPartNames, coatParts, uvCaution, type BenchPart, type CoatPart } from './coat/bench'
+export { benchPartOf, coatCautions, coatPartNames, coatParts, mixedInto, uvCaution, type BenchPart, type CoatPart } from './coat/bench'
 export {
   lampGives,
   lightOf,

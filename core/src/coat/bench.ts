@@ -43,6 +43,23 @@ export function benchPartOf(contents: ChemicalId[]): BenchPart | null {
   return null
 }
 
+interface Recipe {
+  id: string
+  body: { additions: { chemical: ChemicalId }[]; combine?: { formulaId: string }[] | undefined }
+}
+/**
+ * Processes whose mixed sensitizer a formula is a part of, by what its parts hold together: it stands on the shelf for these, whatever else it could be taken for.
+ * @example
+ * mixedInto('a', [{ id: 'a', body: { additions: [{ chemical: 'ferric-ammonium-citrate-green' }] } }]) // → []
+ */
+export const mixedInto = (formulaId: string, recipes: Recipe[]): CoatedProcess[] =>
+  recipes
+    .filter(({ body }) => body.combine?.some((part) => part.formulaId === formulaId))
+    .flatMap(({ body }) => {
+      const parts = recipes.filter((one) => body.combine?.some((part) => part.formulaId === one.id))
+      return benchPartOf(parts.flatMap((one) => one.body.additions.map(({ chemical }) => chemical)))?.processes ?? []
+    })
+
 const metal = ['Ferric oxalate and the metal salts: no dust, gloves, a hood. Platinum salts bring asthma.', 'Oxalates poison: nothing to eat or drink near.', 'Chlorate never dry with anything that burns, never with strong acid.'] // prettier-ignore
 const cautions: Record<CoatedProcess, string[]> = {
   'iron-silver': [

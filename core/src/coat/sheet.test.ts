@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { cyanotypeSheet } from '../samples'
 import type { CoatAct } from './acts'
-import { benchPartOf, coatCautions } from './bench'
+import { benchPartOf, coatCautions, mixedInto } from './bench'
 import { platinumContrasts } from './coating'
 import { lightOf, uvLampBody, uvMoved, type UvLampBody, type UvLight } from './light'
 import { coatMix, coatMixed, requireCoated, scaleOfSheet, type CoatedBody } from './sheet'
@@ -25,6 +25,21 @@ test('what a solution is on the bench goes by what is in it', () => {
   expect(part('potassium-chloroplatinite')).toBe('platinum')
   expect(part()).toBeNull()
   expect(coatCautions('iron-silver').join(' ')).toMatch(/goggles.*ammonia/)
+})
+
+test('a part stands on the shelf for what it is mixed into', () => {
+  const recipe = (id: string, chemicals: string[], parts: string[] = []) => ({
+    id,
+    body: { additions: chemicals.map((chemical) => ({ chemical })), combine: parts.map((formulaId) => ({ formulaId })) },
+  })
+  const iron = 'ferric-ammonium-citrate-green'
+  const recipes = [
+    ...[recipe('a', [iron]), recipe('b', ['tartaric-acid']), recipe('c', ['silver-nitrate']), recipe('mixed', [], ['a', 'b', 'c'])],
+    ...[recipe('own', [iron]), recipe('red', ['potassium-ferricyanide']), recipe('blue', [], ['own', 'red'])],
+  ]
+  expect(mixedInto('a', recipes)).toEqual(['iron-silver'])
+  expect(mixedInto('own', recipes)).toEqual(['cyanotype'])
+  expect(mixedInto('mixed', recipes)).toEqual([])
 })
 
 test('parts of a sheet in drops: halves of a cyanotype, platinum among the palladium, strips beside it', () => {

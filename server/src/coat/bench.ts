@@ -1,8 +1,9 @@
-import { benchPartOf, costOf, pricesFor, type BenchPart, type Catalogue, type Formula } from '@selvrin/core'
-import type { BenchBottle, Jar } from '@selvrin/core/contract'
+import { benchPartOf, costOf, mixedInto, pricesFor, type BenchPart, type Catalogue, type Formula } from '@selvrin/core'
+import type { BenchBottle, FormulaRow, Jar } from '@selvrin/core/contract'
 import { contentsOf } from '../bottle/contents'
 import { bottlesById } from '../bottle/rows'
 import { catalogueOf } from '../chemical/chemistry'
+import { newestFormulas } from '../formula/queries'
 import { jarsWithSums } from '../jar/queries'
 import type { Database } from '../table/database'
 
@@ -23,23 +24,18 @@ export async function onBench(db: Database, bottleId: string, catalogue: Catalog
 }
 
 /** Bottles in use whose recipe, or that of a part of it, holds what belongs on the bench. What is really in them is looked at after that. */
-async function likely(db: Database): Promise<string[]> {
+async function likely(db: Database, recipes: FormulaRow[]): Promise<string[]> {
+  const bodyOf = new Map(recipes.map((one) => [one.id, one.body]))
   const rows = await db.Bottle.findAll({
     attributes: ['id'],
     where: { retiredAt: null },
     include: [{ association: 'madeOf' }],
     order: ['id'],
   })
-  const partIds = rows.flatMap((row) => row.madeOf?.body.combine?.map((one) => one.formulaId) ?? [])
-  const parts = await db.FormulaVersion.findAll({ attributes: ['formulaId', 'body'], where: { formulaId: partIds } })
   return rows
     .filter(({ madeOf }) => {
-      if (!madeOf) return false
-      const own = [
-        madeOf.body,
-        ...parts.filter((one) => madeOf.body.combine?.some((part) => part.formulaId === one.formulaId)).map((one) => one.body),
-      ]
-      return own.some((body) => benchPartOf(body.additions.map((one) => one.chemical)) !== null)
+      const parts = (madeOf?.body.combine ?? []).flatMap((one) => bodyOf.get(one.formulaId) ?? [])
+      return [madeOf?.body, ...parts].some((body) => body && benchPartOf(body.additions.map((one) => one.chemical)) !== null)
     })
     .map((row) => row.id)
 }
@@ -48,10 +44,13 @@ async function likely(db: Database): Promise<string[]> {
 export async function benchRows(db: Database, now: number): Promise<BenchBottle[]> {
   const catalogue = await catalogueOf(db)
   const jars = await jarsOf(db)
+  const recipes = await newestFormulas(db, { ids: null, after: null, limit: null })
   const rows: BenchBottle[] = []
-  for (const bottle of await bottlesById(db, await likely(db), now)) {
+  for (const bottle of await bottlesById(db, await likely(db, recipes), now)) {
     const on = await onBench(db, bottle.id, catalogue, jars)
-    if (!on || bottle.state.volumeMl <= 0) continue
+    const others = mixedInto(bottle.formulaId, recipes)
+    const isAnothers = others.length > 0 && !others.some((one) => on?.processes.includes(one))
+    if (!on || isAnothers || bottle.state.volumeMl <= 0) continue
     const { id, label, name, state } = bottle
     rows.push({
       id,

@@ -141,4 +141,7 @@ test('the shelf knows what a print took, and a bottle that stands for a bath is 
   const names = (await page()).bench.map((one) => one.name)
   expect(names).not.toContain('Ferricyanide bleach for toning')
   expect(names).not.toContain('Iron–silver sensitizer, part C')
+  // iron citrate, but for another process
+  expect(names).not.toContain('Iron–silver sensitizer, part A')
+  expect(names).toContain('Iron-blue sensitizer, part A')
 })

@@ -83,7 +83,7 @@ const never = computed(() => (thiourea.value ? neverWith(thiourea.value) : []))
       </section>
       <section v-if="session.isTechnician" class="mb-8 max-w-4xl" aria-labelledby="away">
         <h2 id="away" class="mb-1 text-2xl font-bold">Into the drums</h2>
-        <p class="mb-1">What was used up, and the first wash after it. The rest of the washing may go down.</p>
+        <p class="mb-1">What was used up, and the first wash after it. The rest of the washing goes as your local rules allow.</p>
         <TapDrum v-for="one in away" :key="one.title" v-bind="one" :ml="1000" note="toning" />
       </section>
       <SwatchBook class="mb-8" :book="book" @pick="tone = $event" />
