@@ -91,6 +91,15 @@ test('a sheet is coated drop by drop, dried, timed by a strip, exposed and bathe
   await button('It is finished').click()
   await expect(stage).toHaveText('done')
   await expect(page.getByText('softer than hoped')).toBeVisible()
+  // a slip of the hand is taken back, and done anew
+  await button('Take back: it is finished').click()
+  await expect(stage).toHaveText('in its baths')
+  await button('Take back: Wash').click()
+  await expect(step).toHaveText('Wash')
+  await button('Not needed, or done elsewhere').click()
+  await page.getByLabel('What is to be said of it').fill('softer than hoped')
+  await button('It is finished').click()
+  await expect(stage).toHaveText('done')
   await expect(page.getByText(/Costs .*paper/)).toBeVisible()
 
   // in red light nothing green or blue

@@ -7,7 +7,7 @@ const lamps = z.array(id).min(1, 'Say which lamp it stands under.').max(12)
 const distanceCm = z.number('A lamp is 1 to 300 cm away.').min(1, 'A lamp is 1 to 300 cm away.').max(300, 'A lamp is 1 to 300 cm away.')
 const band = z.int().min(0).max(11)
 
-/** What was done with a hand-coated sheet; each is written once, and stands. */
+/** What was done with a hand-coated sheet; each is written once and stays on the record, `back` too. */
 export const coatAct = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('coat'),
@@ -36,5 +36,7 @@ export const coatAct = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('expose'), seconds, lamps, distanceCm }),
   z.strictObject({ kind: z.literal('step'), step: z.int().min(0).max(20), seconds: seconds.nullable() }),
   z.strictObject({ kind: z.literal('done'), said: z.string().trim().max(2000) }),
+  /** the last tap was a slip */
+  z.strictObject({ kind: z.literal('back') }),
 ])
 export type CoatAct = z.infer<typeof coatAct>

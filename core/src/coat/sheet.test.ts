@@ -118,6 +118,22 @@ test('a print goes from coating to its last wash, and nothing comes out of turn'
   expect(may(standing(coat, { kind: 'done', said: 'spoiled' }), dry(1500))).toThrow(/finished/)
 })
 
+test('a slip of the hand is taken back, one after another; what was poured or had its light stays', () => {
+  const back: CoatAct = { kind: 'back' }
+  const step = (n: number): CoatAct => ({ kind: 'step', step: n, seconds: 60 })
+  const bathed = [coat, dry(1500), expose, step(2), step(3), { kind: 'done', said: 'too light' } as CoatAct]
+  expect(standing(...bathed)).toMatchObject({ stage: 'done', last: 'done' })
+  expect(standing(...bathed, back)).toEqual(standing(...bathed.slice(0, 5)))
+  expect(standing(...bathed, back, back, back)).toEqual(standing(...bathed.slice(0, 3)))
+  // a step done anew after it counts
+  expect(standing(...bathed, back, back, step(3)).tookS[3]).toBe(60)
+  const stays = standing(...bathed, back, back, back)
+  expect(stays.last).toBeNull()
+  expect(() => requireCoatAct('cyanotype', stays, back)).toThrow(/stays as it was written/)
+  expect(() => requireCoatAct('cyanotype', standing(), back)).toThrow(/nothing to take back/)
+  expect(standing(coat, dry(10), back)).toEqual(standing(coat))
+})
+
 test('damp, dry air, a coat that lies too long', () => {
   const rules = (body: CoatedBody, acts: CoatAct[], now = 0) => coatFindings(body, coatStanding(body.process, told(...acts)), now).map((one) => one.rule)
   expect(rules({ ...cyanotypeSheet, range: 1 }, [])).toEqual(['coat-negative-soft'])

@@ -38,7 +38,13 @@ export interface CoatStanding {
   /** s each step took; null where it was not timed, or not done */
   tookS: (number | null)[]
   said: string
+  /** the last act that holds, where it may be taken back */
+  last: (typeof takenBack)[number] | null
 }
+
+/** What was only said can be taken back; what was poured or had its light cannot. */
+const takenBack = ['dry', 'read', 'step', 'done'] as const
+const mayGoBack = (kind: CoatAct['kind'] | undefined): CoatStanding['last'] => takenBack.find((one) => one === kind) ?? null
 
 /** the first step after drying and exposing */
 const firstBath = 2
@@ -73,6 +79,8 @@ function after(standing: CoatStanding, { at, act, light }: CoatTold, steps: numb
     }
     case 'done':
       return { ...standing, stage: 'done', said: act.said }
+    case 'back':
+      return standing
   }
 }
 
@@ -85,9 +93,10 @@ export function coatStanding(process: CoatedBody['process'], told: CoatTold[]): 
   const steps = coatedSteps(process).length
   const fresh: CoatStanding = {
     ...{ stage: 'coat', coatedAt: null, drySeconds: null, humidity: null, strip: null, exposed: null },
-    ...{ step: 0, tookS: [], said: '' },
+    ...{ step: 0, tookS: [], said: '', last: null },
   }
-  return told.reduce((standing, one) => after(standing, one, steps), fresh)
+  const holds = told.reduce<CoatTold[]>((kept, one) => (one.act.kind === 'back' ? kept.slice(0, -1) : [...kept, one]), [])
+  return { ...holds.reduce((standing, one) => after(standing, one, steps), fresh), last: mayGoBack(holds.at(-1)?.act.kind) }
 }
 
 const stageFor: Record<CoatAct['kind'], CoatStanding['stage'][]> = {
@@ -98,6 +107,7 @@ const stageFor: Record<CoatAct['kind'], CoatStanding['stage'][]> = {
   expose: ['expose'],
   step: ['process'],
   done: ['coat', 'dry', 'expose', 'process'],
+  back: ['coat', 'dry', 'expose', 'process', 'done'],
 }
 const stageSays: Record<CoatStanding['stage'], string> = {
   coat: 'It is not coated yet.',
@@ -109,12 +119,14 @@ const stageSays: Record<CoatStanding['stage'], string> = {
 
 /**
  * Refuses what cannot come next.
- * @throws Refused 'out-of-turn', 'no-strip', 'no-step', DomainError 'no-band'
+ * @throws Refused 'out-of-turn', 'no-strip', 'no-step', 'stays', DomainError 'no-band'
  * @example
  * requireCoatAct('cyanotype', coatStanding('cyanotype', []), { kind: 'done', said: 'spoiled' }) // → undefined
  */
 export function requireCoatAct(process: CoatedBody['process'], standing: CoatStanding, act: CoatAct): void {
   if (!stageFor[act.kind].includes(standing.stage)) throw conflict('out-of-turn', stageSays[standing.stage])
+  if (act.kind === 'back' && standing.last === null)
+    throw conflict('stays', 'There is nothing to take back: what was poured, or had its light, stays as it was written.')
   if (act.kind === 'read') {
     if (!standing.strip) throw impossible('no-strip', 'No strip was exposed yet.', { field: 'chosen' })
     stripReading(standing.strip.steps, standing.strip.bands, act.chosen)

@@ -107,10 +107,14 @@ export async function writeAct(
   await db.CoatedAct.create({ id, coatedId: sheet.id, at: writing.now, byPerson: writing.by, act, light, cost })
 }
 
+/** A print ends when it is said to be finished; the next act, that it was a slip, opens it again. */
+const endOf = ({ kind }: CoatAct, now: number): { endedAt?: number | null } =>
+  kind === 'done' ? { endedAt: now } : kind === 'back' ? { endedAt: null } : {}
+
 export const act: Handler<typeof coatApi.act> = async ({ db, params: { id }, body: asked, who, now }) => {
   const row = await db.Coated.findByPk(id, { lock: true })
   if (!row) throw notFound('print')
   await writeAct(db, await ownCoated(db, id, who), asked, { by: who.id, now })
-  await saveSeen(row.set(asked.act.kind === 'done' ? { endedAt: now } : {}), asked.version, () => ownCoated(db, id, who))
+  await saveSeen(row.set(endOf(asked.act, now)), asked.version, () => ownCoated(db, id, who))
   return ownCoated(db, id, who)
 }

@@ -64,8 +64,13 @@ test('a sheet is coated out of its bottles drop by drop, dried, exposed and bath
   expect(sheet.acts.at(-1)?.light?.watts).toBeLessThan(sheet.acts[2]?.light?.watts ?? 0)
   expect((await page()).last.find((one) => one.process === 'cyanotype')).toMatchObject({ seconds: 600, number: sheet.number })
   for (const step of [2, 3]) sheet = await done(sheet, { kind: 'step', step, seconds: 60 })
-  await done(sheet, { kind: 'done', said: 'holds' })
-  expect((await page()).sheets.map((one) => one.id)).not.toContain(sheet.id)
+  sheet = await done(sheet, { kind: 'done', said: 'holds' })
+  const inTheMaking = async (): Promise<boolean> => (await page()).sheets.some((one) => one.id === sheet.id)
+  expect(await inTheMaking()).toBe(false)
+  // that it is finished was a slip
+  sheet = await done(sheet, { kind: 'back' })
+  expect(await inTheMaking()).toBe(true)
+  expect(sheet.acts.map((one) => one.act.kind).slice(-2)).toEqual(['done', 'back'])
   await expect(house.sql(`update coated_act set act = '{}' where coated_id = $1 returning id`, [sheet.id])).rejects.toThrow(/append/i)
 })
 

@@ -37,7 +37,7 @@ export async function writeCoated({ db, by }: Write, rows: Rows<'coated'>): Prom
       requireCoatAct(row.body.process, coatStanding(row.body.process, told), one.act)
       told.push(one)
     }
-    const endedAt = row.acts.find(({ act }) => act.kind === 'done')?.at ?? null
+    const endedAt = coatStanding(row.body.process, row.acts).stage === 'done' ? (row.acts.at(-1)?.at ?? null) : null
     await db.Coated.create({ id, number: ++number, memberId: row.memberId, body: row.body, byPerson: by, at: row.at, endedAt })
     await db.CoatedAct.bulkCreate(row.acts.map((one) => ({ id: uuid(), coatedId: id, byPerson: row.memberId, ...one })))
   }

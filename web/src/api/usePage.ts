@@ -15,14 +15,18 @@ export function usePage<T>(ask: (unwanted: AbortSignal) => Promise<T>, concerns:
   const problem = ref('')
   const asked = latest()
 
+  /** What the server answered to a write is newer than whatever is still being asked for: that would bring back what was. */
+  function take(answer: T): void {
+    asked.end()
+    value.value = answer
+    problem.value = missing.value = ''
+  }
   /** Answers after the first try where something is shown already, else when there is an answer. */
   function load(): Promise<void> {
     const unwanted = asked.begin()
     return keepTrying(ask, (said) => void (problem.value = said), unwanted)
       .then((answer) => {
-        if (unwanted.aborted || answer === null) return
-        value.value = answer
-        problem.value = missing.value = ''
+        if (!unwanted.aborted && answer !== null) take(answer)
       })
       .catch((error: unknown) => {
         if (unwanted.aborted) return
@@ -37,5 +41,5 @@ export function usePage<T>(ask: (unwanted: AbortSignal) => Promise<T>, concerns:
   }
   onBeforeUnmount(onChange((event) => void ((event === 'all' || concerns(event)) && load())))
   onBeforeUnmount(() => asked.end())
-  return { value, missing, problem, load, begin }
+  return { value, missing, problem, load, take, begin }
 }

@@ -7,6 +7,7 @@ import UpClock from '../printroom/UpClock.vue'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import TapDrum from '../sink/TapDrum.vue'
+import TakeBack from './TakeBack.vue'
 import { useBaths } from './useBaths'
 import type { CoatedView } from './useCoated'
 
@@ -77,6 +78,7 @@ const gives = computed(() => {
         }}<span v-if="view.standing.value.tookS[i] != null" class="ml-1 font-mono">{{ showTime(view.standing.value.tookS[i] ?? 0) }}</span>
       </li>
     </ol>
+    <TakeBack v-if="seconds === null" class="mb-4" :view="view" />
     <div class="max-w-2xl">
       <TextField v-model="said" label="What is to be said of it" hint="such as: a little less for the sky" />
       <button

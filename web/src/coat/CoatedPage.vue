@@ -11,6 +11,7 @@ import { lightWords, partName, sheetWords, stageWords } from './coatWords'
 import DryCard from './DryCard.vue'
 import PourCard from './PourCard.vue'
 import SheetPanel from './SheetPanel.vue'
+import TakeBack from './TakeBack.vue'
 import { useCoated } from './useCoated'
 import UvCard from './UvCard.vue'
 
@@ -66,7 +67,11 @@ const costWords = computed(() => {
           <DryCard v-else-if="standing.stage === 'dry'" :view="view" />
           <UvCard v-else-if="standing.stage === 'expose'" :view="view" />
           <BathCard v-else-if="standing.stage === 'process'" :view="view" />
-          <p v-else class="text-2xl">{{ standing.said || 'Nothing was said of it.' }}</p>
+          <template v-else>
+            <p class="mb-4 text-2xl">{{ standing.said || 'Nothing was said of it.' }}</p>
+            <ProblemLine :problem="view.problem.value" />
+            <TakeBack :view="view" />
+          </template>
         </div>
         <aside aria-label="What is known of it" class="space-y-2">
           <p>{{ sheetWords(sheet.body, show.plain) }}</p>
@@ -98,7 +103,7 @@ const costWords = computed(() => {
         :sheet="sheet"
         :like="null"
         :begun="standing.stage !== 'coat'"
-        @kept="page.value.value = $event"
+        @kept="page.take"
         @close="changing = false"
       />
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { coatStanding } from '@selvrin/core'
 import { coatApi } from '@selvrin/core/contract'
 import { computed, ref, watch } from 'vue'
 import { call } from '../api/call'
@@ -18,7 +19,7 @@ const page = usePage(
 void page.load()
 watch(typed, () => void page.load())
 const rows = computed(() => page.value.value?.rows ?? [])
-const isDone = (one: (typeof rows.value)[number]): boolean => one.acts.some(({ act }) => act.kind === 'done')
+const isDone = (one: (typeof rows.value)[number]): boolean => coatStanding(one.body.process, one.acts).stage === 'done'
 </script>
 
 <template>

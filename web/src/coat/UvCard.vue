@@ -7,6 +7,7 @@ import QuantityField from '../fields/QuantityField.vue'
 import { wake } from '../cue/audio'
 import { useShow } from '../session/useShow'
 import type { CoatedView } from './useCoated'
+import TakeBack from './TakeBack.vue'
 import { useUv } from './useUv'
 import UvClock from './UvClock.vue'
 import UvFields from './UvFields.vue'
@@ -109,5 +110,6 @@ const preview = computed(() =>
       </button>
       <ProblemLine :problem="wrong.strip" />
     </section>
+    <TakeBack class="order-3 self-start" :view="view" />
   </div>
 </template>

@@ -27,7 +27,7 @@ export function useCoated(id: string) {
     const actId = uuid()
     return act(async () => {
       if (!sheet.value) return
-      page.value.value = await call(coatApi.act, { params: { id }, body: { id: actId, version: sheet.value.version, act: one } })
+      page.take(await call(coatApi.act, { params: { id }, body: { id: actId, version: sheet.value.version, act: one } }))
       await bench.page.load()
     })
   }

@@ -28,7 +28,7 @@ export function useLine() {
   /** What the server answered stands at once. */
   function told(next: TrayLine): void {
     const { value: before } = page.value
-    if (before) page.value.value = { ...before, line: next.closedAt === null ? next : null }
+    if (before) page.take({ ...before, line: next.closedAt === null ? next : null })
     void page.load()
   }
   const { busy, problem, act } = useAction()

@@ -27,7 +27,7 @@ export function useOutline(view: PrintView, plan: Ref<WholeTry | null>) {
   const shape = ref<PrintArea['shape'] | null>('round')
   const { busy, problem, act } = useAction({ keeps: false })
   const told = (row: PrintSheet): void => {
-    if (page.value.value) page.value.value = { ...page.value.value, sheet: row }
+    if (page.value.value) page.take({ ...page.value.value, sheet: row })
   }
   const keep = (next: PrintOutline) =>
     act(async () => {

@@ -133,7 +133,7 @@ export function usePrint(id: string) {
     const { value: now } = page.value
     if (!now) return
     const there = now.tries.some((one) => one.id === row.id)
-    page.value.value = { ...now, tries: there ? now.tries.map((one) => (one.id === row.id ? row : one)) : [...now.tries, row] }
+    page.take({ ...now, tries: there ? now.tries.map((one) => (one.id === row.id ? row : one)) : [...now.tries, row] })
     void page.load()
   }
   const judge = (row: PrintTryRow, more: { chosen?: [number] | [number, number] | null; said?: PrintSaid[] }) =>
