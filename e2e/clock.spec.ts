@@ -1,14 +1,8 @@
-import type { Browser, BrowserContext, Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { eventsOf, runAtClock, runPlanned } from './support/clock'
-import { expect, signIn, test, type House } from './support/house'
+import { expect, inAnother, signIn, test } from './support/house'
 import { litPixel } from './support/look'
 
-const inAnother = async (browser: Browser, house: House, login: string): Promise<{ context: BrowserContext; page: Page }> => {
-  const context = await browser.newContext({ baseURL: house.url })
-  const page = await context.newPage()
-  await signIn(page, login)
-  return { context, page }
-}
 /** What a walk left at the clock is none of the next one’s business. */
 test.afterEach(async ({ house }) => {
   await house.ask(

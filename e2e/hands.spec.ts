@@ -6,6 +6,7 @@ const pages = [
   '/shelf/supply',
   '/sink',
   '/sink/lines',
+  '/sink/spills',
   '/sink/collections',
   '/sink/silver',
   '/sink/drain',

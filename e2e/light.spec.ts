@@ -64,6 +64,7 @@ test.describe('safelight: every pixel is black or red', () => {
       '/shelf/supply',
       '/sink',
       '/sink/lines',
+      '/sink/spills',
       '/sink/collections',
       '/sink/silver',
       '/sink/drain',

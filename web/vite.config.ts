@@ -13,9 +13,21 @@ const withoutSummaries: Plugin = {
       : null,
 }
 
+/** Schemas as JSON are written by the server and by scripts; no page writes one, and none carries what it takes. */
+const withoutJsonSchemas: Plugin = {
+  name: 'without-json-schemas',
+  enforce: 'pre',
+  transform(code, id) {
+    if (!/zod\/v4\/core\/json-schema-processors\.js$/.test(id)) return null
+    const names = [...code.matchAll(/^export (?:const|function) (\w+)/gm)].map((one) => one[1])
+    const none = `const none = () => { throw new Error('No page writes a schema as JSON.') }`
+    return { code: `${none}\nexport { ${names.map((name) => `none as ${name}`).join(', ')} }`, map: null }
+  },
+}
+
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
-  plugins: [withoutSummaries, vue(), tailwind()],
+  plugins: [withoutSummaries, withoutJsonSchemas, vue(), tailwind()],
   build: {
     target: 'es2022',
     // what every page has already is not asked for ahead with each part of one

@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test'
+import { test as base, expect, type Browser, type BrowserContext, type Page } from '@playwright/test'
 import { spawn, type ChildProcess } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import pg from 'pg'
@@ -155,6 +155,14 @@ export async function signIn(page: Page, login = 'ilse', at = '/'): Promise<void
   await page.getByLabel('Password').fill('tide-mill-loft')
   await page.getByRole('button', { name: 'Sign in', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible()
+}
+
+/** Somebody else, in a browser of their own. */
+export async function inAnother(browser: Browser, house: House, login: string): Promise<{ context: BrowserContext; page: Page }> {
+  const context = await browser.newContext({ baseURL: house.url })
+  const page = await context.newPage()
+  await signIn(page, login)
+  return { context, page }
 }
 
 /** Picks an option of a choice field. */

@@ -34,6 +34,7 @@ import { eveningRoutes } from './evening/routes'
 import { orderRoutes } from './order/routes'
 import { permissionRoutes } from './permission/routes'
 import { practiceRoutes } from './practice/routes'
+import { aidRoutes } from './aid/routes'
 import { coatRoutes } from './coat/routes'
 import { toneRoutes } from './tone/routes'
 import { trainerRoutes } from './trainer/routes'
@@ -85,6 +86,7 @@ const routes = [
   practiceRoutes,
   trainerRoutes,
   toneRoutes,
+  aidRoutes,
   coatRoutes,
   chemicalRoutes,
   paperRoutes,

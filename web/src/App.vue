@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, useTemplateRef, watch } from 'vue'
+import { computed, provide, useTemplateRef, watch } from 'vue'
 import { clockDoubt } from './clock'
 import { useRoute } from 'vue-router'
 import BenchEdge from './room/BenchEdge.vue'
 import { benchHidden } from './hand/bench'
+import { helpKey, openModals } from './hand/modals'
+import { aidCall } from './help/ahead'
 import { fetchAhead, leavePanel, safelightNotice } from './router'
 import DimLayer from './room/DimLayer.vue'
 import EndedPanel from './entry/EndedPanel.vue'
@@ -20,7 +22,7 @@ import { ownChemical } from '@selvrin/core/contract'
 import { ownChemicals } from './chemical/own'
 import { useClocks } from './run/clocks'
 import { useCues } from './run/useCues'
-import { useDark } from './light/dark'
+import { helpAsked, useDark } from './light/dark'
 import { useChemicals } from './stores'
 import { useSession } from './session/store'
 import { part } from './part/part'
@@ -54,6 +56,8 @@ useScroll(main)
 useHeard(main)
 const SafelightNotice = part(safelightNotice)
 const LeavePanel = part(leavePanel)
+const AidCall = part(aidCall)
+provide(helpKey, AidCall)
 const ClockDoubt = part(() => import('./run/ClockDoubt.vue'))
 // a reload or a closed tab asks in the browser's own words
 useEventListener(window, 'beforeunload', (event) => {
@@ -82,6 +86,7 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
     <RoomKeys v-if="inside" />
     <ClockDoubt v-if="inside && clockDoubt" />
     <LeavePanel v-if="leavingFor !== null" />
+    <AidCall v-if="helpAsked && openModals.length === 0" />
     <DimLayer />
   </div>
 </template>

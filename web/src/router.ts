@@ -3,6 +3,7 @@ import ShelfStation from './bottle/ShelfStation.vue'
 import { useSession } from './session/store'
 import { anythingTyped } from './hand/typed'
 import { leavingFor } from './room/leaving'
+import { aidCall } from './help/ahead'
 import { again } from './part/again'
 
 declare module 'vue-router' {
@@ -43,7 +44,7 @@ const ahead = {
 /** Fetches the stations' pages ahead, so that the first click on one answers like the second. */
 export function fetchAhead(role: keyof typeof ahead): void {
   const later = window.requestIdleCallback ?? ((work: () => void) => setTimeout(work, 1000))
-  later(() => [...ahead[role], safelightNotice, leavePanel].forEach((page) => void page().catch(() => undefined)))
+  later(() => [...ahead[role], aidCall, safelightNotice, leavePanel].forEach((page) => void page().catch(() => undefined)))
 }
 
 /** Pages that are fetched when they are opened are asked for again where the line breaks off. */

@@ -1,3 +1,4 @@
+import { aidApi } from './aid'
 import { api } from './api'
 import { calendarApi } from './calendar'
 import type { Endpoint } from './endpoint'
@@ -19,6 +20,7 @@ import { weeksApi } from './weeks'
 /** Every route in one list, for what holds of them all. */
 export const endpoints: Endpoint[] = [
   ...Object.values(api),
+  aidApi,
   importApi,
   practiceApi,
   printApi,

@@ -9,8 +9,9 @@ const drumTray = z.strictObject({ id, name, holdsMl: z.number().gt(0).max(1_000_
 export const sinkFacts = z.strictObject({
   /** responsible for the waste, as labels and notes name them */
   responsible: z.strictObject({ name: line, address: line, telephone: line }),
-  /** in an emergency */
+  /** whom to call, as it is dialled: the emergency service, the poison centre */
   emergency: line,
+  poison: line.default(''),
   /** m³ of the room waste is poured in; null where nobody measured it */
   roomM3: z.number().gt(0).max(10_000).nullable(),
   /** on a septic tank or open ground: nothing goes down the drain */
@@ -32,6 +33,6 @@ export type SinkFacts = z.output<typeof sinkFacts>
  * usualSink.warnDays // → 90
  */
 export const usualSink: SinkFacts = {
-  ...{ responsible: { name: '', address: '', telephone: '' }, emergency: '', roomM3: null, septic: false },
+  ...{ responsible: { name: '', address: '', telephone: '' }, emergency: '', poison: '', roomM3: null, septic: false },
   ...{ adviceDays: 60, warnDays: 90, washLimitMgPerL: 1, silverPerG: null, trays: [] },
 }

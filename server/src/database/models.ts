@@ -69,6 +69,8 @@ import { sheetPhotoTable } from '../print/SheetPhoto'
 import { coatedTable } from '../coat/Coated'
 import { coatedActTable } from '../coat/CoatedAct'
 import { uvLampTable } from '../coat/UvLamp'
+import { incidentTable } from '../aid/Incident'
+import { incidentPhotoTable } from '../aid/IncidentPhoto'
 import { swatchTable } from '../tone/Swatch'
 import { swatchPhotoTable } from '../tone/SwatchPhoto'
 import { dischargeTable } from '../sink/Discharge'
@@ -164,6 +166,8 @@ const tables = {
   Coated: coatedTable,
   CoatedAct: coatedActTable,
   UvLamp: uvLampTable,
+  Incident: incidentTable,
+  IncidentPhoto: incidentPhotoTable,
   Swatch: swatchTable,
   SwatchPhoto: swatchPhotoTable,
   PrintTry: printTryTable,
@@ -222,6 +226,7 @@ const belongings: [from: keyof Tables, to: keyof Tables, as: string, column: str
   ['Sheet', 'Person', 'member', 'memberId'],
   ['PrintTry', 'Person', 'by', 'byPerson'],
   ['Calibration', 'Person', 'by', 'byPerson'],
+  ['Incident', 'Person', 'by', 'byPerson'],
   ['Swatch', 'Person', 'by', 'byPerson'],
   ['Coated', 'Person', 'member', 'memberId'],
   ['CoatedAct', 'Person', 'by', 'byPerson'],
@@ -246,6 +251,7 @@ function associate(m: Tables): void {
   m.Mix.hasOne(m.Batch, { as: 'batch', foreignKey: 'mixId', constraints: false })
   m.Sheet.hasOne(m.SheetPhoto, { as: 'photo', foreignKey: 'sheetId', constraints: false })
   m.Coated.hasMany(m.CoatedAct, { as: 'acts', foreignKey: 'coatedId', constraints: false })
+  m.Incident.hasOne(m.IncidentPhoto, { as: 'photo', foreignKey: 'incidentId', constraints: false })
   m.Swatch.hasOne(m.SwatchPhoto, { as: 'photo', foreignKey: 'swatchId', constraints: false })
   m.FilmOrder.hasOne(m.OrderPhoto, { as: 'photo', foreignKey: 'orderId', constraints: false })
   m.Run.hasMany(m.Roll, { as: 'rolls', foreignKey: 'runId', constraints: false })

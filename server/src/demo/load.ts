@@ -13,6 +13,7 @@ import { rota } from './rota'
 import { trayLine } from './trayLine'
 import { zoneOf } from '../darkroom/zone'
 import { sink } from './sink'
+import { spills } from './spills'
 import { playSeason } from './season'
 import { writeSeason } from './writeSeason'
 
@@ -38,6 +39,7 @@ export async function loadDemo(db: Database, today: number, { evening = true }: 
     await instruments(db, ilse, today, strips)
     if (evening) await rota(db, staff, today)
     await sink(db, ilse, { today, zone: await zoneOf(db) })
+    await spills(db, ilse, { today })
     await prints(db, { by: ilse, members: memberIds, today })
     await swatches(db, { by: ilse, today })
     await coating(db, { by: ilse, members: memberIds, bottles: season.bottles, formulaIds: formulas.ids, today })

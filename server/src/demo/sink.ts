@@ -9,7 +9,7 @@ const trays = { left: uuid(), low: uuid(), back: uuid() }
 const facts = (): SinkFacts => ({
   ...usualSink,
   responsible: { name: 'Tidewheel Darkroom', address: 'The loft, Old Tide Mill, Saltmarsh Quay', telephone: '0100 555 0123' },
-  ...{ emergency: '0100 555 0199', roomM3: 28.8, silverPerG: 0.9 },
+  ...{ emergency: '0100 555 0199', poison: '0100 555 0177', roomM3: 28.8, silverPerG: 0.9 },
   trays: [
     { id: trays.left, name: 'Left of the sink', holdsMl: 25_000 },
     { id: trays.low, name: 'Low, by the door', holdsMl: 12_000 },

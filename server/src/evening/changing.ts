@@ -13,6 +13,7 @@ import type { EveningAct, EveningPage, eveningApi } from '@selvrin/core/contract
 import { v7 as uuid } from 'uuid'
 import { catalogueOf } from '../chemical/chemistry'
 import { zoneOf } from '../darkroom/zone'
+import { sinkOf } from '../drum/facts'
 import { saveSeen } from '../http/changing'
 import { notFound, Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
@@ -61,9 +62,18 @@ async function requireBooked(db: Database, { day, ...hours }: { day: string; ope
   requirePrinting('opensAt' in usual ? usual : hours, hours, { prints: places, people, zone })
 }
 
+/** Before the first opening it is known whom to call. */
+async function requireNumbers(db: Database): Promise<void> {
+  const { emergency, poison } = await sinkOf(db)
+  if (emergency !== '' && poison !== '') return
+  const missing = [...(emergency === '' ? ['the emergency service'] : []), ...(poison === '' ? ['the poison centre'] : [])].join(' and ')
+  throw new Refusal(409, 'no-numbers', `Before the doors open: write down the number of ${missing}, at the Sink under “What it stands on”.`)
+}
+
 /** The evening of a day that has none yet. */
 export const planEvening: Handler<typeof eveningApi.plan> = async ({ db, body: { id, day, opensAt, closesAt, people }, who, now }) => {
   if (closesAt <= opensAt) throw new Refusal(422, 'closes', 'It closes before it opens.', { field: 'closesAt' })
+  await requireNumbers(db)
   const there = await db.Evening.findOne({ attributes: ['id'], where: { day }, raw: true })
   if (there) throw new Refusal(409, 'exists', 'That day has an evening already.', { current: await eveningRow(db, there.id) })
   const body: EveningBody = { opensAt, closesAt, people, loads: [] }

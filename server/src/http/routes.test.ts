@@ -111,6 +111,10 @@ describe('every route, with the wrong role', () => {
     'POST /api/coated': [403, ({ ids }) => ({ id: uuid(), memberId: ids.people, body: coated })],
     'PUT /api/coated/:id': [404, () => ({ version: 1, body: coated })],
     'POST /api/coated/:id/acts': [404, () => ({ id: uuid(), version: 1, act: { kind: 'done', said: 'x' } })],
+    'GET /api/aid/bottles': [200],
+    'GET /api/aid/cards': [200],
+    'POST /api/incidents': [403, ({ ids }) => ({ id: uuid(), body: { ...spilled, at: house.now(), present: [ids.people] } })],
+    'PUT /api/incidents/:id/photo': [404],
     'GET /api/swatches': [200],
     'GET /api/swatches/:id/photo': [404],
     'POST /api/trainer': [200, () => ({ id: uuid(), level: 1, seed: 1, material: 'negative', turns: [{ y: 5, m: 0 }] })],
@@ -120,6 +124,7 @@ describe('every route, with the wrong role', () => {
     ...{ film: 'Millrace 400', format: '135-36', count: 1, ei: 400, pushStops: 0, processId: houseIds['bw-negative'], developer: null },
     ...{ earliest: null, wantedBy: null, present: false, critical: false, note: '' },
   }
+  const spilled = { what: 'fixer', family: 'sil', ml: 200, kitFull: true, note: '' }
   const printed = {
     negative: { what: 'roll 1', widthMm: 36, heightMm: 24 },
     setup: { boxId: uuid(), enlargerId: uuid(), m: 6, lensN: 8, developer: '' },

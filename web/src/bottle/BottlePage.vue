@@ -4,6 +4,7 @@ import { api, type Bottle, type BottlePage, type LedgerEntry } from '@selvrin/co
 import { v7 as uuid } from 'uuid'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
+import { bathOf, standsBefore } from '../aid/before'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { usePage } from '../api/usePage'
@@ -89,6 +90,9 @@ function begin(): void {
 }
 watch(id, begin, { immediate: true })
 
+standsBefore(() =>
+  bottle.value ? [{ name: `${bottle.value.label} ${bottle.value.name}`, bottleId: id.value, of: bathOf(bottle.value.family) }] : [],
+)
 const zone = computed(() => session.session?.darkroom.zone ?? 'UTC')
 const actions = computed(() => (bottle.value && session.isTechnician ? actionsOf(bottle.value) : { first: [], more: [] }))
 

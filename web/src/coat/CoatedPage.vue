@@ -2,6 +2,7 @@
 import { scaleOfSheet, showTime } from '@selvrin/core'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
+import { bathOf, standsBefore } from '../aid/before'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import FindingList from '../marks/FindingList.vue'
@@ -23,6 +24,14 @@ const changing = ref(false)
 const coat = computed(() => {
   const one = sheet.value?.acts.find(({ act }) => act.kind === 'coat')
   return one?.act.kind === 'coat' ? { poured: one.act.poured, cost: one.cost, at: one.at } : null
+})
+// what was poured onto it, else what stands on the bench for it
+standsBefore(() => {
+  const process = sheet.value?.body.process
+  const poured = new Set(coat.value?.poured.map((one) => one.bottleId))
+  return (view.bench.there.value?.bench ?? [])
+    .filter((one) => (poured.size > 0 ? poured.has(one.id) : process !== undefined && one.processes.includes(process)))
+    .map((one) => ({ name: `${one.label} ${partName(one.part)}`, bottleId: one.id, of: bathOf('sensitizer') }))
 })
 /** sensitizer and paper; null where one of them is not known */
 const cost = computed(() => {

@@ -1,4 +1,4 @@
-import { saidInTheDark, type StepKind } from '@selvrin/core'
+import { saidForAid, saidInTheDark, type StepKind } from '@selvrin/core'
 
 /** What a step is called when it is spoken: by its kind. */
 export const stepWords: Record<StepKind | 'pre-heat', string> = {
@@ -77,5 +77,5 @@ export const spoken: Record<string, string> = {
   ...printWords,
   ...Object.fromEntries(Object.entries(stepWords).map(([kind, text]) => [`step-${kind}`, text])),
   ...Object.fromEntries(Array.from({ length: highestNumber + 1 }, (_, n) => [`n${n}`, String(n)])),
-  ...Object.fromEntries(saidInTheDark.map(({ key, text }) => [key, text])),
+  ...Object.fromEntries([...saidInTheDark, ...saidForAid].map(({ key, text }) => [key, text])),
 }

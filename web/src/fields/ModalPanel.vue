@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { computed, onBeforeUnmount, ref, useTemplateRef, watch, type ComponentPublicInstance } from 'vue'
+import { computed, inject, onBeforeUnmount, ref, useTemplateRef, watch, type ComponentPublicInstance } from 'vue'
 import EndedDialog from './EndedDialog.vue'
 import { useSession } from '../session/store'
 import AskCard from './AskCard.vue'
-import { openModals } from '../hand/modals'
+import { helpKey, openModals } from '../hand/modals'
+import { helpAsked } from '../light/dark'
 import { useTyped } from '../hand/typed'
 
 /** A dialog. What is typed in it is not lost by a click beside it or by Escape: that asks first. */
 const { open } = defineProps<{ open: boolean; title: string; wide?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
+const AidCall = inject(helpKey, null)
 const session = useSession()
 const me = Symbol('dialog')
 const { touched, kept } = useTyped(me)
@@ -90,6 +92,7 @@ function closing(): void {
         </DialogPanel>
       </div>
     </div>
+    <component :is="AidCall" v-if="AidCall && helpAsked && isTop" />
     <EndedDialog v-if="session.ended && isTop" />
   </Dialog>
 </template>

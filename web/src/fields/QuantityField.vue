@@ -125,6 +125,7 @@ function parsedOrNull(): number | null {
         :class="[large ? 'min-h-20 text-5xl' : '', unit ? (large ? 'pr-24' : 'pr-14') : '']"
         autocomplete="off"
         inputmode="text"
+        data-figure
         :aria-invalid="wrong || problem ? 'true' : undefined"
         :aria-describedby="`${unit && isBare ? `${id}-unit` : ''} ${wrong || problem ? `${id}-problem` : understood || hint ? `${id}-hint` : ''}`"
         @input="read"

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { showParts, showTime } from '@selvrin/core'
+import { aidOf, showParts, showTime } from '@selvrin/core'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
+import { standsBefore } from '../aid/before'
+import { catalogue } from '../chemical/chemistry'
 import PageState from '../fields/PageState.vue'
 import BathMark from '../marks/BathMark.vue'
 import FindingList from '../marks/FindingList.vue'
@@ -35,6 +37,8 @@ const keeping = computed(() => {
     ' · ',
   )
 })
+
+standsBefore(() => (scaled.value && body.value ? [{ name: body.value.name, of: aidOf(scaled.value, catalogue()) }] : []))
 
 async function backTo(): Promise<void> {
   await formulas.load(true)

@@ -4,6 +4,7 @@ import { api } from '@selvrin/core/contract'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { catalogue, clashesOf } from '../chemical/chemistry'
+import { chemicalAid, standsBefore } from '../aid/before'
 import { call } from '../api/call'
 import { usePage } from '../api/usePage'
 import PageState from '../fields/PageState.vue'
@@ -37,6 +38,7 @@ const { value: jar, missing, load } = page
 watch(id, () => page.begin(), { immediate: true })
 onMounted(() => void Promise.all([jars.load(), formulas.load()]))
 
+standsBefore(() => (jar.value ? [{ name: nameOf(jar.value), of: chemicalAid(jar.value.chemical, catalogue()) }] : []))
 const chemical = computed(() => (jar.value ? catalogue()[jar.value.chemical] : undefined))
 const mass = (value: number) => show.mass(value)
 const group = computed(() => (chemical.value ? (jar.value?.storage ?? storageGroup(chemical.value)) : null))

@@ -13,6 +13,9 @@ export function askedInTheDark(answer: Asked): () => void {
   return () => void asked.splice(asked.indexOf(answer), 1)
 }
 
+/** How often somebody asked for help since it was last closed: the card opens, or is said first where it is dark. */
+export const helpAsked = ref(0)
+
 const warnedMs = 15_000
 let warnedAt = -Infinity
 /** Light was asked for while film is open: it is said, and shown where there is light to read by. */
@@ -41,7 +44,15 @@ export function warnOfFog(): boolean {
  */
 export function useDark(): void {
   const onKey = (event: KeyboardEvent) => {
-    if (light.value !== 'dark') return
+    const isDark = light.value === 'dark'
+    // one key from anywhere, but where it is written as a sign
+    if (event.key === '!' && (isDark || !(event.target as HTMLElement).matches('textarea, input:not([data-figure])'))) {
+      event.preventDefault()
+      event.stopImmediatePropagation()
+      if (event.type === 'keydown' && !event.repeat) helpAsked.value++
+      return
+    }
+    if (!isDark) return
     const name = event.key.toLowerCase()
     event.preventDefault()
     if (name === 'l' || name === 'enter') return

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { aidOfFamily } from '@selvrin/core'
 import type { Tray, TrayFill } from '@selvrin/core/contract'
 import { ref } from 'vue'
+import { standsBefore } from '../aid/before'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import TakeBackPanel from '../fields/TakeBackPanel.vue'
@@ -24,6 +26,11 @@ const room = useRoom()
 const { page, there, line } = view
 const session = useSession()
 const show = useShow()
+standsBefore(() =>
+  (line.value?.fills ?? []).flatMap(({ role, bottle }) =>
+    bottle ? [{ name: `${roleName(role)}, ${bottle.label}`, bottleId: bottle.id, of: aidOfFamily(bottle.drum) }] : [],
+  ),
+)
 const zone = session.session?.darkroom.zone ?? 'UTC'
 const passing = ref(false)
 const closing = ref(false)

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { heatFindings, cautions, mixCourse, type Finding, type MixLine } from '@selvrin/core'
+import { aidOf, heatFindings, cautions, mixCourse, type Finding, type MixLine } from '@selvrin/core'
 import { api } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { checkFormula, safetyFirst } from '../chemical/chemistry'
+import { catalogue, checkFormula, safetyFirst } from '../chemical/chemistry'
+import { chemicalAid, standsBefore } from '../aid/before'
 import { call } from '../api/call'
 import PageState from '../fields/PageState.vue'
 import ModalPanel from '../fields/ModalPanel.vue'
@@ -48,6 +49,13 @@ const upcoming = computed(() =>
       ? state.value.lines[state.value.at + 1]
       : undefined,
 )
+// the jar on the scale, then what has been and will be weighed, then the batch
+standsBefore(() => {
+  const { lines = [], formula } = state.value ?? {}
+  const named = [line.value, upcoming.value, ...lines].flatMap((one) => (one ? [one.line.chemical] : []))
+  const batch = formula ? [{ name: formula.name, of: aidOf(formula, catalogue()) }] : []
+  return [...named.map((one) => ({ name: one.name, of: chemicalAid(one.id, catalogue()) })), ...batch]
+})
 const volume = (ml: number) => show.volume(ml)
 const amount = (one: MixLine, value: number) => (one.unit === 'g' ? show.mass(value) : volume(value))
 const warn = (one: MixLine | undefined) => (one ? cautions(one.chemical) : [])

@@ -6,6 +6,7 @@ defineEmits<{ close: [] }>()
 const keys: [string, string][] = [
   [`${stations[0]?.key} – ${stations.at(-1)?.key}`, `the stations, from ${stations[0]?.name} to ${stations.at(-1)?.name}`],
   ['/', 'find anything, or do it: “dilute D4”, “time for …”'],
+  ['!', 'help: a spill, first aid, whom to call; also in a dialog, and in the dark'],
   ['?', 'this list'],
   ['Space or pedal', 'start; done, next'],
   ['U, or Ctrl and Z', 'undo what was just written, while it is offered'],

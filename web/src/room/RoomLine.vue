@@ -10,6 +10,7 @@ import { useBench } from '../device/readings'
 import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
 import { useBottles, useMixes, useRuns } from '../stores'
+import { helpAsked } from '../light/dark'
 import { light } from '../light/light'
 import LightButton from './LightButton.vue'
 
@@ -55,7 +56,7 @@ const taps = ({ tapColdC, tapHotC }: { tapColdC: number | null; tapHotC: number 
 
 <template>
   <header
-    class="grid min-h-11 grid-cols-[auto_minmax(0,1fr)_auto] items-start gap-x-6 bg-bar px-6 text-on-bar max-sm:gap-x-3 max-sm:px-4"
+    class="grid min-h-11 grid-cols-[auto_minmax(0,1fr)_auto_auto] items-start gap-x-6 bg-bar px-6 text-on-bar max-sm:gap-x-3 max-sm:px-4"
     :class="light === 'safelight' ? 'border-b border-line' : ''"
   >
     <LightButton />
@@ -95,6 +96,14 @@ const taps = ({ tapColdC, tapHotC }: { tapColdC: number | null; tapHotC: number 
       >
       <span v-if="!connected" class="font-semibold whitespace-nowrap" role="status">⚠ No connection</span>
     </div>
+    <button
+      type="button"
+      class="min-h-11 min-w-11 cursor-pointer text-xl font-bold focus-visible:outline-on-bar"
+      aria-label="Help: a spill, first aid"
+      @click="helpAsked++"
+    >
+      !
+    </button>
     <Menu as="div" class="relative">
       <MenuButton class="min-h-11 max-w-56 min-w-11 cursor-pointer truncate text-right max-sm:max-w-24 focus-visible:outline-on-bar"
         ><span class="max-sm:hidden">{{ session.isTechnician ? 'On duty: ' : '' }}</span

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
 import { useRoute } from 'vue-router'
+import { bathOf, standsBefore } from '../aid/before'
 import { usePage } from '../api/usePage'
 import PageState from '../fields/PageState.vue'
 import ClockView from './ClockView.vue'
@@ -14,6 +15,15 @@ const id = String(route.params.id)
 const run = computed(() => clocks.runs.get(id))
 const page = usePage(() => clocks.load(id))
 onMounted(() => void page.load())
+// what is in the tank, then what else this run pours
+standsBefore(() => {
+  const clock = run.value?.state === 'running' ? clocks.clockOf(id) : null
+  const steps = run.value?.plan.steps ?? []
+  const now = clock?.course[clock.step]?.name
+  return [...steps.filter((one) => one.name === now), ...steps].flatMap(({ bottle }) =>
+    bottle ? [{ name: `${bottle.label} ${bottle.name}`, bottleId: bottle.id, of: bathOf(bottle.family) }] : [],
+  )
+})
 </script>
 
 <template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { drumLabel, drumLimitMl } from '@selvrin/core'
+import { aidOfFamily, drumLabel, drumLimitMl } from '@selvrin/core'
 import { sinkApi } from '@selvrin/core/contract'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
+import { chemicalAid, standsBefore } from '../aid/before'
 import { call } from '../api/call'
 import { useAction } from '../api/useAction'
 import { usePage } from '../api/usePage'
@@ -37,6 +38,16 @@ const page = usePage(
 void page.load()
 const drum = computed(() => page.value.value?.drum ?? null)
 const label = computed(() => drum.value && drumLabel(drum.value, drum.value.state, catalogue()))
+standsBefore(() => {
+  if (!drum.value) return []
+  const { family, code, state } = drum.value
+  return [
+    {
+      name: `Drum ${code}`,
+      of: { ...aidOfFamily(family), throughSkin: state.contents.flatMap((one) => chemicalAid(one.chemical, catalogue()).throughSkin) },
+    },
+  ]
+})
 const tray = computed(() => view.sink.value?.facts.trays.find((one) => one.id === drum.value?.trayId)?.name ?? null)
 const takes = computed(() => drum.value && (drum.value.state.standing === 'open' || drum.value.state.standing === 'empty'))
 const panel = ref<'pour' | 'weigh' | 'quarantine' | 'move' | null>(null)

@@ -20,7 +20,7 @@ const { page, sink } = useSink()
 const typed = useTyping()
 const seen = ref<SinkPage['facts'] | null>(null)
 const draft = ref<Record<
-  'name' | 'address' | 'telephone' | 'emergency' | 'roomM3' | 'adviceDays' | 'warnDays' | 'wash' | 'silver',
+  'name' | 'address' | 'telephone' | 'emergency' | 'poison' | 'roomM3' | 'adviceDays' | 'warnDays' | 'wash' | 'silver',
   string
 > | null>(null)
 const septic = ref(false)
@@ -30,7 +30,13 @@ const written = (value: number | null): string => (value === null ? '' : withSig
 function open(facts: SinkPage['facts']): void {
   seen.value = facts
   draft.value = {
-    ...{ ...facts.responsible, emergency: facts.emergency, roomM3: written(facts.roomM3), silver: written(facts.silverPerG) },
+    ...{
+      ...facts.responsible,
+      emergency: facts.emergency,
+      poison: facts.poison,
+      roomM3: written(facts.roomM3),
+      silver: written(facts.silverPerG),
+    },
     ...{ adviceDays: String(facts.adviceDays), warnDays: String(facts.warnDays), wash: written(facts.washLimitMgPerL) },
   }
   septic.value = facts.septic
@@ -49,10 +55,10 @@ function figure(text: string, what: string): number {
 async function keep(): Promise<void> {
   if (!draft.value || !seen.value) return
   ;[wrong.value, said.value] = ['', '']
-  const { name, address, telephone, emergency, roomM3, silver, adviceDays, warnDays, wash } = draft.value
+  const { name, address, telephone, emergency, poison, roomM3, silver, adviceDays, warnDays, wash } = draft.value
   try {
     const body = sinkFacts.parse({
-      ...{ responsible: { name, address, telephone }, emergency, septic: septic.value },
+      ...{ responsible: { name, address, telephone }, emergency, poison, septic: septic.value },
       ...{
         roomM3: roomM3.trim() === '' ? null : figure(roomM3, 'The room'),
         silverPerG: silver.trim() === '' ? null : figure(silver, 'Silver'),
@@ -100,7 +106,8 @@ const addFunnel = () =>
           <TextField v-model="draft.name" label="Responsible for the waste" hint="stands on labels and notes" />
           <TextField v-model="draft.telephone" label="Telephone" />
           <TextField v-model="draft.address" label="Address" />
-          <TextField v-model="draft.emergency" label="Emergency number" />
+          <TextField v-model="draft.emergency" label="Emergency service" hint="the number to call" />
+          <TextField v-model="draft.poison" label="Poison centre" hint="the number to call" />
         </section>
         <section class="grid grid-cols-3 gap-3 max-sm:grid-cols-1" aria-label="Figures">
           <TextField v-model="draft.roomM3" label="The room" hint="m³, length × width × height" />

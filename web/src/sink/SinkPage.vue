@@ -29,10 +29,11 @@ const inOrder = computed(() => {
 const waits = computed(() => sink.value?.pending ?? [])
 const waitingMl = computed(() => waits.value.reduce((sum, row) => sum + row.ml, 0))
 const missing = computed(() => {
-  const { responsible, emergency, roomM3 } = sink.value?.facts ?? {}
+  const { responsible, emergency, poison, roomM3 } = sink.value?.facts ?? {}
   return [
     ...(responsible && responsible.name === '' ? ['who is responsible'] : []),
     ...(emergency === '' ? ['the emergency number'] : []),
+    ...(poison === '' ? ['the poison centre’s number'] : []),
     ...(roomM3 === null ? ['how large the room is'] : []),
   ]
 })
@@ -87,7 +88,8 @@ const missing = computed(() => {
         </div>
       </section>
       <p class="mt-6">
-        <RouterLink to="/sink/lines" class="link inline-flex min-h-11 items-center">Everything that was poured away</RouterLink>
+        <RouterLink to="/sink/lines" class="link mr-8 inline-flex min-h-11 items-center">Everything that was poured away</RouterLink>
+        <RouterLink to="/sink/spills" class="link inline-flex min-h-11 items-center">Spills, and the kit</RouterLink>
       </p>
       <NewDrum v-if="making" :view="view" @close="making = false" />
       <PourByHand v-if="pouring" :view="view" :drum="null" @close="pouring = false" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { neverWith, toneOf } from '@selvrin/core'
+import { aidOfFamily, neverWith, toneOf } from '@selvrin/core'
 import { computed, ref } from 'vue'
+import { standsBefore } from '../aid/before'
 import PageState from '../fields/PageState.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import ProtectionSigns from '../hazard/ProtectionSigns.vue'
@@ -40,6 +41,7 @@ const away = [
   { title: 'Selenium toner, and its first wash', family: 'sel', source: 'tray' },
   { title: 'Gold toner, and its first wash', family: 'nob', metal: 'gold', source: 'tray' },
 ] as const
+standsBefore(() => away.map(({ title, family }) => ({ name: title, of: aidOfFamily(family) })))
 const never = computed(() => (thiourea.value ? neverWith(thiourea.value) : []))
 </script>
 

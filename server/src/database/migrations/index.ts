@@ -32,6 +32,7 @@ import { colour } from './0031-colour'
 import { swatches } from './0032-swatches'
 import { coated } from './0033-coated'
 import { benchFiles } from './0034-bench-files'
+import { incidents } from './0035-incidents'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -70,4 +71,5 @@ export const migrations: Migration[] = [
   swatches,
   coated,
   benchFiles,
+  incidents,
 ]

@@ -1,0 +1,123 @@
+import type { Page } from '@playwright/test'
+import { expect, inAnother, signIn, test } from './support/house'
+import { greenOrBluePixel, litPixel, seriousFaults } from './support/look'
+
+const card = (page: Page) => page.getByRole('dialog', { name: 'Help' })
+const steps = (page: Page) => card(page).getByRole('list', { name: 'What to do' })
+
+test('one key from anywhere opens the card for what stands before you, and whom to call stands below', async ({ page, context }) => {
+  // before anybody has signed in, too
+  await page.goto('/sign-in')
+  await expect(page.getByLabel('Sign-in name')).toBeVisible()
+  await page.locator('body').press('!')
+  await expect(card(page)).toContainText('0100 555 0177')
+  await expect(card(page).getByRole('button', { name: /write it down/ })).toHaveCount(0)
+  await page.keyboard.press('Escape')
+  await expect(card(page)).toHaveCount(0)
+  await signIn(page)
+  await page.getByRole('link', { name: /^F\d/ }).first().click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^F/)
+  await page.locator('main').press('!')
+  await expect(card(page)).toContainText('Treated as fixers and bleach-fixes')
+  await expect(card(page).getByText('No acid.')).toBeVisible()
+  await expect(steps(page)).toContainText('Rinse what is left into its drum.')
+  expect(await seriousFaults(page)).toEqual([])
+  await card(page).getByRole('button', { name: 'Swallowed' }).click()
+  await expect(steps(page)).toContainText('Sips of water, only while awake.')
+  // nobody knows what else it was: the strictest
+  await card(page).getByRole('button', { name: 'Something else' }).click()
+  await card(page).getByRole('button', { name: 'nobody knows what' }).click()
+  await expect(steps(page)).toContainText('Nothing to drink')
+  await page.keyboard.press('Escape')
+
+  // on a dialog, over what is typed in it; in a text it is a sign like others
+  await page.goto('/shelf')
+  await page.getByRole('link', { name: /^D4/ }).click()
+  await page.getByRole('button', { name: /^Pour/ }).click()
+  const panel = page.getByRole('dialog')
+  const amount = panel.getByLabel('How much', { exact: true })
+  await amount.fill('120')
+  await amount.press('!')
+  await expect(card(page)).toHaveCount(1)
+  await page.keyboard.press('Escape')
+  await expect(card(page)).toHaveCount(0)
+  await expect(amount).toHaveValue('120')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: /drop it/i }).click()
+
+  // the line is down: the card and the numbers are here
+  await page.goto('/formulary')
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await page.waitForFunction(() => performance.getEntriesByType('resource').some((one) => one.name.includes('AidCall')))
+  await context.setOffline(true)
+  await page.getByRole('button', { name: /^Help/ }).click()
+  await expect(card(page)).toContainText('0100 555 0199')
+  await context.setOffline(false)
+
+  // in red light nothing green or blue
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('l')
+  await page.locator('main').press('!')
+  await expect(card(page)).toHaveCount(1)
+  await expect.poll(() => greenOrBluePixel(page)).toBeNull()
+})
+
+test('in the dark help is said at once and nothing lights up; the gesture brings the card', async ({ page }) => {
+  await page.addInitScript(`
+    window.__said = []
+    const start = AudioBufferSourceNode.prototype.start
+    AudioBufferSourceNode.prototype.start = function (...args) { window.__said.push(this.buffer.duration); return start.apply(this, args) }`)
+  const said = (): Promise<number> => page.evaluate(() => (window as unknown as { __said: number[] }).__said.length)
+  await signIn(page)
+  await page.locator('main').press('l')
+  await page.keyboard.press('l')
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'dark')
+  const before = await said()
+  await page.keyboard.press('!')
+  await expect.poll(said).toBeGreaterThanOrEqual(before + 3)
+  expect(await litPixel(page)).toBeNull()
+  await expect(card(page)).toHaveCount(0)
+  // L and Enter, held
+  await page.keyboard.down('l')
+  await page.keyboard.down('Enter')
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'safelight')
+  await page.keyboard.up('Enter')
+  await page.keyboard.up('l')
+  await expect(card(page)).toHaveCount(1)
+})
+
+test('a spill is written down from its card, and the kit is not full until somebody fills it', async ({ page, browser, house }) => {
+  await signIn(page, 'tilda')
+  await page.locator('main').press('!')
+  await card(page).getByRole('button', { name: 'What is it?' }).click()
+  await card(page).getByRole('button', { name: 'stop baths and acids' }).click()
+  await expect(steps(page)).toContainText('Bicarbonate, from the rim inwards')
+  await card(page)
+    .getByRole('button', { name: /write it down/ })
+    .click()
+  const form = page.getByRole('dialog', { name: 'Write it down' })
+  await form.getByLabel('What was spilled').fill('Stop bath, by the door!')
+  await form.getByLabel('How much').fill('0')
+  await form.getByRole('button', { name: 'Keep it' }).click()
+  await expect(form.getByRole('alert')).toContainText('more than nothing')
+  await form.getByLabel('How much').fill('300')
+  await form.getByRole('button', { name: 'Back to the card' }).click()
+  await card(page)
+    .getByRole('button', { name: /write it down/ })
+    .click()
+  await form.getByRole('button', { name: 'Keep it' }).click()
+  await expect(form).toHaveCount(0)
+
+  const { context, page: desk } = await inAnother(browser, house, 'ilse')
+  await desk.goto('/sink/spills')
+  await expect(desk.getByRole('status')).toContainText('The spill kit is not full')
+  const mine = desk.getByRole('listitem').filter({ hasText: 'Stop bath, by the door!' })
+  await expect(mine).toContainText('Tilda Rook')
+  await mine.getByRole('button', { name: /^The kit is full/ }).click()
+  await expect(mine).toContainText('Kit filled again')
+  await mine.getByRole('button', { name: /^Strike it out/ }).click()
+  await desk.getByLabel('What was wrong with it?').fill('it was water')
+  await desk.getByRole('button', { name: 'Take it back' }).click()
+  await expect(mine).toContainText('Struck out: it was water')
+  await context.close()
+})

@@ -1,0 +1,2 @@
+/** What to do when it went wrong: fetched before it is needed. */
+export const aidCall = () => import('./AidCall.vue')
