@@ -7,6 +7,7 @@ const pages = [
   '/sink',
   '/sink/lines',
   '/sink/spills',
+  '/sink/checks',
   '/sink/collections',
   '/sink/silver',
   '/sink/drain',

@@ -121,3 +121,29 @@ test('a spill is written down from its card, and the kit is not full until someb
   await expect(mine).toContainText('Struck out: it was water')
   await context.close()
 })
+
+test('an eyewash that fails its check blocks what burns eyes, on its page and at the scales; the next good one opens it', async ({
+  page,
+}) => {
+  await signIn(page)
+  await page.goto('/sink/checks')
+  await expect(page.getByRole('status')).toHaveText('1 of 5 need somebody')
+  expect(await seriousFaults(page)).toEqual([])
+  await page.getByRole('button', { name: /^Flush it.*By the sink/ }).click()
+  await page.getByLabel('It ran').fill('0:30')
+  await page.getByLabel('In the jug after half a minute').fill('500 ml')
+  await page.getByRole('button', { name: 'So I found it' }).click()
+  await expect(page.getByRole('alert')).toContainText('No eyewash is in order: By the sink, Toning corner')
+  await expect(page.getByText('It gives 1 L a minute', { exact: false })).toBeVisible()
+  // at the scales: said before anything is weighed
+  await page.goto('/formulary')
+  await page.getByRole('link', { name: /part B \(hydroxide/ }).click()
+  await page.getByRole('button', { name: /^Mix/ }).first().click()
+  await expect(page.getByRole('alert').filter({ hasText: 'is not touched now' })).toBeVisible()
+  await page.goto('/sink/checks')
+  await page.getByRole('button', { name: /^Flush it.*By the sink/ }).click()
+  await page.getByLabel('In the jug after half a minute').fill('1 L')
+  await page.getByRole('button', { name: 'So I found it' }).click()
+  await expect(page.getByRole('status')).toHaveText('1 of 5 need somebody')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+})

@@ -65,6 +65,7 @@ test.describe('safelight: every pixel is black or red', () => {
       '/sink',
       '/sink/lines',
       '/sink/spills',
+      '/sink/checks',
       '/sink/collections',
       '/sink/silver',
       '/sink/drain',

@@ -35,6 +35,7 @@ import { orderRoutes } from './order/routes'
 import { permissionRoutes } from './permission/routes'
 import { practiceRoutes } from './practice/routes'
 import { aidRoutes } from './aid/routes'
+import { checkRoutes } from './check/routes'
 import { coatRoutes } from './coat/routes'
 import { toneRoutes } from './tone/routes'
 import { trainerRoutes } from './trainer/routes'
@@ -87,6 +88,7 @@ const routes = [
   trainerRoutes,
   toneRoutes,
   aidRoutes,
+  checkRoutes,
   coatRoutes,
   chemicalRoutes,
   paperRoutes,

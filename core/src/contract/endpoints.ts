@@ -11,6 +11,7 @@ import { wallApi } from './wall'
 import { printingApi } from './printing'
 import { sinkApi } from './sink'
 import { lineApi } from './line'
+import { checkApi } from './check'
 import { coatApi } from './coat'
 import { toneApi } from './tone'
 import { trainerApi } from './trainer'
@@ -21,6 +22,7 @@ import { weeksApi } from './weeks'
 export const endpoints: Endpoint[] = [
   ...Object.values(api),
   aidApi,
+  checkApi,
   importApi,
   practiceApi,
   printApi,

@@ -7,13 +7,16 @@ import {
   pouredTogether,
   requireCoatAct,
   sensitizerCost,
+  type Catalogue,
   type CoatAct,
   type CoatedBody,
+  type Formula,
   type UvLight,
 } from '@selvrin/core'
 import type { coatApi, CoatedSheet } from '@selvrin/core/contract'
 import { openBottles } from '../bottle/rows'
 import { writeDecided } from '../bottle/write'
+import { requireHandled } from '../check/blocks'
 import { catalogueOf } from '../chemical/chemistry'
 import { notFound, Refusal } from '../house/refusal'
 import { saveSeen } from '../http/changing'
@@ -54,6 +57,10 @@ function requireParts(body: CoatedBody, { poured }: Coat): void {
   }
 }
 
+/** Silver salts blind: what needs an eyewash within reach. */
+const silverIn = ({ additions }: Formula, catalogue: Catalogue): string[] =>
+  additions.map((line) => line.chemical).filter((one) => catalogue[one]?.natures.includes('silver'))
+
 /** The sensitizer of a sheet out of its bottles, in their order, by what is really in them. Answers what it cost; null where a price is missing. */
 async function pour(db: Database, { number, body }: CoatedSheet, act: Coat, { by, now }: Writing): Promise<number | null> {
   requireParts(body, act)
@@ -73,6 +80,7 @@ async function pour(db: Database, { number, body }: CoatedSheet, act: Coat, { by
       throw new Refusal(422, 'wrong-bottle', `${bottle.label} is not ${coatPartNames[part]} for this print, by what is in it.`, {
         field: 'poured',
       })
+    await requireHandled(db, silverIn(on.contents, catalogue), { now, catalogue, dissolved: true })
     const ml = drops * body.dropMl
     met.push({ formula: on.contents, ml })
     costs.push({ drops, pricePerMl: on.pricePerMl })

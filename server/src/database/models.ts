@@ -71,6 +71,8 @@ import { coatedActTable } from '../coat/CoatedAct'
 import { uvLampTable } from '../coat/UvLamp'
 import { incidentTable } from '../aid/Incident'
 import { incidentPhotoTable } from '../aid/IncidentPhoto'
+import { fixtureTable } from '../check/Fixture'
+import { fixtureCheckTable } from '../check/FixtureCheck'
 import { swatchTable } from '../tone/Swatch'
 import { swatchPhotoTable } from '../tone/SwatchPhoto'
 import { dischargeTable } from '../sink/Discharge'
@@ -166,6 +168,8 @@ const tables = {
   Coated: coatedTable,
   CoatedAct: coatedActTable,
   UvLamp: uvLampTable,
+  Fixture: fixtureTable,
+  FixtureCheck: fixtureCheckTable,
   Incident: incidentTable,
   IncidentPhoto: incidentPhotoTable,
   Swatch: swatchTable,
@@ -227,6 +231,7 @@ const belongings: [from: keyof Tables, to: keyof Tables, as: string, column: str
   ['PrintTry', 'Person', 'by', 'byPerson'],
   ['Calibration', 'Person', 'by', 'byPerson'],
   ['Incident', 'Person', 'by', 'byPerson'],
+  ['FixtureCheck', 'Person', 'by', 'byPerson'],
   ['Swatch', 'Person', 'by', 'byPerson'],
   ['Coated', 'Person', 'member', 'memberId'],
   ['CoatedAct', 'Person', 'by', 'byPerson'],
@@ -251,6 +256,7 @@ function associate(m: Tables): void {
   m.Mix.hasOne(m.Batch, { as: 'batch', foreignKey: 'mixId', constraints: false })
   m.Sheet.hasOne(m.SheetPhoto, { as: 'photo', foreignKey: 'sheetId', constraints: false })
   m.Coated.hasMany(m.CoatedAct, { as: 'acts', foreignKey: 'coatedId', constraints: false })
+  m.Fixture.hasMany(m.FixtureCheck, { as: 'checks', foreignKey: 'fixtureId', constraints: false })
   m.Incident.hasOne(m.IncidentPhoto, { as: 'photo', foreignKey: 'incidentId', constraints: false })
   m.Swatch.hasOne(m.SwatchPhoto, { as: 'photo', foreignKey: 'swatchId', constraints: false })
   m.FilmOrder.hasOne(m.OrderPhoto, { as: 'photo', foreignKey: 'orderId', constraints: false })

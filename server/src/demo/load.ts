@@ -12,6 +12,7 @@ import { swatches } from './swatches'
 import { rota } from './rota'
 import { trayLine } from './trayLine'
 import { zoneOf } from '../darkroom/zone'
+import { checks } from './checks'
 import { sink } from './sink'
 import { spills } from './spills'
 import { playSeason } from './season'
@@ -40,6 +41,7 @@ export async function loadDemo(db: Database, today: number, { evening = true }: 
     if (evening) await rota(db, staff, today)
     await sink(db, ilse, { today, zone: await zoneOf(db) })
     await spills(db, ilse, { today })
+    await checks(db, ilse, { today })
     await prints(db, { by: ilse, members: memberIds, today })
     await swatches(db, { by: ilse, today })
     await coating(db, { by: ilse, members: memberIds, bottles: season.bottles, formulaIds: formulas.ids, today })

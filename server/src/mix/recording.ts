@@ -11,6 +11,7 @@ import {
 import type { api, Mix } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { contentsOf } from '../bottle/contents'
+import { requireHandled } from '../check/blocks'
 import { catalogueOf } from '../chemical/chemistry'
 import { usedFormula } from '../formula/used'
 import type { Call, Handler } from '../http/route'
@@ -56,6 +57,9 @@ export const record: Handler<typeof api.mix.record> = async ({ db, params, body,
   const events: MixEvent[] = [...mix.events]
   for (const event of body.events.filter((one) => !kept.has(one.id))) {
     const state = mixState(formula, mix.finalMl, events, mix.secondCheck, catalogue)
+    // a jar is opened now: what was allowed when the mix began may not be any more
+    const opened = event.kind === 'jar' ? state.lines[event.step]?.line.chemical.id : undefined
+    if (opened !== undefined) await requireHandled(db, [opened], { now, catalogue })
     events.push(...(await eventsOf(db, { mix, state, events, catalogue }, event)))
   }
   await writeEvents(db, mix.id, events.slice(mix.events.length), who.id, now)

@@ -1,5 +1,6 @@
 import { checkFormula, decideBegin, scaleFormula } from '@selvrin/core'
 import type { api } from '@selvrin/core/contract'
+import { requireHandled } from '../check/blocks'
 import { catalogueOf } from '../chemical/chemistry'
 import { formulaRow } from '../formula/rows'
 import { usedFormula } from '../formula/used'
@@ -11,7 +12,13 @@ import { mixRow } from './rows'
 export const start: Handler<typeof api.mix.start> = async ({ db, body, who, now }) => {
   const formula = await formulaRow(db, body.formulaId)
   const { name, combine, additions } = formula.body
-  const findings = checkFormula(scaleFormula(usedFormula(formula.id, formula.body), body.finalMl), await catalogueOf(db))
+  const catalogue = await catalogueOf(db)
+  await requireHandled(
+    db,
+    additions.map((line) => line.chemical),
+    { now, catalogue },
+  )
+  const findings = checkFormula(scaleFormula(usedFormula(formula.id, formula.body), body.finalMl), catalogue)
   const overruled = decideBegin({ name, ofParts: combine !== undefined, bought: additions.length === 0, findings }, body)
   const { secondCheck } = await db.Darkroom.findOne({ attributes: ['secondCheck'], rejectOnEmpty: true })
   const { id, finalMl, note } = body

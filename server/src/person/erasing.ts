@@ -48,6 +48,7 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['strips of the swatch book', db.Swatch, 'byPerson', 'at'],
   ['hand-coated prints begun', db.Coated, 'byPerson', 'at'],
   ['what was done with hand-coated prints', db.CoatedAct, 'byPerson', 'at'],
+  ['checks of what keeps people safe', db.FixtureCheck, 'byPerson', 'at'],
   ['spills written down', db.Incident, 'byPerson', 'writtenAt'],
   ['spill kits refilled', db.Incident, 'refilledBy', 'refilledAt'],
   ['spills struck out', db.Incident, 'struckBy', 'struckAt'],

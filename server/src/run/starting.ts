@@ -1,6 +1,7 @@
 import { changesOf, decideStart, wouldHold, type Away } from '@selvrin/core'
 import type { api, PlanRequest, Run } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
+import { requireHeated } from '../check/blocks'
 import { lockBottles, writeEntries } from '../bottle/ledger'
 import { bottlesById } from '../bottle/rows'
 import { entriesOf } from '../bottle/write'
@@ -58,6 +59,11 @@ export const start: Handler<typeof api.run.start> = async ({ db, params, body, w
   await db.Vessel.findByPk(request.vesselId, { attributes: ['id'], lock: true })
   await lockBottles(db, bottleIds(request))
   const decided = decideStart(await stateOf(db, run, now), body)
+  await requireHeated(
+    db,
+    decided.plan.steps.map((step) => step.temperatureC),
+    now,
+  )
   await promise(db, run.id, decided.plan)
   await writeEntries(db, entriesOf(decided.lines, { by: who.id, now }))
   const row = asSeen(db.Run, { id: run.id, version: run.version })

@@ -50,8 +50,8 @@ const missing = computed(() => {
         <button type="button" class="button button-main" data-next @click="pouring = true">Pour by hand</button>
         <button type="button" class="button" @click="making = true">A new drum</button>
         <RouterLink to="/sink/collections" class="button">Collections</RouterLink>
-        <RouterLink to="/sink/silver" class="button">Silver</RouterLink>
         <RouterLink to="/sink/drain" class="button">Down the drain</RouterLink>
+        <RouterLink to="/sink/checks" class="button">Checks</RouterLink>
         <RouterLink to="/sink/facts" class="button">What it stands on</RouterLink>
       </div>
     </div>
@@ -89,6 +89,7 @@ const missing = computed(() => {
       </section>
       <p class="mt-6">
         <RouterLink to="/sink/lines" class="link mr-8 inline-flex min-h-11 items-center">Everything that was poured away</RouterLink>
+        <RouterLink to="/sink/silver" class="link mr-8 inline-flex min-h-11 items-center">Silver</RouterLink>
         <RouterLink to="/sink/spills" class="link inline-flex min-h-11 items-center">Spills, and the kit</RouterLink>
       </p>
       <NewDrum v-if="making" :view="view" @close="making = false" />

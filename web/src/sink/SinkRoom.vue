@@ -11,6 +11,7 @@ const pages: Record<string, ReturnType<typeof part>> = {
   silver: part(() => import('./SilverPage.vue')),
   drain: part(() => import('./DrainPage.vue')),
   facts: part(() => import('./FactsPage.vue')),
+  checks: part(() => import('../check/ChecksPage.vue')),
   spills: part(() => import('./SpillsPage.vue')),
   lines: part(() => import('./LinesPage.vue')),
 }

@@ -33,6 +33,7 @@ import { swatches } from './0032-swatches'
 import { coated } from './0033-coated'
 import { benchFiles } from './0034-bench-files'
 import { incidents } from './0035-incidents'
+import { fixtures } from './0036-fixtures'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -72,4 +73,5 @@ export const migrations: Migration[] = [
   coated,
   benchFiles,
   incidents,
+  fixtures,
 ]
