@@ -2,7 +2,7 @@
 // npm run backup -- --every 1d --keep 14 FOLDER [--house]: writes one now and again and again, and keeps the newest.
 import { mkdirSync, readdirSync, rmSync } from 'node:fs'
 import { join, resolve } from 'node:path'
-import { writeBackup } from './lib/backup.mjs'
+import { healthIn, writeBackup } from './lib/backup.mjs'
 import { openDatabase } from './lib/database.mjs'
 import { ensureDebian, needsPostgres } from './lib/install.mjs'
 import { giveUp } from './lib/say.mjs'
@@ -46,7 +46,10 @@ async function once(file) {
   const database = await openDatabase({ house, make: false })
   try {
     if (database.url === null) return [`There is no ${house ? 'house' : 'demo'} of this clone yet, so there is nothing to back up.`]
-    return writeBackup(database.url, file)
+    const said = writeBackup(database.url, file)
+    const health = said === null ? healthIn(database.url) : null
+    if (health !== null) console.log(health)
+    return said
   } finally {
     database.close()
   }

@@ -261,6 +261,8 @@ export { incidentBody, requireIncident, type IncidentBody } from './aid/incident
 export { spillCard, type SpillCard } from './aid/spill'
 export { aidOf, aidOfFamily, unknownSubstance, type AidSubstance } from './aid/substance'
 export { aidWords, saidForAid, type AidWord } from './aid/voice'
+export { formulasWithout, repeatedAgents, type Repeated } from './exposure/again'
+export { exposureBody, exposureWays, maySeeNotes, requireExposure, type ExposureBody, type ExposureWay } from './exposure/note'
 export { safetyBlocks, handlingBlock, heatingBlock, type Blocks } from './check/blocks'
 export { airChanges, clearedMinutes, glovesLeast } from './check/figures'
 export { checkResult, checksOf, fixtureBody, type CheckResult, type FixtureBody, type FixtureKind } from './check/fixture'

@@ -1,5 +1,5 @@
 import { chmodSync, closeSync, existsSync, fsyncSync, openSync, renameSync, rmSync, statSync } from 'node:fs'
-import { postgresTool } from './postgres.mjs'
+import { ask, postgresTool } from './postgres.mjs'
 
 /**
  * Writes the database into one file, readable by its owner alone: beside it first, read back, and only then under its name, so that an older backup of that
@@ -37,4 +37,12 @@ export function writeBackup(url, file) {
     return failed(`The backup cannot be put at ${file}: ${error.message}`)
   }
   return null
+}
+
+/** What is to be said of a backup that holds notes of exposure, which are health data; null where it holds none. */
+export function healthIn(url) {
+  if (ask(url, `select to_regclass('exposure_note') is not null`) !== 't') return null
+  const many = Number(ask(url, 'select count(*) from exposure_note'))
+  if (!(many > 0)) return null
+  return `It holds ${many === 1 ? 'a note' : `${many} notes`} of exposure, which ${many === 1 ? 'is' : 'are'} health data: keep it under lock, and delete copies that are not needed.`
 }

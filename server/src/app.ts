@@ -35,6 +35,7 @@ import { orderRoutes } from './order/routes'
 import { permissionRoutes } from './permission/routes'
 import { practiceRoutes } from './practice/routes'
 import { aidRoutes } from './aid/routes'
+import { exposureRoutes } from './exposure/routes'
 import { checkRoutes } from './check/routes'
 import { coatRoutes } from './coat/routes'
 import { toneRoutes } from './tone/routes'
@@ -89,6 +90,7 @@ const routes = [
   toneRoutes,
   aidRoutes,
   checkRoutes,
+  exposureRoutes,
   coatRoutes,
   chemicalRoutes,
   paperRoutes,

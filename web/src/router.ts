@@ -120,6 +120,7 @@ export function makeRouter(): Router {
       { path: '/people', component: () => import('./person/PeoplePage.vue'), meta: { title: 'People' } },
       { path: '/people/letters', component: () => import('./mail/LettersPage.vue'), meta: { title: 'Letters' } },
       { path: '/people/:id', component: () => import('./person/PermissionsPage.vue'), meta: { title: 'Developing alone' } },
+      { path: '/exposures', component: () => import('./exposure/ExposuresPage.vue'), meta: { for: 'members', title: 'Exposure notes' } },
       { path: '/devices', component: () => import('./device/DevicesPage.vue'), meta: { title: 'Devices' } },
       { path: '/wall/:token', component: () => import('./wall/WallPage.vue'), meta: { for: 'wall', title: 'Wall' } },
       { path: '/b/:code', component: () => import('./room/CodePage.vue'), meta: { for: 'members', title: 'Code' } },

@@ -2,6 +2,7 @@ import { aidApi } from './aid'
 import { api } from './api'
 import { calendarApi } from './calendar'
 import type { Endpoint } from './endpoint'
+import { exposureApi } from './exposure'
 import { eveningApi } from './evening'
 import { importApi } from './import'
 import { mailApi } from './mail'
@@ -23,6 +24,7 @@ export const endpoints: Endpoint[] = [
   ...Object.values(api),
   aidApi,
   checkApi,
+  exposureApi,
   importApi,
   practiceApi,
   printApi,

@@ -42,6 +42,7 @@ export {
 } from './proof'
 export type { ConsumptionRow, Shelf, SupplyRow, WasteRow } from './shelf'
 export type { Session } from './session'
+export { exposureApi, type ExposureNote } from './exposure'
 export { checkApi, type Fixture } from './check'
 export { aidApi, type Incident } from './aid'
 export { mailApi, type Letter, type MailWish } from './mail'

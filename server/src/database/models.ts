@@ -73,6 +73,8 @@ import { incidentTable } from '../aid/Incident'
 import { incidentPhotoTable } from '../aid/IncidentPhoto'
 import { fixtureTable } from '../check/Fixture'
 import { fixtureCheckTable } from '../check/FixtureCheck'
+import { exposureNoteTable } from '../exposure/ExposureNote'
+import { exposureReaderTable } from '../exposure/ExposureReader'
 import { swatchTable } from '../tone/Swatch'
 import { swatchPhotoTable } from '../tone/SwatchPhoto'
 import { dischargeTable } from '../sink/Discharge'
@@ -168,6 +170,8 @@ const tables = {
   Coated: coatedTable,
   CoatedAct: coatedActTable,
   UvLamp: uvLampTable,
+  ExposureNote: exposureNoteTable,
+  ExposureReader: exposureReaderTable,
   Fixture: fixtureTable,
   FixtureCheck: fixtureCheckTable,
   Incident: incidentTable,
@@ -232,6 +236,10 @@ const belongings: [from: keyof Tables, to: keyof Tables, as: string, column: str
   ['Calibration', 'Person', 'by', 'byPerson'],
   ['Incident', 'Person', 'by', 'byPerson'],
   ['FixtureCheck', 'Person', 'by', 'byPerson'],
+  ['ExposureNote', 'Person', 'by', 'byPerson'],
+  ['ExposureNote', 'Person', 'person', 'personId'],
+  ['ExposureReader', 'Person', 'person', 'personId'],
+  ['ExposureReader', 'Person', 'namer', 'namedBy'],
   ['Swatch', 'Person', 'by', 'byPerson'],
   ['Coated', 'Person', 'member', 'memberId'],
   ['CoatedAct', 'Person', 'by', 'byPerson'],

@@ -13,6 +13,7 @@ import { rota } from './rota'
 import { trayLine } from './trayLine'
 import { zoneOf } from '../darkroom/zone'
 import { checks } from './checks'
+import { exposures } from './exposures'
 import { sink } from './sink'
 import { spills } from './spills'
 import { playSeason } from './season'
@@ -42,6 +43,7 @@ export async function loadDemo(db: Database, today: number, { evening = true }: 
     await sink(db, ilse, { today, zone: await zoneOf(db) })
     await spills(db, ilse, { today })
     await checks(db, ilse, { today })
+    await exposures(db, { reader: ilse, owner: memberIds[0] ?? '', today })
     await prints(db, { by: ilse, members: memberIds, today })
     await swatches(db, { by: ilse, today })
     await coating(db, { by: ilse, members: memberIds, bottles: season.bottles, formulaIds: formulas.ids, today })

@@ -128,6 +128,9 @@ function take(one: BeforeYou): void {
                 <a v-if="session.person" class="button" href="/api/aid/cards" target="_blank">All cards on paper</a>
               </div>
             </template>
+            <p v-else-if="session.person" class="mt-6">
+              <RouterLink to="/exposures" class="button" @click="$emit('close')">Afterwards: a note of exposure</RouterLink>
+            </p>
           </div>
         </div>
         <footer class="border-t-2 border-ink bg-panel px-6 py-3 max-sm:px-4" aria-label="Whom to call">

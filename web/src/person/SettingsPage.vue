@@ -26,6 +26,11 @@ function say(what: string): void {
         <MySettings @kept="say('Your settings are kept.')" />
         <MyMail class="mt-8" @kept="say('Where you are written to is kept.')" />
         <MyCalendars class="my-8" />
+        <section class="mb-8" aria-labelledby="exposures">
+          <h2 id="exposures" class="mb-2 text-2xl font-bold">Exposure notes</h2>
+          <p class="mb-3">A rash, a cough, a splash: written down for yourself, seen by nobody who is not named to.</p>
+          <RouterLink to="/exposures" class="button">My exposure notes</RouterLink>
+        </section>
         <PasswordForm @kept="say('Your password is changed. Everywhere else you are signed out.')" />
       </div>
       <DarkroomSettings

@@ -34,6 +34,7 @@ import { coated } from './0033-coated'
 import { benchFiles } from './0034-bench-files'
 import { incidents } from './0035-incidents'
 import { fixtures } from './0036-fixtures'
+import { exposures } from './0037-exposures'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -74,4 +75,5 @@ export const migrations: Migration[] = [
   benchFiles,
   incidents,
   fixtures,
+  exposures,
 ]
