@@ -8,6 +8,7 @@ const pages = [
   '/sink/lines',
   '/sink/spills',
   '/sink/checks',
+  '/exposures',
   '/sink/collections',
   '/sink/silver',
   '/sink/drain',

@@ -66,6 +66,7 @@ test.describe('safelight: every pixel is black or red', () => {
       '/sink/lines',
       '/sink/spills',
       '/sink/checks',
+      '/exposures',
       '/sink/collections',
       '/sink/silver',
       '/sink/drain',

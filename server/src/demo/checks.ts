@@ -23,7 +23,7 @@ const things: [FixtureBody, [daysAgo: number, CheckResult][]][] = [
   [
     {
       kind: 'gloves',
-      name: 'Nitrile, 0.1 mm',
+      name: 'Nitrile, thin',
       sizes: [
         { size: 'S', people: 1 },
         { size: 'M', people: 3 },

@@ -111,6 +111,10 @@ describe('every route, with the wrong role', () => {
     'POST /api/coated': [403, ({ ids }) => ({ id: uuid(), memberId: ids.people, body: coated })],
     'PUT /api/coated/:id': [404, () => ({ version: 1, body: coated })],
     'POST /api/coated/:id/acts': [404, () => ({ id: uuid(), version: 1, act: { kind: 'done', said: 'x' } })],
+    'GET /api/exposures': [200],
+    'POST /api/exposures': [403, ({ ids }) => ({ id: uuid(), personId: ids.people, body: { ...reaction, at: house.now() } })],
+    'PUT /api/exposures/:id': [404, () => ({ version: 1, body: { ...reaction, at: house.now() } })],
+    'POST /api/exposures/:id/erase': [404, () => ({ version: 1 })],
     'GET /api/aid/bottles': [200],
     'GET /api/aid/cards': [200],
     'POST /api/incidents': [403, ({ ids }) => ({ id: uuid(), body: { ...spilled, at: house.now(), present: [ids.people] } })],
@@ -124,6 +128,7 @@ describe('every route, with the wrong role', () => {
     ...{ film: 'Millrace 400', format: '135-36', count: 1, ei: 400, pushStops: 0, processId: houseIds['bw-negative'], developer: null },
     ...{ earliest: null, wantedBy: null, present: false, critical: false, note: '' },
   }
+  const reaction = { agent: 'Metol', chemical: 'metol', task: '', minutes: null, gloves: true, way: 'skin', course: '' }
   const spilled = { what: 'fixer', family: 'sil', ml: 200, kitFull: true, note: '' }
   const printed = {
     negative: { what: 'roll 1', widthMm: 36, heightMm: 24 },

@@ -57,12 +57,8 @@ const dueWords = ({ standing: { standing, dueAt } }: Fixture): string =>
         <li v-for="one in blocks" :key="one" class="border-4 border-alarm p-3 text-xl font-semibold" role="alert">✕ Blocked. {{ one }}</li>
       </ul>
       <ul>
-        <li
-          v-for="one in fixtures"
-          :key="one.id"
-          class="grid grid-cols-[minmax(0,1fr)_auto] gap-x-6 gap-y-2 border-b border-line py-4 max-sm:grid-cols-1"
-        >
-          <div>
+        <li v-for="one in fixtures" :key="one.id" class="flex flex-wrap gap-x-6 gap-y-2 border-b border-line py-4">
+          <div class="min-w-0 flex-1 basis-80">
             <h2 class="text-2xl font-bold">
               {{ one.body.name }} <span class="text-lg font-normal text-quiet">{{ kindWords[one.body.kind] }}</span>
             </h2>
