@@ -261,6 +261,23 @@ export { incidentBody, requireIncident, type IncidentBody } from './aid/incident
 export { spillCard, type SpillCard } from './aid/spill'
 export { aidOf, aidOfFamily, unknownSubstance, type AidSubstance } from './aid/substance'
 export { aidWords, saidForAid, type AidWord } from './aid/voice'
+export { tasksOfBath, tasksOfChemical, tasksOfMix, tasksOfRun } from './training/asked'
+export { countsAs, requireTraining, type Countable } from './training/giving'
+export { mayAlone, presenceMs, requireTrained, taskStanding, type Lacking, type TaskStanding, type TrainingTold } from './training/standing'
+export {
+  isLoading,
+  loadingStages,
+  loadingTask,
+  noticeDays,
+  taskNames,
+  taskShows,
+  trainingBody,
+  trainingEnds,
+  trainingTasks,
+  type LoadingStage,
+  type TrainingBody,
+  type TrainingTask,
+} from './training/task'
 export { formulasWithout, repeatedAgents, type Repeated } from './exposure/again'
 export { exposureBody, exposureWays, maySeeNotes, requireExposure, type ExposureBody, type ExposureWay } from './exposure/note'
 export { safetyBlocks, handlingBlock, heatingBlock, type Blocks } from './check/blocks'

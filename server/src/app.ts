@@ -36,6 +36,7 @@ import { permissionRoutes } from './permission/routes'
 import { practiceRoutes } from './practice/routes'
 import { aidRoutes } from './aid/routes'
 import { exposureRoutes } from './exposure/routes'
+import { trainingRoutes } from './training/routes'
 import { checkRoutes } from './check/routes'
 import { coatRoutes } from './coat/routes'
 import { toneRoutes } from './tone/routes'
@@ -91,6 +92,7 @@ const routes = [
   aidRoutes,
   checkRoutes,
   exposureRoutes,
+  trainingRoutes,
   coatRoutes,
   chemicalRoutes,
   paperRoutes,

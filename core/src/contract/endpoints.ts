@@ -3,6 +3,7 @@ import { api } from './api'
 import { calendarApi } from './calendar'
 import type { Endpoint } from './endpoint'
 import { exposureApi } from './exposure'
+import { trainingApi } from './training'
 import { eveningApi } from './evening'
 import { importApi } from './import'
 import { mailApi } from './mail'
@@ -25,6 +26,7 @@ export const endpoints: Endpoint[] = [
   aidApi,
   checkApi,
   exposureApi,
+  trainingApi,
   importApi,
   practiceApi,
   printApi,

@@ -57,6 +57,7 @@ export const liveEvent = z.object({
     'trays',
     'print',
     'line',
+    'training',
   ]),
   id: z.string(),
   version: z.number().nullable(),
@@ -83,6 +84,7 @@ export const memberSubjects: readonly LiveEvent['subject'][] = [
     'trays',
     'print',
     'line',
+    'training',
   ] as const),
 ]
 export type LiveEvent = z.infer<typeof liveEvent>

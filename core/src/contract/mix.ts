@@ -14,6 +14,8 @@ const mixSummary = z.object({
   family: z.string(),
   finalMl: z.number(),
   by: z.string(),
+  /** whose hands weigh, where it is not whoever began it */
+  hand: z.object({ id, name: z.string() }).nullable(),
   startedAt: z.number(),
 })
 const record = z.object({
@@ -57,6 +59,8 @@ export const mixApi = {
       /** of which kit it is a bath */ kitSetId: id.optional(),
       /** why it is mixed in spite of what the rules of mixing say */
       overrule: reason.optional(),
+      /** whose hands weigh; whoever is signed in where nobody is named */
+      handId: id.optional(),
     }),
     response: mix,
   }),

@@ -137,6 +137,8 @@ export const sinkApi = {
         .nullable(),
       ph: z.number().min(-2).max(16).nullable(),
       funnelId: id.nullable(),
+      /** whose hands pour; whoever is signed in where nobody is named */
+      handId: id.optional(),
     }),
     response: drum,
   }),

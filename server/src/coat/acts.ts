@@ -22,6 +22,7 @@ import { notFound, Refusal } from '../house/refusal'
 import { saveSeen } from '../http/changing'
 import type { Handler } from '../http/route'
 import type { Database } from '../table/database'
+import { holdToTraining } from '../training/holding'
 import { jarsOf, onBench } from './bench'
 import { shine } from './lamps'
 import { ownCoated, standingOf } from './rows'
@@ -122,6 +123,7 @@ const endOf = ({ kind }: CoatAct, now: number): { endedAt?: number | null } =>
 export const act: Handler<typeof coatApi.act> = async ({ db, params: { id }, body: asked, who, now }) => {
   const row = await db.Coated.findByPk(id, { lock: true })
   if (!row) throw notFound('print')
+  if (asked.act.kind === 'coat') await holdToTraining(db, who, ['coating'], now)
   await writeAct(db, await ownCoated(db, id, who), asked, { by: who.id, now })
   await saveSeen(row.set(endOf(asked.act, now)), asked.version, () => ownCoated(db, id, who))
   return ownCoated(db, id, who)

@@ -75,6 +75,8 @@ import { fixtureTable } from '../check/Fixture'
 import { fixtureCheckTable } from '../check/FixtureCheck'
 import { exposureNoteTable } from '../exposure/ExposureNote'
 import { exposureReaderTable } from '../exposure/ExposureReader'
+import { trainingTable } from '../training/Training'
+import { trainingPresenceTable } from '../training/TrainingPresence'
 import { swatchTable } from '../tone/Swatch'
 import { swatchPhotoTable } from '../tone/SwatchPhoto'
 import { dischargeTable } from '../sink/Discharge'
@@ -172,6 +174,8 @@ const tables = {
   UvLamp: uvLampTable,
   ExposureNote: exposureNoteTable,
   ExposureReader: exposureReaderTable,
+  Training: trainingTable,
+  TrainingPresence: trainingPresenceTable,
   Fixture: fixtureTable,
   FixtureCheck: fixtureCheckTable,
   Incident: incidentTable,
@@ -202,6 +206,7 @@ const belongings: [from: keyof Tables, to: keyof Tables, as: string, column: str
   ['KitSet', 'Person', 'by', 'begunBy'],
   ['KitSet', 'Kit', 'kit', 'kitId'],
   ['Mix', 'Person', 'by', 'startedBy'],
+  ['Mix', 'Person', 'hand', 'handPerson'],
   ['Mix', 'FormulaVersion', 'madeOf', 'formulaVersionId'],
   ['MixEvent', 'Person', 'by', 'byPerson'],
   ['Batch', 'Person', 'by', 'madeBy'],
@@ -240,6 +245,8 @@ const belongings: [from: keyof Tables, to: keyof Tables, as: string, column: str
   ['ExposureNote', 'Person', 'person', 'personId'],
   ['ExposureReader', 'Person', 'person', 'personId'],
   ['ExposureReader', 'Person', 'namer', 'namedBy'],
+  ['Training', 'Person', 'by', 'byPerson'],
+  ['TrainingPresence', 'Person', 'by', 'byPerson'],
   ['Swatch', 'Person', 'by', 'byPerson'],
   ['Coated', 'Person', 'member', 'memberId'],
   ['CoatedAct', 'Person', 'by', 'byPerson'],

@@ -16,6 +16,7 @@ import { checks } from './checks'
 import { exposures } from './exposures'
 import { sink } from './sink'
 import { spills } from './spills'
+import { trainings } from './trainings'
 import { playSeason } from './season'
 import { writeSeason } from './writeSeason'
 
@@ -43,6 +44,7 @@ export async function loadDemo(db: Database, today: number, { evening = true }: 
     await sink(db, ilse, { today, zone: await zoneOf(db) })
     await spills(db, ilse, { today })
     await checks(db, ilse, { today })
+    await trainings(db, { by: ilse, today, zone: await zoneOf(db) })
     await exposures(db, { reader: ilse, owner: memberIds[0] ?? '', today })
     await prints(db, { by: ilse, members: memberIds, today })
     await swatches(db, { by: ilse, today })

@@ -15,6 +15,7 @@ export class Notice extends Model<InferAttributes<Notice>, InferCreationAttribut
   declare text: string
   declare rollId: CreationOptional<string | null>
   declare orderId: CreationOptional<string | null>
+  declare trainingId: CreationOptional<string | null>
   declare readAt: CreationOptional<number | null>
 }
 
@@ -25,5 +26,6 @@ export const noticeTable = table(Notice, 'notice', {
   text: text(),
   rollId: optional(of('roll')),
   orderId: optional(of('film_order')),
+  trainingId: optional(of('training')),
   readAt: optional(instant()),
 })

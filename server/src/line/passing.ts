@@ -1,4 +1,4 @@
-import { decidePassing, emergenceFactor, printEquivalents, type PaperBase } from '@selvrin/core'
+import { decidePassing, emergenceFactor, printEquivalents, tasksOfBath, type PaperBase, type TrainingTask } from '@selvrin/core'
 import type { Bottle, lineApi } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { takeLinesBack } from '../bottle/takeBack'
@@ -6,7 +6,11 @@ import { openBottles } from '../bottle/rows'
 import { writeDecided } from '../bottle/write'
 import { notFound, Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
+import type { Who } from '../http/who'
 import type { Database, Row } from '../table/database'
+import { contentsOf } from '../bottle/contents'
+import { catalogueOf } from '../chemical/chemistry'
+import { holdToTraining } from '../training/holding'
 import { lineRow, lockLine, standingFills } from './rows'
 
 interface Passed {
@@ -37,9 +41,20 @@ export async function passThrough(db: Database, line: Row<'TrayLine'>, { id, bas
   await db.LinePass.create({ id, lineId: line.id, at: now, byPerson: by, base, equivalents, what, entryIds })
 }
 
+/** What has to have been shown to whoever carries prints through a line: it may hold a bleach or a toner. A technician needs nobody. */
+export async function tasksOfLine(db: Database, line: Row<'TrayLine'> | null, { role }: Pick<Who, 'role'>): Promise<TrainingTask[]> {
+  if (line === null || role === 'technician') return []
+  const catalogue = await catalogueOf(db)
+  const tasks: TrainingTask[] = []
+  for (const { bottleId } of await standingFills(db, line.id))
+    if (bottleId !== null) tasks.push(...tasksOfBath(await contentsOf(db, bottleId, catalogue), catalogue))
+  return [...new Set(tasks)]
+}
+
 export const pass: Handler<typeof lineApi.pass> = async ({ db, params: { id }, body, who, now }) => {
   const { passId, base, widthCm, heightCm, count, what } = body
   const line = await lockLine(db, id)
+  await holdToTraining(db, who, await tasksOfLine(db, line, who), now)
   await passThrough(db, line, { id: passId, base, equivalents: printEquivalents({ widthCm, heightCm, count }), what, by: who.id, now })
   return lineRow(db, id, now)
 }

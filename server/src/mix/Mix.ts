@@ -24,6 +24,8 @@ export class Mix extends Model<InferAttributes<Mix>, InferCreationAttributes<Mix
   declare formulaVersionId: string
   declare finalMl: number
   declare startedBy: CreationOptional<string | null>
+  /** whose hands weigh, where it is not whoever began it */
+  declare handPerson: CreationOptional<string | null>
   declare startedAt: number
   declare endedAt: CreationOptional<number | null>
   declare why: CreationOptional<string | null>
@@ -32,6 +34,7 @@ export class Mix extends Model<InferAttributes<Mix>, InferCreationAttributes<Mix
   declare overruled: CreationOptional<string | null>
   declare kitSetId: CreationOptional<string | null>
   declare by?: NonAttribute<Row<'Person'> | null>
+  declare hand?: NonAttribute<Row<'Person'> | null>
   declare madeOf?: NonAttribute<Row<'FormulaVersion'>>
   declare batch?: NonAttribute<Row<'Batch'> | null>
 }
@@ -43,6 +46,7 @@ export const mixTable = table(Mix, 'mix', {
   formulaVersionId: of('formula_version'),
   finalMl: amount(),
   startedBy: optional(of('person')),
+  handPerson: optional(of('person')),
   startedAt: instant(),
   endedAt: optional(instant()),
   why: optional(text()),

@@ -3,6 +3,7 @@ import {
   mixState,
   requireLikelyWeight,
   requireStock,
+  tasksOfChemical,
   type Catalogue,
   type MixEvent,
   type MixState,
@@ -10,6 +11,7 @@ import {
 } from '@selvrin/core'
 import type { api, Mix } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
+import { holdToTraining, stillHand } from '../training/holding'
 import { contentsOf } from '../bottle/contents'
 import { requireHandled } from '../check/blocks'
 import { catalogueOf } from '../chemical/chemistry'
@@ -53,15 +55,19 @@ export const record: Handler<typeof api.mix.record> = async ({ db, params, body,
   const mix = await openMix(db, params.id)
   const kept = new Set(mix.events.map((event) => event.id))
   const catalogue = await catalogueOf(db)
+  const hand = await stillHand(db, mix.hand?.id, who)
   const formula = usedFormula(mix.formulaId, mix.formula.body)
   const events: MixEvent[] = [...mix.events]
   for (const event of body.events.filter((one) => !kept.has(one.id))) {
     const state = mixState(formula, mix.finalMl, events, mix.secondCheck, catalogue)
     // a jar is opened now: what was allowed when the mix began may not be any more
     const opened = event.kind === 'jar' ? state.lines[event.step]?.line.chemical.id : undefined
-    if (opened !== undefined) await requireHandled(db, [opened], { now, catalogue })
+    if (opened !== undefined) {
+      await requireHandled(db, [opened], { now, catalogue })
+      await holdToTraining(db, hand, tasksOfChemical(opened, catalogue), now)
+    }
     events.push(...(await eventsOf(db, { mix, state, events, catalogue }, event)))
   }
-  await writeEvents(db, mix.id, events.slice(mix.events.length), who.id, now)
+  await writeEvents(db, mix.id, events.slice(mix.events.length), hand.id, now)
   return mixRow(db, mix.id)
 }

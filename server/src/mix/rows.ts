@@ -8,12 +8,13 @@ import { notFound, Refusal } from '../house/refusal'
 import type { Database, Row } from '../table/database'
 
 /** A mix with its version and who began it. */
-export const withFormula = { include: [withName(), { association: 'madeOf', include: [withName()] }] }
+export const withFormula = { include: [withName(), withName('hand'), { association: 'madeOf', include: [withName()] }] }
 
 export function summaryOf(row: Row<'Mix'>): MixSummary {
   const { formulaId, body } = row.madeOf as NonNullable<typeof row.madeOf>
-  const { id, state, finalMl, startedAt } = row
-  return { id, state, formulaId, formulaName: body.name, family: body.family, finalMl, by: nameOf(row.by), startedAt }
+  const { id, state, finalMl, startedAt, handPerson } = row
+  const hand = handPerson === null ? null : { id: handPerson, name: nameOf(row.hand) }
+  return { id, state, formulaId, formulaName: body.name, family: body.family, finalMl, by: nameOf(row.by), hand, startedAt }
 }
 
 interface EventRow {

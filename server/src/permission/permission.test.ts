@@ -166,6 +166,31 @@ test('what ends between the plan and the beakers stops the start and takes nothi
   ).toBe(200)
 })
 
+test('what was shown is asked again when the liquids are measured out: without it nothing is taken, unless a technician stands by', async () => {
+  await give()
+  const run = await plan(tilda!)
+  const developer = (run.body.request as { baths: { bottleId: string }[] }).baths[0]!.bottleId
+  const held = async () => (await volume(developer)).volumeMl
+  const before = await held()
+  const body = { id: uuid(), personId: ids.tilda ?? '', task: 'load-135' as const, why: 'jammed twice' }
+  expect((await ilse!.send('POST', '/api/trainings/revoke', body)).status).toBe(200)
+  const refused = await start(tilda!, run)
+  expect([refused.status, refused.body.code, (refused.body.current as { tasks: string[] }).tasks]).toEqual([
+    409,
+    'not-trained',
+    ['load-135'],
+  ])
+  expect(await held()).toBe(before)
+  await ilse!.send('POST', '/api/trainings/presence', { id: uuid(), personId: ids.tilda, tasks: ['load-135'] })
+  const begun = await start(tilda!, run)
+  expect(begun.status).toBe(200)
+  await tilda!.send('POST', `/api/runs/${begun.body.id as string}/abandon`, {
+    version: begun.body.version,
+    at: house.now(),
+    reason: 'only begun',
+  })
+})
+
 test('the technician on duty steps in: it is theirs until they give it back', async () => {
   await give()
   const begun = await start(tilda!, await plan(tilda!))

@@ -10,6 +10,9 @@ type Kept = Record<string, unknown>[]
 const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, column: string, order: string][] => [
   ['formula versions', db.FormulaVersion, 'changedBy', 'changedAt'],
   ['mixes', db.Mix, 'startedBy', 'startedAt'],
+  ['mixes weighed', db.Mix, 'handPerson', 'startedAt'],
+  ['training given', db.Training, 'byPerson', 'seq'],
+  ['training stood in for', db.TrainingPresence, 'byPerson', 'at'],
   ['steps of mixes', db.MixEvent, 'byPerson', 'at'],
   ['batches', db.Batch, 'madeBy', 'madeAt'],
   ['lines of jars', db.JarEntry, 'byPerson', 'at'],
@@ -93,6 +96,12 @@ export async function keptOf(db: Database, id: string): Promise<Record<string, K
       order: ['at'],
     }),
     'rounds with the trainer of casts': await plain(db.CastRound, { where: { personId: id }, order: ['at'] }),
+    training: await plain(db.Training, { attributes: { exclude: ['byPerson'] }, where: { personId: id }, order: ['seq'] }),
+    'technicians who stood in': await plain(db.TrainingPresence, {
+      attributes: { exclude: ['byPerson'] },
+      where: { personId: id },
+      order: ['at'],
+    }),
     permissions: await plain(db.Permission, { attributes: { exclude: ['givenBy'] }, where: { personId: id }, order: ['givenAt'] }),
     'where they are written to': await plain(db.MailWish, { where: { personId: id } }),
     letters: await plain(db.Letter, { attributes: ['text', 'at', 'sentAt'], where: { personId: id }, order: ['at'] }),

@@ -13,9 +13,10 @@ import { v7 as uuid } from 'uuid'
 import { notFound, Refusal } from '../house/refusal'
 import { saveNext, saveSeen } from '../http/changing'
 import type { Handler } from '../http/route'
-import { passThrough } from '../line/passing'
+import { passThrough, tasksOfLine } from '../line/passing'
 import { openLine } from '../line/rows'
 import type { Database, Row } from '../table/database'
+import { holdToTraining } from '../training/holding'
 import { calibrationRows } from './calibrations'
 import { boxRow, ownSheet, tryRows } from './rows'
 
@@ -81,6 +82,8 @@ export const expose: Handler<typeof traysApi.expose> = async ({ db, params: { id
   const box = await drawnFrom(db, setup, sheets)
   const paper = await db.Paper.findByPk(box.paperId, { rejectOnEmpty: true })
   requireTry(plan, { paper: paper.body, enlarger: (await enlargerOf(db, setup)).body })
+  if (paper.body.material !== 'black-and-white') await holdToTraining(db, who, ['colour-developers'], now)
+  else await holdToTraining(db, who, await tasksOfLine(db, await openLine(db), who), now)
   await db.PrintTry.create({ id, sheetId, at: now, byPerson: who.id, setup, plan })
   await db.PaperEntry.create({ id: entryId, boxId: box.id, at: now, byPerson: who.id, kind: 'draw', sheets: -sheets, tryId: id })
   await throughTheLine(db, { box, paper, sheets, sheetId, by: who.id, now })

@@ -1,4 +1,4 @@
-import { changesOf, decideStart, wouldHold, type Away } from '@selvrin/core'
+import { changesOf, decideStart, tasksOfRun, wouldHold, type Away, type TrainingTask } from '@selvrin/core'
 import type { api, PlanRequest, Run } from '@selvrin/core/contract'
 import { Op } from 'sequelize'
 import { requireHeated } from '../check/blocks'
@@ -10,6 +10,9 @@ import { Refusal } from '../house/refusal'
 import type { Handler } from '../http/route'
 import { holdToPermission } from '../permission/holding'
 import type { Database } from '../table/database'
+import { contentsOf } from '../bottle/contents'
+import { catalogueOf } from '../chemical/chemistry'
+import { holdToTraining } from '../training/holding'
 import { planNow, promise } from './planning'
 import { lockRun, requireState, runRow } from './rows'
 
@@ -35,6 +38,18 @@ function requestOf(run: Run): PlanRequest {
   return run.request
 }
 
+/** What has to have been shown to whoever leads it, by the films and by what is in the bottles now. */
+async function tasksOf(db: Database, request: PlanRequest): Promise<TrainingTask[]> {
+  const catalogue = await catalogueOf(db)
+  const baths = []
+  for (const id of bottleIds(request)) baths.push(await contentsOf(db, id, catalogue))
+  return tasksOfRun(
+    request.films.map((film) => film.format),
+    baths,
+    catalogue,
+  )
+}
+
 /** All a start is decided from, as the shelf is now. */
 async function stateOf(db: Database, run: Run, now: number) {
   const request = requestOf(run)
@@ -58,6 +73,7 @@ export const start: Handler<typeof api.run.start> = async ({ db, params, body, w
   await holdToPermission(db, request, who, now)
   await db.Vessel.findByPk(request.vesselId, { attributes: ['id'], lock: true })
   await lockBottles(db, bottleIds(request))
+  await holdToTraining(db, who, await tasksOf(db, request), now)
   const decided = decideStart(await stateOf(db, run, now), body)
   await requireHeated(
     db,

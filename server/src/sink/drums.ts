@@ -3,6 +3,7 @@ import type { Drum as Family } from '@selvrin/core'
 import { drumNames, meeting, requireReading, requireTare, usualGPerMl } from '@selvrin/core'
 import { sinkOf } from '../drum/facts'
 import { pourInto } from '../drum/pouring'
+import { handOf, holdToTraining } from '../training/holding'
 import { drumRow } from '../drum/rows'
 import { reversePour } from '../drum/waste'
 import { nameOf, withName } from '../house/left'
@@ -101,12 +102,20 @@ export const quarantine: Handler<typeof sinkApi.quarantine> = async ({ db, param
   return drumRow(db, id, now)
 }
 
-export const pour: Handler<typeof sinkApi.pour> = async ({ db, params: { id }, body: { waste, other, ph, funnelId }, who, now }) => {
+export const pour: Handler<typeof sinkApi.pour> = async ({
+  db,
+  params: { id },
+  body: { waste, other, ph, funnelId, handId },
+  who,
+  now,
+}) => {
   const row = await openDrum(db, id)
   const portions = await waitingPortions(db, waste, row.family)
   if (other) portions.push({ ...other, contents: null, wasteId: null })
   if (portions.length === 0) throw new Refusal(422, 'nothing', 'Say what is poured.')
-  await pourInto(db, id, portions, { ph, funnelId, by: who.id, now })
+  const hand = await handOf(db, handId, who)
+  await holdToTraining(db, hand, ['drums'], now)
+  await pourInto(db, id, portions, { ph, funnelId, by: hand.id, now })
   return drumRow(db, id, now)
 }
 

@@ -35,6 +35,7 @@ import { benchFiles } from './0034-bench-files'
 import { incidents } from './0035-incidents'
 import { fixtures } from './0036-fixtures'
 import { exposures } from './0037-exposures'
+import { trainings } from './0038-trainings'
 import type { Migration } from './migration'
 
 /** All migrations in order. Never change one that has been released; add the next. */
@@ -76,4 +77,5 @@ export const migrations: Migration[] = [
   incidents,
   fixtures,
   exposures,
+  trainings,
 ]
