@@ -6,6 +6,7 @@ import { useRoute } from 'vue-router'
 import BenchEdge from './room/BenchEdge.vue'
 import { benchHidden } from './hand/bench'
 import { helpKey, openModals } from './hand/modals'
+import { presenceAsked, presenceKey } from './hand/present'
 import { aidCall } from './help/ahead'
 import { fetchAhead, leavePanel, safelightNotice } from './router'
 import DimLayer from './room/DimLayer.vue'
@@ -58,6 +59,8 @@ const SafelightNotice = part(safelightNotice)
 const LeavePanel = part(leavePanel)
 const AidCall = part(aidCall)
 provide(helpKey, AidCall)
+const PresencePanel = part(() => import('./training/PresencePanel.vue'))
+provide(presenceKey, PresencePanel)
 const ClockDoubt = part(() => import('./run/ClockDoubt.vue'))
 // a reload or a closed tab asks in the browser's own words
 useEventListener(window, 'beforeunload', (event) => {
@@ -86,6 +89,7 @@ const inside = computed(() => session.person !== null && route.meta.for !== 'any
     <RoomKeys v-if="inside" />
     <ClockDoubt v-if="inside && clockDoubt" />
     <LeavePanel v-if="leavingFor !== null" />
+    <PresencePanel v-if="presenceAsked && presenceAsked.under === null" />
     <AidCall v-if="helpAsked && openModals.length === 0" />
     <DimLayer />
   </div>

@@ -6,8 +6,29 @@ import { forgetChecker, forgetInRequests } from './queries'
 
 type Kept = Record<string, unknown>[]
 
+type Traces = [what: string, model: ModelStatic<Model>, column: string, order: string][]
+/** Rows of the print room that say by whom. */
+const tracesInPrints = (db: Database): Traces => [
+  ['boxes of paper brought', db.PaperBox, 'madeBy', 'madeAt'],
+  ['sheets of paper drawn', db.PaperEntry, 'byPerson', 'at'],
+  ['prints begun', db.Sheet, 'byPerson', 'at'],
+  ['prints exposed', db.PrintTry, 'byPerson', 'at'],
+  ['strips of the swatch book', db.Swatch, 'byPerson', 'at'],
+  ['hand-coated prints begun', db.Coated, 'byPerson', 'at'],
+  ['what was done with hand-coated prints', db.CoatedAct, 'byPerson', 'at'],
+  ['calibrations', db.Calibration, 'byPerson', 'at'],
+  ['calibrations taken back', db.Calibration, 'takenBackBy', 'takenBackAt'],
+  ['tray lines set up', db.TrayLine, 'openedBy', 'openedAt'],
+  ['tray lines closed', db.TrayLine, 'closedBy', 'closedAt'],
+  ['trays filled', db.TrayFill, 'byPerson', 'at'],
+  ['prints through trays', db.LinePass, 'byPerson', 'at'],
+  ['prints through trays taken back', db.LinePass, 'backBy', 'backAt'],
+  ['emergences read', db.Emergence, 'byPerson', 'at'],
+]
+
 /** Rows that say by whom: what they are, the column that does, and their order. What is kept of a person in them is what they did. */
-const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, column: string, order: string][] => [
+const tracesIn = (db: Database): Traces => [
+  ...tracesInPrints(db),
   ['formula versions', db.FormulaVersion, 'changedBy', 'changedAt'],
   ['mixes', db.Mix, 'startedBy', 'startedAt'],
   ['mixes weighed', db.Mix, 'handPerson', 'startedAt'],
@@ -44,25 +65,10 @@ const tracesIn = (db: Database): [what: string, model: ModelStatic<Model>, colum
   ['collections arranged', db.Pickup, 'byPerson', 'at'],
   ['receipts attached', db.PickupReceipt, 'byPerson', 'at'],
   ['silver recovered', db.Recovery, 'byPerson', 'at'],
-  ['boxes of paper brought', db.PaperBox, 'madeBy', 'madeAt'],
-  ['sheets of paper drawn', db.PaperEntry, 'byPerson', 'at'],
-  ['prints begun', db.Sheet, 'byPerson', 'at'],
-  ['prints exposed', db.PrintTry, 'byPerson', 'at'],
-  ['strips of the swatch book', db.Swatch, 'byPerson', 'at'],
-  ['hand-coated prints begun', db.Coated, 'byPerson', 'at'],
-  ['what was done with hand-coated prints', db.CoatedAct, 'byPerson', 'at'],
   ['checks of what keeps people safe', db.FixtureCheck, 'byPerson', 'at'],
   ['spills written down', db.Incident, 'byPerson', 'writtenAt'],
   ['spill kits refilled', db.Incident, 'refilledBy', 'refilledAt'],
   ['spills struck out', db.Incident, 'struckBy', 'struckAt'],
-  ['calibrations', db.Calibration, 'byPerson', 'at'],
-  ['calibrations taken back', db.Calibration, 'takenBackBy', 'takenBackAt'],
-  ['tray lines set up', db.TrayLine, 'openedBy', 'openedAt'],
-  ['tray lines closed', db.TrayLine, 'closedBy', 'closedAt'],
-  ['trays filled', db.TrayFill, 'byPerson', 'at'],
-  ['prints through trays', db.LinePass, 'byPerson', 'at'],
-  ['prints through trays taken back', db.LinePass, 'backBy', 'backAt'],
-  ['emergences read', db.Emergence, 'byPerson', 'at'],
   ['waste', db.WasteEntry, 'byPerson', 'at'],
   ['imports', db.Import, 'byPerson', 'at'],
   ['chemicals', db.Chemical, 'changedBy', 'changedAt'],

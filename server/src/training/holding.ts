@@ -24,7 +24,7 @@ export async function standingsOf(
 }
 
 /** Tasks a technician stands in for at somebody's side now. */
-export async function presentFor(db: Database, personId: string, now: number): Promise<TrainingTask[]> {
+async function presentFor(db: Database, personId: string, now: number): Promise<TrainingTask[]> {
   const rows = await db.TrainingPresence.findAll({ attributes: ['tasks'], where: { personId, until: { [Op.gt]: now } }, raw: true })
   return rows.flatMap((row) => row.tasks)
 }

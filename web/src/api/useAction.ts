@@ -1,6 +1,19 @@
 import { ref } from 'vue'
 import { typedIsKept } from '../hand/typed'
+import type { Lacking } from '@selvrin/core'
+import { askPresence } from '../hand/present'
 import { CallError, sentence } from './call'
+
+/** Does the work; where somebody lacks training for it, once more after a technician who is present stood in. */
+async function withPresence(work: () => Promise<unknown>): Promise<void> {
+  try {
+    await work()
+  } catch (error) {
+    if (!(error instanceof CallError) || error.problem.code !== 'not-trained') throw error
+    if (!(await askPresence(error.problem.current as Lacking))) throw error
+    await work()
+  }
+}
 
 /** `keeps`: false for what writes nothing down of what is being typed. Runs one write at a time and keeps its refusal as a sentence, and what the thing is now where someone else was first. */
 export function useAction({ keeps = true }: { keeps?: boolean } = {}) {
@@ -15,7 +28,7 @@ export function useAction({ keeps = true }: { keeps?: boolean } = {}) {
     field.value = ''
     current.value = null
     try {
-      await work()
+      await withPresence(work)
       if (keeps) typedIsKept()
       return true
     } catch (error) {

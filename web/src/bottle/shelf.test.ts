@@ -79,6 +79,7 @@ describe('before tonight', () => {
       family: 'film-developer',
       finalMl: 1000,
       by: 'Odo',
+      hand: null,
       startedAt: today,
     }
     const run = {

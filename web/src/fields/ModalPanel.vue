@@ -5,6 +5,7 @@ import EndedDialog from './EndedDialog.vue'
 import { useSession } from '../session/store'
 import AskCard from './AskCard.vue'
 import { helpKey, openModals } from '../hand/modals'
+import { presenceAsked, presenceKey } from '../hand/present'
 import { helpAsked } from '../light/dark'
 import { useTyped } from '../hand/typed'
 
@@ -12,6 +13,7 @@ import { useTyped } from '../hand/typed'
 const { open } = defineProps<{ open: boolean; title: string; wide?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const AidCall = inject(helpKey, null)
+const Presence = inject(presenceKey, null)
 const session = useSession()
 const me = Symbol('dialog')
 const { touched, kept } = useTyped(me)
@@ -93,6 +95,7 @@ function closing(): void {
       </div>
     </div>
     <component :is="AidCall" v-if="AidCall && helpAsked && isTop" />
+    <component :is="Presence" v-if="Presence && presenceAsked?.under === me" />
     <EndedDialog v-if="session.ended && isTop" />
   </Dialog>
 </template>

@@ -8,6 +8,7 @@ import { useAction } from '../api/useAction'
 import ProblemLine from '../fields/ProblemLine.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
+import HandField from '../training/HandField.vue'
 import { useShow } from '../session/useShow'
 import type { BenchFormula } from './useBenchCard'
 
@@ -24,6 +25,7 @@ const { busy, problem, field, act } = useAction()
 const newId = uuid()
 const packNote = ref('')
 const overrule = ref('')
+const hand = ref<string | null>()
 const quick = [500, 1000, 2000, 2500, 5000]
 const volume = (ml: number) => show.volume(ml)
 
@@ -32,6 +34,8 @@ async function begin(): Promise<void> {
     problem.value = 'Write how much to mix.'
     return
   }
+  if (hand.value === null) return void (problem.value = 'Say who weighs, or leave it empty for yourself.')
+  const handId = hand.value
   const finalMl = wantedMl.value
   const good = await act(() =>
     call(api.mix.start, {
@@ -40,6 +44,7 @@ async function begin(): Promise<void> {
         formulaId: id.value,
         finalMl,
         note: packNote.value,
+        ...(handId === undefined ? {} : { handId }),
         ...(kitSetId === null ? {} : { kitSetId }),
         ...(grave.value && overrule.value.trim() !== '' ? { overrule: overrule.value } : {}),
       },
@@ -80,6 +85,7 @@ async function bring(): Promise<void> {
     />
     <ProblemLine :problem="field === 'note' ? '' : problem" />
     <TextField v-if="grave" v-model="overrule" label="Mix it all the same? Say why" hint="it stays on the batch" />
+    <HandField v-if="lines.length > 0" v-model="hand" label="Who weighs" />
     <button
       v-if="lines.length > 0"
       class="button button-main w-full"

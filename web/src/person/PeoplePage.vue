@@ -83,9 +83,10 @@ async function erase(): Promise<void> {
 
 <template>
   <div class="station max-w-4xl">
-    <div class="mb-4 flex items-center gap-5">
+    <div class="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2">
       <h1 class="text-3xl font-bold">People</h1>
-      <RouterLink to="/people/letters" class="button ml-auto">Letters</RouterLink>
+      <RouterLink to="/people/training" class="button ml-auto">Training</RouterLink>
+      <RouterLink to="/people/letters" class="button">Letters</RouterLink>
       <button class="button button-main" @click="((inviting = true), invite.again())">Invite someone</button>
     </div>
     <WaitFor :of="[people]" what="the people">
@@ -151,6 +152,7 @@ async function erase(): Promise<void> {
           </button>
           <button class="button" :disabled="busy" @click="takeOut">Take the record out</button>
           <RouterLink v-if="person.role === 'member'" class="button" :to="`/people/${person.id}`">What they may develop alone</RouterLink>
+          <RouterLink class="button" :to="`/people/${person.id}/training`">What they were shown</RouterLink>
           <button class="button" @click="erasing = true">Erase {{ person.name }} …</button>
         </div>
         <p v-if="said" role="status" class="font-semibold">{{ said }}</p>

@@ -26,6 +26,11 @@ function say(what: string): void {
         <MySettings @kept="say('Your settings are kept.')" />
         <MyMail class="mt-8" @kept="say('Where you are written to is kept.')" />
         <MyCalendars class="my-8" />
+        <section class="mb-8" aria-labelledby="training">
+          <h2 id="training" class="mb-2 text-2xl font-bold">Training</h2>
+          <p class="mb-3">What you were shown, and may do without a technician beside you.</p>
+          <RouterLink to="/training" class="button">What I may do</RouterLink>
+        </section>
         <section class="mb-8" aria-labelledby="exposures">
           <h2 id="exposures" class="mb-2 text-2xl font-bold">Exposure notes</h2>
           <p class="mb-3">A rash, a cough, a splash: written down for yourself, seen by nobody who is not named to.</p>

@@ -54,7 +54,8 @@ const takeOut = () => act(async () => download('my runs.csv', historyCsv(await e
   <div class="station max-w-5xl">
     <div class="mb-4 flex flex-wrap items-center gap-5">
       <h1 class="text-3xl font-bold">Tanks</h1>
-      <RouterLink to="/practice" class="button ml-auto">Practice</RouterLink>
+      <RouterLink to="/training" class="button ml-auto">What I may do</RouterLink>
+      <RouterLink to="/practice" class="button">Practice</RouterLink>
       <RouterLink v-if="open" to="/tanks/plan" class="button button-main" data-next>Plan a run</RouterLink>
     </div>
     <NoticeList class="mb-4" />

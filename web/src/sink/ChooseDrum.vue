@@ -8,6 +8,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import FormPanel from '../fields/FormPanel.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
+import HandField from '../training/HandField.vue'
 import { drumName } from './drumWords'
 import { readFigure } from '../fields/figure'
 import FunnelField from './FunnelField.vue'
@@ -25,6 +26,7 @@ const choices = computed(() =>
 const drumId = ref<string | null>(row.drum === null ? null : (view.proposed(row.drum, row.ml)?.id ?? null))
 const funnelId = ref<string | null>(null)
 const ph = ref('')
+const hand = ref<string | null>()
 const wrong = ref('')
 const { busy, problem, act } = useAction()
 const pour = async (): Promise<void> => {
@@ -32,8 +34,15 @@ const pour = async (): Promise<void> => {
   if (drumId.value === null) return void (wrong.value = 'Say which drum.')
   const measured = readFigure(ph.value)
   if (measured === undefined) return void (wrong.value = 'The pH is a number, such as 4.5.')
+  if (hand.value === null) return void (wrong.value = 'Say who pours, or leave it empty for yourself.')
   const id = drumId.value
-  const body = { waste: [{ wasteId: row.id, entryId: uuid() }], other: null, ph: measured, funnelId: funnelId.value }
+  const body = {
+    waste: [{ wasteId: row.id, entryId: uuid() }],
+    other: null,
+    ph: measured,
+    funnelId: funnelId.value,
+    handId: hand.value ?? undefined,
+  }
   if (!(await act(() => call(sinkApi.pour, { params: { id }, body })))) return
   await view.page.load()
   emit('close')
@@ -52,6 +61,7 @@ const pour = async (): Promise<void> => {
     <p class="text-lg">{{ row.note || `from ${row.label}` }}</p>
     <ChoiceField v-model="drumId" label="Drum" :choices="choices" />
     <FunnelField v-model="funnelId" :view="view" />
+    <HandField v-model="hand" label="Who pours" />
     <TextField v-model="ph" label="pH, if it was measured" />
     <p class="text-quiet">Gloves and goggles on, ventilate. The first rinse of the jug goes with it.</p>
   </FormPanel>

@@ -10,6 +10,7 @@ import FormPanel from '../fields/FormPanel.vue'
 import QuantityField from '../fields/QuantityField.vue'
 import TextField from '../fields/TextField.vue'
 import { useShow } from '../session/useShow'
+import HandField from '../training/HandField.vue'
 import { drumName, familyChoices, metalChoices } from './drumWords'
 import { readFigure } from '../fields/figure'
 import FunnelField from './FunnelField.vue'
@@ -59,6 +60,7 @@ const block = computed(() => {
   )
   return found ? blockWords(found) : ''
 })
+const hand = ref<string | null>()
 const wrong = ref('')
 const { busy, problem, act } = useAction()
 const entryId = uuid()
@@ -69,12 +71,16 @@ async function pour(): Promise<void> {
   if (!ml.value) return void (wrong.value = 'Say how much.')
   if (target.value === null) return void (wrong.value = 'Say which drum.')
   if (silverG === undefined || measured === undefined) return void (wrong.value = 'Silver and pH are numbers, or left out.')
-  const id = target.value
+  if (hand.value === null) return void (wrong.value = 'Say who pours, or leave it empty for yourself.')
+  const [id, handId] = [target.value, hand.value]
   const other = {
     ...{ entryId, family: family.value, source: source.value, ml: ml.value, silverG: silverG ?? 0, note: note.value },
     metal: family.value === 'nob' ? metal.value : null,
   }
-  if (!(await act(() => call(sinkApi.pour, { params: { id }, body: { waste: [], other, ph: measured, funnelId: funnelId.value } })))) return
+  if (
+    !(await act(() => call(sinkApi.pour, { params: { id }, body: { waste: [], other, ph: measured, funnelId: funnelId.value, handId } })))
+  )
+    return
   await view.page.load()
   emit('close')
 }
@@ -101,7 +107,10 @@ async function pour(): Promise<void> {
       <ChoiceField v-model="target" label="Drum" :choices="choices" />
     </div>
     <p v-if="block" role="alert" class="border-l-4 border-alarm pl-3 text-lg font-semibold">■ {{ block }}</p>
-    <FunnelField v-model="funnelId" :view="view" />
+    <div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+      <FunnelField v-model="funnelId" :view="view" />
+      <HandField v-model="hand" label="Who pours" />
+    </div>
     <div class="grid grid-cols-2 gap-3">
       <TextField v-model="silver" label="Silver in it, if known" hint="g" />
       <TextField v-model="ph" label="pH, if it was measured" />

@@ -1,8 +1,13 @@
 <script setup lang="ts">
 import { showTime, type Bleaching, type PaperBase } from '@selvrin/core'
+import { trainingApi } from '@selvrin/core/contract'
 import { ref } from 'vue'
+import { call } from '../api/call'
+import { useAction } from '../api/useAction'
 import PressOne from '../fields/PressOne.vue'
+import ProblemLine from '../fields/ProblemLine.vue'
 import UpClock from '../printroom/UpClock.vue'
+import { useSession } from '../session/store'
 import type { ToneSteps } from './useToneSteps'
 
 /** Bleach and tone, one step after another, by looking: the clock counts up. */
@@ -11,7 +16,13 @@ const emit = defineEmits<{ keep: [] }>()
 const { kept, steps, step, isDone, seconds } = view
 const base = ref<PaperBase | null>('fibre')
 const bleaching = ref<Bleaching | null>('complete')
-const begin = (strip: boolean) => view.begin({ base: base.value ?? 'fibre', bleaching: bleaching.value ?? 'complete', strip, tone })
+const session = useSession()
+const { busy, problem, act } = useAction()
+/** Bleach and toner are for whom they were shown to; a technician needs nobody beside them. */
+const may = () => session.isTechnician || act(() => call(trainingApi.ask, { body: { tasks: ['bleaches', 'toners'] } }))
+async function begin(strip: boolean): Promise<void> {
+  if (await may()) view.begin({ base: base.value ?? 'fibre', bleaching: bleaching.value ?? 'complete', strip, tone })
+}
 const again = () => view.begin({ base: kept.value?.base ?? 'fibre', bleaching: kept.value?.bleaching ?? 'complete', strip: false, tone })
 </script>
 
@@ -39,9 +50,12 @@ const again = () => view.begin({ base: kept.value?.base ?? 'fibre', bleaching: k
       </div>
       <p class="mb-3 max-w-xl">Spare strips first: what is bleached does not come back. Only prints that pass the hypo test.</p>
       <div class="flex flex-wrap gap-3">
-        <button type="button" class="button button-main min-h-16 px-6 text-2xl" data-next @click="begin(true)">A strip first</button>
-        <button type="button" class="button min-h-16 px-6 text-2xl" @click="begin(false)">The print</button>
+        <button type="button" class="button button-main min-h-16 px-6 text-2xl" :disabled="busy" data-next @click="begin(true)">
+          A strip first
+        </button>
+        <button type="button" class="button min-h-16 px-6 text-2xl" :disabled="busy" @click="begin(false)">The print</button>
       </div>
+      <ProblemLine class="mt-3" :problem="problem" />
     </template>
     <template v-else>
       <ol class="mb-3 flex flex-wrap gap-x-4 gap-y-1" aria-label="Steps">
