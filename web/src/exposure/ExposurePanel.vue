@@ -9,7 +9,6 @@ import { now } from '../clock'
 import { readFigure } from '../fields/figure'
 import FormPanel from '../fields/FormPanel.vue'
 import PressOne from '../fields/PressOne.vue'
-import QuantityField from '../fields/QuantityField.vue'
 import SuggestField from '../fields/SuggestField.vue'
 import SwitchField from '../fields/SwitchField.vue'
 import TextField from '../fields/TextField.vue'
@@ -28,17 +27,19 @@ const [task, course] = [ref(note?.body.task ?? ''), ref(note?.body.course ?? '')
 const minutes = ref(note?.body.minutes == null ? '' : show.plain(note.body.minutes))
 const gloves = ref(note?.body.gloves ?? true)
 const way = ref<ExposureWay | null>(note?.body.way ?? null)
-const agoS = ref<number | null>(null)
+const daysAgo = ref('')
+const dayMs = 86_400_000
 const wrong = ref('')
 const id = uuid()
 const { busy, problem, act } = useAction()
 async function keep(): Promise<void> {
   wrong.value = ''
-  const long = readFigure(minutes.value)
+  const [long, days] = [readFigure(minutes.value), readFigure(daysAgo.value)]
+  if (days === undefined) return void (wrong.value = 'How long ago is a number of days, or empty for today.')
   if (long === undefined) return void (wrong.value = 'For how long is a number of minutes, or empty.')
   const name = (agent.value ?? '').trim()
   const read = exposureBody.safeParse({
-    ...{ at: note?.body.at ?? Math.round(now() - 1000 * (agoS.value ?? 0)), agent: name, task: task.value, minutes: long },
+    ...{ at: note?.body.at ?? Math.round(now() - dayMs * (days ?? 0)), agent: name, task: task.value, minutes: long },
     chemical: Object.values(known).find((one) => one.name.toLowerCase() === name.toLowerCase())?.id ?? null,
     ...{ gloves: gloves.value, way: way.value, course: course.value },
   })
@@ -73,7 +74,7 @@ async function keep(): Promise<void> {
       <TextField v-model="task" label="What was being done" />
       <TextField v-model="minutes" label="For how long" hint="minutes; empty where nobody can say" />
     </div>
-    <QuantityField v-if="!note" v-model="agoS" kind="time" label="How long ago" hint="minutes:seconds; empty for just now" />
+    <TextField v-if="!note" v-model="daysAgo" label="Days ago" hint="empty for today" />
     <SwitchField v-model="gloves" label="Gloves were on" detail="" />
     <TextField v-model="course" label="How it went on" />
     <p class="text-quiet">A note is no help: press <kbd class="font-mono font-bold">!</kbd> for that, and see a doctor.</p>

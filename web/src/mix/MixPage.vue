@@ -110,6 +110,7 @@ async function bottled(bottleIds: string[]): Promise<void> {
     </div>
     <div v-else class="grid grid-cols-[300px_minmax(0,1fr)] gap-10 max-lg:grid-cols-1">
       <aside class="max-lg:order-last">
+        <p v-if="mix.hand" class="font-semibold">{{ mix.hand.name }} weighs</p>
         <h2 class="mb-2 text-lg font-bold">
           {{ volume(state.formula.finalMl) }} {{ mix.formulaName }}
           <button v-if="changed || state.at === 'bottle'" class="link block min-h-11 text-base font-normal" @click="wrong = 'end'">

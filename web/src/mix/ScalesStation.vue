@@ -60,7 +60,9 @@ const zone = () => session.session?.darkroom.zone ?? 'UTC'
             <RouterLink :to="`/scales/${mix.id}`" class="card flex flex-wrap items-center gap-5 border-2 border-ink">
               <BathMark :family="mix.family" :size="40" />
               <span class="text-2xl font-bold">{{ show.volume(mix.finalMl) }} {{ mix.formulaName }}</span>
-              <span class="text-quiet">begun {{ showMoment(mix.startedAt, zone()) }} by {{ mix.by }}{{ mix.hand ? `, ${mix.hand.name} weighs` : '' }}</span>
+              <span class="text-quiet"
+                >begun {{ showMoment(mix.startedAt, zone()) }} by {{ mix.by }}{{ mix.hand ? `, ${mix.hand.name} weighs` : '' }}</span
+              >
               <span class="button button-main ml-auto">Go on mixing</span>
             </RouterLink>
           </li>

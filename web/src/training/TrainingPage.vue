@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isLoading, mayAlone, taskNames, type TaskStanding, type TrainingTask } from '@selvrin/core'
+import { mayAlone, taskNames, type TaskStanding, type TrainingTask } from '@selvrin/core'
 import { trainingApi, type TrainingLine, type TrainingPage } from '@selvrin/core/contract'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
@@ -95,7 +95,7 @@ function written(): void {
                 </p>
                 <div v-if="session.isTechnician" class="flex flex-wrap gap-2">
                   <button type="button" class="button button-small" @click="giving = one.task">
-                    {{ one.state === 'never' ? 'Was shown it' : isLoading(one.task) ? 'Went on' : 'Shown again'
+                    {{ one.state === 'never' ? 'Was shown it' : one.state === 'partly' ? 'Went on' : 'Shown again'
                     }}<span class="sr-only">: {{ taskNames[one.task] }}</span>
                   </button>
                   <button

@@ -2,9 +2,9 @@ import { loadingStages, type LoadingStage, type TaskStanding } from '@selvrin/co
 
 /** How somebody stands with a task: a sign and words, never a colour alone. */
 export const stateWords: Record<TaskStanding['state'], { sign: string; says: string }> = {
-  may: { sign: '✓', says: 'may' },
-  soon: { sign: '▲', says: 'may, and it ends soon' },
-  partly: { sign: '▽', says: 'not yet in the dark' },
+  may: { sign: '✓', says: '' },
+  soon: { sign: '▲', says: 'ends soon:' },
+  partly: { sign: '▽', says: 'not yet in the dark:' },
   ended: { sign: '✕', says: 'has ended' },
   revoked: { sign: '✕', says: 'was taken away' },
   never: { sign: '–', says: 'not shown yet' },
