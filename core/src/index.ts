@@ -261,6 +261,8 @@ export { incidentBody, requireIncident, type IncidentBody } from './aid/incident
 export { spillCard, type SpillCard } from './aid/spill'
 export { aidOf, aidOfFamily, unknownSubstance, type AidSubstance } from './aid/substance'
 export { aidWords, saidForAid, type AidWord } from './aid/voice'
+export { wasteNames, wasteYear, type YearLine, type YearRow } from './waste/year'
+export { yearCsv, type YearBeside } from './exchange/yearCsv'
 export { tasksOfBath, tasksOfChemical, tasksOfMix, tasksOfRun } from './training/asked'
 export { countsAs, requireTraining, type Countable } from './training/giving'
 export { mayAlone, presenceMs, requireTrained, taskStanding, type Lacking, type TaskStanding, type TrainingTold } from './training/standing'

@@ -37,6 +37,7 @@ import { practiceRoutes } from './practice/routes'
 import { aidRoutes } from './aid/routes'
 import { exposureRoutes } from './exposure/routes'
 import { trainingRoutes } from './training/routes'
+import { yearRoutes } from './sink/year'
 import { checkRoutes } from './check/routes'
 import { coatRoutes } from './coat/routes'
 import { toneRoutes } from './tone/routes'
@@ -93,6 +94,7 @@ const routes = [
   checkRoutes,
   exposureRoutes,
   trainingRoutes,
+  yearRoutes,
   coatRoutes,
   chemicalRoutes,
   paperRoutes,

@@ -4,6 +4,7 @@ import { calendarApi } from './calendar'
 import type { Endpoint } from './endpoint'
 import { exposureApi } from './exposure'
 import { trainingApi } from './training'
+import { yearApi } from './year'
 import { eveningApi } from './evening'
 import { importApi } from './import'
 import { mailApi } from './mail'
@@ -27,6 +28,7 @@ export const endpoints: Endpoint[] = [
   checkApi,
   exposureApi,
   trainingApi,
+  yearApi,
   importApi,
   practiceApi,
   printApi,

@@ -43,6 +43,7 @@ export {
 export type { ConsumptionRow, Shelf, SupplyRow, WasteRow } from './shelf'
 export type { Session } from './session'
 export { exposureApi, type ExposureNote } from './exposure'
+export { yearApi, type YearReport } from './year'
 export { trainingApi, type TrainingLine, type TrainingPage } from './training'
 export { checkApi, type Fixture } from './check'
 export { aidApi, type Incident } from './aid'

@@ -1,5 +1,5 @@
 import { asOnShelf, chemicalOf, inManner, mixtureStatements, perLitre, scaleFormula, type Catalogue, type Chemical } from '@selvrin/core'
-import { printApi } from '@selvrin/core/contract'
+import { printApi, yearApi } from '@selvrin/core/contract'
 import type { Request } from 'express'
 import { zoneOf } from '../darkroom/zone'
 import { contentsOf } from '../bottle/contents'
@@ -18,6 +18,7 @@ import { boxRows, enlargerRow, ownSheet, paperRow, tryRows } from '../print/rows
 import { ofOwn } from '../run/own'
 import { runRow } from '../run/rows'
 import { pickupRow } from '../sink/pickups'
+import { yearReport } from '../sink/year'
 import type { Database } from '../table/database'
 import { cardPdf } from './card'
 import { bottleLabel, jarLabel, labelsPdf, type LabelContent } from './labels'
@@ -26,6 +27,7 @@ import { drumLabelPdf } from './drumLabel'
 import { pickupNotePdf } from './pickupNote'
 import { printSheetPdf } from './printSheet'
 import { slipPdf } from './slip'
+import { yearPdf } from './year'
 
 const originOf = (request: Request): string => `${request.protocol}://${request.get('host') ?? 'localhost'}`
 
@@ -114,10 +116,18 @@ const printSheet: Handler<typeof printApi.sheet> = async ({ db, params: { id }, 
   return { name: `print ${sheet.number}.pdf`, type: 'application/pdf', bytes }
 }
 
+const yearPaper: Handler<typeof yearApi.paper> = async ({ db, query: { year }, now }) => {
+  const report = await yearReport(db, now, year)
+  const { name = '' } = (await db.Darkroom.findOne({ attributes: ['name'], raw: true })) ?? {}
+  const bytes = await yearPdf(report, { darkroom: name, facts: await sinkOf(db), now })
+  return { name: `sink ${report.year}.pdf`, type: 'application/pdf', bytes }
+}
+
 /** Labels, cards, sheets of runs, slips of orders and papers of drums as PDF. */
 export const paperRoutes = [
   answers(printApi.drum, drumPaper),
   answers(printApi.pickup, pickupNote),
+  answers(yearApi.paper, yearPaper),
   answers(printApi.order, slip),
   answers(printApi.sheet, printSheet),
   answers(printApi.labels, labels),

@@ -11,7 +11,7 @@ import type { Database } from '../table/database'
 import { changeAll } from '../table/all'
 
 /** Pick-ups with their drums, the newest first. */
-async function pickupRows(db: Database, where: WhereOptions, limit?: number): Promise<Pickup[]> {
+export async function pickupRows(db: Database, where: WhereOptions, limit?: number): Promise<Pickup[]> {
   const rows = await db.Pickup.findAll({ where, order: [['id', 'desc']], ...(limit === undefined ? {} : { limit }) })
   const ids = rows.map((row) => row.id)
   const drums = await standingWhere(db, { pickupId: ids })

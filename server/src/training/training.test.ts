@@ -82,7 +82,9 @@ test('a step asks: taken away is refused at once, a technician who is present st
 
 test('at the scales and at the drums it is asked of whose hands they are; what is weighed is theirs', async () => {
   const formulas = (await as('ilse').send('GET', '/api/formulas')).body.rows as unknown as FormulaRow[]
-  const bleach = formulas.find((one) => one.body.additions.some((line) => line.chemical === 'potassium-ferricyanide'))
+  const bleach = formulas.find(
+    (one) => one.body.family === 'bleach' && one.body.additions.some((line) => line.chemical === 'potassium-ferricyanide'),
+  )
   const start = (handId: string | undefined, id = uuid()) =>
     as('ilse').call(api.mix.start, { body: { id, formulaId: bleach?.id ?? '', finalMl: bleach?.body.finalMl ?? 1000, handId } })
   const refused = await start(ids.nell)

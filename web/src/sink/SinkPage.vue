@@ -90,6 +90,7 @@ const missing = computed(() => {
       <p class="mt-6">
         <RouterLink to="/sink/lines" class="link mr-8 inline-flex min-h-11 items-center">Everything that was poured away</RouterLink>
         <RouterLink to="/sink/silver" class="link mr-8 inline-flex min-h-11 items-center">Silver</RouterLink>
+        <RouterLink to="/sink/year" class="link mr-8 inline-flex min-h-11 items-center">The year in one page</RouterLink>
         <RouterLink to="/sink/spills" class="link inline-flex min-h-11 items-center">Spills, and the kit</RouterLink>
       </p>
       <NewDrum v-if="making" :view="view" @close="making = false" />

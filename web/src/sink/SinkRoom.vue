@@ -13,6 +13,7 @@ const pages: Record<string, ReturnType<typeof part>> = {
   facts: part(() => import('./FactsPage.vue')),
   checks: part(() => import('../check/ChecksPage.vue')),
   spills: part(() => import('./SpillsPage.vue')),
+  year: part(() => import('./YearPage.vue')),
   lines: part(() => import('./LinesPage.vue')),
 }
 const route = useRoute()
