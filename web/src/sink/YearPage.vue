@@ -9,9 +9,12 @@ import PressOne from '../fields/PressOne.vue'
 import ProblemLine from '../fields/ProblemLine.vue'
 import { download } from '../hand/download'
 import { counted, showDate } from '../marks/words'
+import { useSession } from '../session/store'
 import { useShow } from '../session/useShow'
+import { kilosIn } from './drumWords'
 
 /** The year of the sink, for the board and the authority: what went where by family and month, silver, collections, spills. */
+const session = useSession()
 const show = useShow()
 const year = ref<number | null>(null)
 const page = usePage(
@@ -25,6 +28,7 @@ const chosen = computed({ get: () => there.value?.year ?? null, set: (value) => 
 const choices = computed(() => (there.value?.years ?? []).map((value) => ({ value, name: String(value) })))
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 const sum = (values: number[]): number => values.reduce((all, one) => all + one, 0)
+const mass = (grams: number): string => kilosIn(grams / 1000, session.manner)
 const volume = (ml: number): string => (ml === 0 ? '' : show.volume(ml))
 const nameOf = ({ family, drain }: YearReport['rows'][number]): string => `${drain ? 'Down the drain: ' : ''}${wasteNames[family]}`
 const all = computed(() => {
@@ -84,7 +88,7 @@ function takeOut(): void {
               <th scope="row" class="py-2 pr-3 text-left font-semibold">{{ nameOf(row) }}</th>
               <td v-for="(one, i) in row.months" :key="i" class="px-2 font-mono text-sm whitespace-nowrap">{{ volume(one.ml) }}</td>
               <td class="px-2 font-mono text-sm font-bold whitespace-nowrap">{{ volume(row.ml) }}</td>
-              <td class="px-2 font-mono text-sm whitespace-nowrap">{{ show.mass(row.grams) }}</td>
+              <td class="px-2 font-mono text-sm whitespace-nowrap">{{ mass(row.grams) }}</td>
               <td class="pl-2 font-mono text-sm whitespace-nowrap">{{ row.silverG < 0.05 ? '' : show.mass(row.silverG) }}</td>
             </tr>
           </tbody>
@@ -93,7 +97,7 @@ function takeOut(): void {
               <th scope="row" class="py-2 pr-3 text-left">All</th>
               <td v-for="(ml, i) in all.months" :key="i" class="px-2 font-mono text-sm whitespace-nowrap">{{ volume(ml) }}</td>
               <td class="px-2 font-mono text-sm whitespace-nowrap">{{ volume(all.ml) }}</td>
-              <td class="px-2 font-mono text-sm whitespace-nowrap">{{ show.mass(all.grams) }}</td>
+              <td class="px-2 font-mono text-sm whitespace-nowrap">{{ mass(all.grams) }}</td>
               <td class="pl-2 font-mono text-sm whitespace-nowrap">{{ show.mass(all.silverG) }}</td>
             </tr>
           </tfoot>
@@ -111,15 +115,15 @@ function takeOut(): void {
           </ul>
         </section>
         <section aria-labelledby="collected">
-          <h2 id="collected" class="text-xl font-bold">Collected: {{ show.mass(1000 * sum(there.pickups.map((one) => one.kg))) }}</h2>
+          <h2 id="collected" class="text-xl font-bold">Collected: {{ mass(1000 * sum(there.pickups.map((one) => one.kg))) }}</h2>
           <ul>
             <li v-for="one in there.pickups" :key="one.number" class="border-b border-line py-1.5">
-              {{ day(one.at) }}: {{ show.mass(1000 * one.kg) }}, {{ one.families.map((family) => wasteNames[family]).join(', ') }}, to
+              {{ day(one.at) }}: {{ mass(1000 * one.kg) }}, {{ one.families.map((family) => wasteNames[family]).join(', ') }}, to
               {{ one.contractor }}, licence {{ one.licence }}, {{ one.receipt ? `receipt ${one.receipt}` : 'no receipt' }}
             </li>
           </ul>
           <p class="py-1.5">
-            In {{ counted(there.standing.drums, 'drum') }} now: {{ show.volume(there.standing.ml) }}, {{ show.mass(there.standing.grams) }}.
+            In {{ counted(there.standing.drums, 'drum') }} now: {{ show.volume(there.standing.ml) }}, {{ mass(there.standing.grams) }}.
           </p>
         </section>
         <section aria-labelledby="spilled">
