@@ -133,6 +133,7 @@ test('a formula edited by two: the second sees the first’s and may save after 
   await page.goto('/formulary')
   await page.getByRole('link', { name: /^Plain metol developer/ }).click()
   await page.getByRole('link', { name: 'Edit' }).click()
+  await expect(page.getByLabel('What it is for')).toBeVisible()
   const other = await browser.newContext({ baseURL: house.url })
   const second = await other.newPage()
   await signIn(second, 'odo')
