@@ -282,6 +282,7 @@ export {
 } from './training/task'
 export { formulasWithout, repeatedAgents, type Repeated } from './exposure/again'
 export { exposureBody, exposureWays, maySeeNotes, requireExposure, type ExposureBody, type ExposureWay } from './exposure/note'
+export { openingChecks, type OpeningCheck } from './check/opening'
 export { safetyBlocks, handlingBlock, heatingBlock, type Blocks } from './check/blocks'
 export { airChanges, clearedMinutes, glovesLeast } from './check/figures'
 export { checkResult, checksOf, fixtureBody, type CheckResult, type FixtureBody, type FixtureKind } from './check/fixture'

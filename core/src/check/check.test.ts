@@ -3,6 +3,7 @@ import { catalogue } from '../chemical/catalogue'
 import { safetyBlocks, handlingBlock, heatingBlock, type Blocks } from './blocks'
 import { airChanges, clearedMinutes, glovesLeast } from './figures'
 import type { CheckResult, FixtureBody } from './fixture'
+import { openingChecks } from './opening'
 import { fixtureStanding, requireCheck, type CheckTold } from './standing'
 
 const day = 86_400_000
@@ -75,4 +76,25 @@ test('what is blocked goes by what a substance is: eyes, air, heat', () => {
   const unsafe = of([plumbed, told([1, flush()])], [mains, told([200, { kind: 'trip', trips: true, note: '' }])])
   expect(heatingBlock([20, 38], unsafe)).toMatch(/No bath is heated/)
   expect([heatingBlock([20, 24], unsafe), heatingBlock([38], good)]).toEqual([null, null])
+})
+
+test('before the doors open every ventilation is held a tissue to, and what is not in order is said', () => {
+  const opensAt = 100 * 86_400_000
+  const vent = { kind: 'ventilation' as const, name: 'Slot', areaM2: 0.09 }
+  const tissue = (hoursBefore: number) => ({
+    at: opensAt - hoursBefore * 3_600_000,
+    result: { kind: 'tissue' as const, draws: true, note: '' },
+  })
+  const of = (
+    standing: 'good' | 'failed' | 'overdue',
+    body: Parameters<typeof openingChecks>[0][number]['body'],
+    ...checks: ReturnType<typeof tissue>[]
+  ) => openingChecks([{ id: 'x', body, standing: { standing }, checks }], opensAt)
+  expect(of('good', vent, tissue(2))[0]?.done).toBe(true)
+  // yesterday's counts for yesterday
+  expect(of('good', vent, tissue(26))[0]).toMatchObject({ done: false, says: 'Slot: hold a tissue to it.' })
+  expect(of('failed', vent, tissue(2))[0]).toMatchObject({ done: false, says: 'Slot: it failed its check.' })
+  const mains = { kind: 'mains' as const, name: 'Wet side' }
+  expect(of('good', mains)).toEqual([])
+  expect(of('overdue', mains)[0]?.says).toBe('Wet side: its check is overdue.')
 })

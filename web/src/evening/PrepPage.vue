@@ -11,6 +11,7 @@ import BathMark from '../marks/BathMark.vue'
 import { showDate } from '../marks/words'
 import { useShow } from '../session/useShow'
 import ClosingList from './ClosingList.vue'
+import SafetyFirst from './SafetyFirst.vue'
 import { useEvening } from './useEvening'
 
 /** What is to be done before each load, by when; what stands in the record ticks itself off. */
@@ -59,6 +60,7 @@ const jugWords = ({ label, partsMl, temperatureC }: JugToFill): string => {
       <p class="mb-4 border-l-4 border-ink pl-3">
         Gloves and goggles; ventilate; acid into water, never the other way. The supplier’s safety sheet decides over this list.
       </p>
+      <SafetyFirst :opens-at="evening.body.opensAt" />
       <ProblemLine :problem="problem" />
       <ul aria-label="To do">
         <li
