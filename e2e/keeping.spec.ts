@@ -40,6 +40,7 @@ test.describe('backups', () => {
         name,
         `create table darkroom (kind text); create table person (name text); create table session (n int); create table one_time_code (n int);
          create table sign_in_attempt (n int); create table idempotency (n int);
+         create table exposure_note (body text); insert into exposure_note values ('itched'), ('coughed');
          insert into darkroom values ('house'); insert into person values ('someone of ${name}'); insert into session values (1)`,
       )
   })

@@ -263,6 +263,7 @@ test('a formula’s pH answers what-if, its curves stand beside another’s, and
   await choose(page, 'Beside it', 'Soft borax developer')
   await expect(page.locator('[data-ready]').nth(1).getByText('Soft borax developer')).toBeVisible()
   await page.getByRole('link', { name: 'Compare' }).click()
+  await expect(page.getByRole('button', { name: /^One formula/ })).toBeVisible()
   await choose(page, 'Beside it', 'Warm print developer')
   await expect(page.getByRole('row', { name: /Metol/ })).toHaveAttribute('data-differs', 'true')
   await expect(page.getByRole('row', { name: /Predicted pH/ })).toContainText('10.48')
