@@ -12,8 +12,12 @@ const people = usePeople()
 void people.load()
 const active = computed(() => people.rows.filter((one) => one.active))
 /** two of one name are told apart by how they sign in */
-const nameOf = ({ name, login }: { name: string; login: string }): string =>
-  active.value.filter((one) => one.name === name).length > 1 ? `${name} (${login})` : name
+const many = computed(() => {
+  const counts = new Map<string, number>()
+  for (const { name } of active.value) counts.set(name, (counts.get(name) ?? 0) + 1)
+  return counts
+})
+const nameOf = ({ name, login }: { name: string; login: string }): string => ((many.value.get(name) ?? 0) > 1 ? `${name} (${login})` : name)
 const names = computed(() => active.value.filter((one) => one.id !== session.person?.id).map(nameOf))
 const typed = ref<string | null>('')
 const wrong = ref('')
