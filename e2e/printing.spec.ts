@@ -89,14 +89,19 @@ test('the share of each is set with the room, and what an evening has is the sam
   const [tonight] = await house.ask<{ opens_at: Date; closes_at: Date; people: unknown }>(
     `select opens_at, closes_at, body -> 'people' as people from evening order by opens_at desc limit 1`,
   )
-  // on its fourth day nobody of the demo prints, whatever weekday it is: hours of its own close nobody out
-  const later = (at?: Date): number => Number(at) + 4 * 86_400_000
+  const later = (at?: Date): number => Number(at) + 2 * 86_400_000
+  const day = new Date(later(tonight?.opens_at)).toISOString().slice(0, 10)
+  // that weekday may have other hours: nobody who prints then is closed out
+  const [places] = await house.ask<{ first: Date | null; last: Date | null }>(
+    `select min(from_at) as first, max(until_at) as last from print_place where day = '${day}' and taken_back_at is null`,
+  )
+  const opensAt = Math.min(later(tonight?.opens_at), Number(places?.first ?? Infinity))
+  const closesAt = Math.max(later(tonight?.closes_at), Number(places?.last ?? 0))
   const evening = uuid()
   const planned = await page.request.post(`${house.url}/api/evenings`, {
     headers: { 'idempotency-key': uuid() },
     data: {
-      ...{ id: evening, day: new Date(later(tonight?.opens_at)).toISOString().slice(0, 10), people: tonight?.people },
-      ...{ opensAt: later(tonight?.opens_at), closesAt: later(tonight?.closes_at) },
+      ...{ id: evening, day, people: tonight?.people, opensAt, closesAt },
     },
   })
   expect([planned.status(), await planned.text()]).toEqual([200, expect.stringContaining('id')])
