@@ -24,7 +24,7 @@ export const trainingApi = {
   page: endpoint('GET', '/api/trainings', 'technician', 'What ends soon or has ended, of everybody', {
     response: z.object({
       rows: z.array(z.object({ personId: id, person: z.string(), standing })),
-      /** people who lack something of what they were shown, and are not among the rows that are told */
+      /** how many rows there are beyond those that are told */
       more: z.number(),
     }),
   }),

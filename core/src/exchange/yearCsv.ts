@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { dayOf } from '../evening/openOn'
 import { wasteNames, type YearRow } from '../waste/year'
 import { guard } from './csv'
 
@@ -11,12 +12,17 @@ export interface YearBeside {
 
 const rounded = (value: number): string => String(Number(value.toFixed(2)))
 /**
- * The year of the sink as a table for a spreadsheet: a line a family and month, then recoveries, collections and spills. Litres, g and kg, days as ISO 8601 in UTC.
+ * The year of the sink as a table for a spreadsheet: a line a family and month, then recoveries, collections and spills. Litres, g and kg, days as ISO 8601, of the darkroom's own zone as its months are.
+ * @param zone IANA
  * @example
- * yearCsv([], { recoveries: [{ at: 0, method: 'electrolysis', silverG: 12.5 }], pickups: [], incidents: [] }).split('\r\n')[1] // → 'silver recovered,1970-01-01,,electrolysis,,,12.5'
+ * yearCsv([], { recoveries: [{ at: 0, method: 'electrolysis', silverG: 12.5 }], pickups: [], incidents: [] }, { year: 1970, zone: 'UTC' }).split('\r\n')[1] // → 'silver recovered,1970-01-01,,electrolysis,,,12.5'
  */
-export function yearCsv(rows: YearRow[], { recoveries, pickups, incidents }: YearBeside, year = 1970): string {
-  const day = (at: number): string => new Date(at).toISOString().slice(0, 10)
+export function yearCsv(
+  rows: YearRow[],
+  { recoveries, pickups, incidents }: YearBeside,
+  { year, zone }: { year: number; zone: string },
+): string {
+  const day = (at: number): string => dayOf(at, zone)
   const month = (i: number): string => `${year}-${String(i + 1).padStart(2, '0')}`
   const fields = ['kind', 'when', 'family', 'what', 'litres', 'grams', 'silver_g']
   const data = [

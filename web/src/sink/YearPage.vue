@@ -42,7 +42,7 @@ const day = (at: number): string => showDate(at, there.value?.zone ?? 'UTC')
 const methods: Record<string, string> = { electrolysis: 'by current', exchange: 'by metal exchange' }
 function takeOut(): void {
   const { value: report } = there
-  if (report) download(`sink ${report.year}.csv`, yearCsv(report.rows, report, report.year), 'text/csv')
+  if (report) download(`sink ${report.year}.csv`, yearCsv(report.rows, report, report), 'text/csv')
 }
 </script>
 
